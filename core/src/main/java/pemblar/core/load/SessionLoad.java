@@ -1,0 +1,78 @@
+package pemblar.core.load;
+
+import pemblar.core.recording.Series;
+import pemblar.core.threshold.Quantity;
+import pemblar.core.threshold.Thresholds;
+
+/** Training load in points: one hour at threshold is 100. */
+public final class SessionLoad {
+    private static final double RPE_OF_THRESHOLD = 7;
+
+    private SessionLoad() {}
+
+    /** What a load was computed from, in the order of preference. */
+    public enum Source { POWER, SPEED, HEART_RATE, PERCEIVED_EFFORT, PLAN, SET }
+
+    /** Load of some seconds at an intensity (equivalent over threshold, 1 is threshold). */
+    public static double ofIntensity(double seconds, double intensity) {
+        return seconds / 3600 * intensity * intensity * 100;
+    }
+
+    /**
+     * Load from heart rate: training impulse over the reserve fraction, scaled so that one hour at threshold heart rate
+     * gives 100. Missing seconds count at the mean of the present ones. NaN when all are missing.
+     * @param thresholds with threshold, maximum and resting heart rate
+     * @throws IllegalArgumentException when one of them is not known, or they do not rise from rest to threshold to maximum
+     * @see "Banister, Modeling elite athletic performance, in: Physiological testing of elite athletes (1991)"
+     */
+    public static double ofHeartRate(Series bpm, Thresholds thresholds) {
+        double rest = thresholds.require(Quantity.RESTING_HEART_RATE);
+        double max = thresholds.require(Quantity.MAXIMUM_HEART_RATE);
+        double threshold = thresholds.require(Quantity.THRESHOLD_HEART_RATE);
+        if (!(rest < threshold && threshold <= max))
+            throw new IllegalArgumentException("heart rates must rise from rest to threshold to maximum, were " + rest + ", " + threshold + ", " + max);
+        double female = scaled(bpm, rest, max, threshold, 0.86, 1.67);
+        double male = scaled(bpm, rest, max, threshold, 0.64, 1.92);
+        return switch (thresholds.sex()) {
+            case FEMALE -> female;
+            case MALE -> male;
+            case NOT_GIVEN -> (female + male) / 2;
+        };
+    }
+
+    /** True when the values allow a load from heart rate. */
+    public static boolean canUseHeartRate(Thresholds t) {
+        return t.knows(Quantity.RESTING_HEART_RATE, Quantity.MAXIMUM_HEART_RATE, Quantity.THRESHOLD_HEART_RATE)
+            && t.require(Quantity.RESTING_HEART_RATE) < t.require(Quantity.THRESHOLD_HEART_RATE)
+            && t.require(Quantity.THRESHOLD_HEART_RATE) <= t.require(Quantity.MAXIMUM_HEART_RATE);
+    }
+
+    private static double scaled(Series bpm, double rest, double max, double threshold, double factor, double exponent) {
+        double sum = 0;
+        for (int i = 0; i < bpm.size(); i++)
+            if (bpm.isPresent(i)) sum += impulse((bpm.at(i) - rest) / (max - rest), factor, exponent);
+        double perHour = 3600 * impulse((threshold - rest) / (max - rest), factor, exponent);
+        return 100 * sum / bpm.present() * bpm.size() / perHour;
+    }
+
+    private static double impulse(double fraction, double factor, double exponent) {
+        double x = Math.max(0, Math.min(1, fraction));
+        return x * factor * Math.exp(exponent * x);
+    }
+
+    /**
+     * Load from perceived effort: an hour at 7 gives 100.
+     * @param rpe 0 to 10
+     * @see "Foster et al., A new approach to monitoring exercise training, J Strength Cond Res 15 (2001)"
+     */
+    public static double ofPerceivedEffort(double seconds, double rpe) {
+        if (!(rpe >= 0 && rpe <= 10)) throw new IllegalArgumentException("rpe must be in 0..10, was " + rpe);
+        return seconds / 60 * rpe / (60 * RPE_OF_THRESHOLD) * 100;
+    }
+
+    /** The steady intensity whose load equals that of a perceived effort. */
+    public static double intensityOfPerceivedEffort(double rpe) {
+        return Math.sqrt(rpe / RPE_OF_THRESHOLD);
+    }
+
+}

@@ -1,0 +1,4 @@
+/**
+ * Sessions on clock time: rolling windows of load.
+ */
+package pemblar.core.schedule;

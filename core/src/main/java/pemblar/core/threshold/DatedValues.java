@@ -1,0 +1,48 @@
+package pemblar.core.threshold;
+
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** An athlete's values over time: each holds from its day until the next of the same quantity. */
+public record DatedValues(List<Dated> values, Sex sex) {
+    /** One value and the first day on which it holds. */
+    public record Dated(Quantity quantity, LocalDate from, double value) {
+        public Dated {
+            if (!quantity.allows(value))
+                throw new IllegalArgumentException(quantity.label() + " must be in " + quantity.lowest() + ".." + quantity.highest() + ", was " + value);
+        }
+    }
+
+    /** The days on which a change shows: from, up to but without until; until is empty when nothing follows. */
+    public record Span(LocalDate from, Optional<LocalDate> until) {}
+
+    public DatedValues {
+        values = values.stream().sorted(Comparator.comparing(Dated::from)).toList();
+    }
+
+    /** What holds on a day. A day before the first value of a quantity takes that first value: the nearest thing known. */
+    public Thresholds on(LocalDate day) {
+        Map<Quantity, Double> known = new EnumMap<>(Quantity.class);
+        for (Dated dated : values)
+            if (!dated.from().isAfter(day) || !known.containsKey(dated.quantity())) known.put(dated.quantity(), dated.value());
+        return new Thresholds(known, sex);
+    }
+
+    /**
+     * The days that a value set from a day on changes: until the next value of the quantity. The first value of a quantity
+     * also serves the days before it, so there the span has no real start.
+     */
+    public Span spanOf(Quantity quantity, LocalDate from) {
+        Optional<LocalDate> next = values.stream().filter(d -> d.quantity() == quantity && d.from().isAfter(from)).map(Dated::from).findFirst();
+        boolean first = values.stream().noneMatch(d -> d.quantity() == quantity && d.from().isBefore(from));
+        return new Span(first ? LocalDate.of(1, 1, 1) : from, next);
+    }
+
+    public Optional<Dated> latest(Quantity quantity, LocalDate day) {
+        return values.stream().filter(d -> d.quantity() == quantity && !d.from().isAfter(day)).reduce((a, b) -> b);
+    }
+}

@@ -1,0 +1,4 @@
+/**
+ * What zones and intensity refer to, dated. Start at {@link pemblar.core.threshold.DatedValues}.
+ */
+package pemblar.core.threshold;

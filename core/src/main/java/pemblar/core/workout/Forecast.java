@@ -1,0 +1,85 @@
+package pemblar.core.workout;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import pemblar.core.load.SessionLoad;
+import pemblar.core.load.SteadyEquivalent;
+import pemblar.core.model.Reserve;
+import pemblar.core.recording.Series;
+import pemblar.core.threshold.Quantity;
+import pemblar.core.threshold.Thresholds;
+
+/**
+ * What a workout will take, computed from its planned intensity second by second.
+ * @param seconds   time of all steps whose time can be known
+ * @param metres    distance, empty when a step's distance cannot be known
+ * @param intensity steady equivalent over threshold, as a fraction; empty when nothing is known
+ * @param reserve   the planned reserve, J, at the end of each second; empty without critical power, W′ and power targets
+ * @param remarks   what the figures leave out or assume
+ */
+public record Forecast(List<PlannedStep> steps, int seconds, OptionalDouble metres, OptionalDouble intensity, OptionalDouble load,
+                       Optional<Reserve.Lowest> lowestReserve, Optional<Series> reserve, List<Remark> remarks) {
+    /** What the figures leave out or assume. */
+    public enum Remark { TIME_OF_SOME_STEPS_UNKNOWN, OPEN_STEPS_TAKEN_AS_EASY, DISTANCE_UNKNOWN, THRESHOLD_UNKNOWN }
+
+    /** @throws IllegalArgumentException when a target cannot be resolved with these values */
+    public static Forecast of(Workout workout, Thresholds thresholds) {
+        List<PlannedStep> steps = Plan.resolve(workout, thresholds);
+        int seconds = (int) Math.round(steps.stream().mapToDouble(PlannedStep::seconds).filter(Double::isFinite).sum());
+        double metres = steps.stream().mapToDouble(PlannedStep::metres).sum();
+        double intensity = seconds == 0 ? Double.NaN : SteadyEquivalent.of(intensities(steps, seconds));
+        Optional<Reserve> model = thresholds.knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME)
+            ? Optional.of(new Reserve(thresholds.require(Quantity.CRITICAL_POWER), thresholds.require(Quantity.W_PRIME))) : Optional.empty();
+        Optional<Series> watts = seconds == 0 ? Optional.empty() : watts(steps, seconds, thresholds);
+        return new Forecast(steps, seconds, optional(metres), optional(intensity), optional(SessionLoad.ofIntensity(seconds, intensity)),
+            model.flatMap(m -> watts.map(w -> m.lowest(w, List.of()))), model.flatMap(m -> watts.map(w -> m.over(w, List.of()))),
+            remarks(steps, metres, intensity));
+    }
+
+    private static Series intensities(List<PlannedStep> steps, int seconds) {
+        double[] values = new double[seconds];
+        fill(steps, values, (step, share) -> step.intensityFrom() + (step.intensityTo() - step.intensityFrom()) * share);
+        return Series.of(values);
+    }
+
+    /** Planned power; open and perceived-effort steps by their intensity; empty unless some step is set in watts. */
+    private static Optional<Series> watts(List<PlannedStep> steps, int seconds, Thresholds thresholds) {
+        boolean power = steps.stream().anyMatch(s -> s.basis() == Basis.POWER);
+        boolean other = steps.stream().anyMatch(s -> s.basis() != null && s.basis() != Basis.POWER);
+        double threshold = thresholds.get(Quantity.THRESHOLD_POWER).orElse(Double.NaN);
+        if (!power || other) return Optional.empty();
+        double[] values = new double[seconds];
+        fill(steps, values, (step, share) -> step.basis() == Basis.POWER ? step.targetAt(share) : step.intensity() * threshold);
+        return Optional.of(Series.of(values));
+    }
+
+    private interface At {
+        double value(PlannedStep step, double share);
+    }
+
+    private static void fill(List<PlannedStep> steps, double[] values, At at) {
+        double begin = 0;
+        for (PlannedStep step : steps) {
+            if (!Double.isFinite(step.seconds())) continue;
+            double end = begin + step.seconds();
+            for (int i = (int) Math.round(begin); i < Math.min(values.length, Math.round(end)); i++)
+                values[i] = at.value(step, Math.max(0, Math.min(1, (i + 0.5 - begin) / step.seconds())));
+            begin = end;
+        }
+    }
+
+    private static List<Remark> remarks(List<PlannedStep> steps, double metres, double intensity) {
+        List<Remark> remarks = new ArrayList<>();
+        if (steps.stream().anyMatch(s -> Double.isNaN(s.seconds()))) remarks.add(Remark.TIME_OF_SOME_STEPS_UNKNOWN);
+        if (steps.stream().anyMatch(s -> s.flat().step().target() instanceof Target.Open)) remarks.add(Remark.OPEN_STEPS_TAKEN_AS_EASY);
+        if (Double.isNaN(metres)) remarks.add(Remark.DISTANCE_UNKNOWN);
+        if (Double.isNaN(intensity) && steps.stream().anyMatch(s -> s.basis() != null)) remarks.add(Remark.THRESHOLD_UNKNOWN);
+        return remarks;
+    }
+
+    private static OptionalDouble optional(double value) {
+        return Double.isFinite(value) ? OptionalDouble.of(value) : OptionalDouble.empty();
+    }
+}

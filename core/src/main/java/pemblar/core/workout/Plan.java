@@ -1,0 +1,106 @@
+package pemblar.core.workout;
+
+import java.util.ArrayList;
+import java.util.List;
+import pemblar.core.load.SessionLoad;
+import pemblar.core.recording.Series;
+import pemblar.core.threshold.Thresholds;
+import pemblar.core.zone.ZoneSchemes;
+import pemblar.core.zone.ZoneSet;
+
+/** Resolves a workout with the values of a day: every step with its watts, beats or pace. */
+public final class Plan {
+    /** An open step is taken as easy riding or running; the forecast says that it assumes so. */
+    static final double OPEN_INTENSITY = 0.5;
+    /** Half width of the band of a single value, for power and speed (computation, section 10). */
+    public static final double BAND_SHARE = 0.05;
+    public static final double BAND_BPM = 3;
+    /** How far a first or last zone is taken to reach, as a share of its only boundary. */
+    private static final double END_ZONE = 0.2;
+
+    private final Workout workout;
+    private final Thresholds thresholds;
+
+    private Plan(Workout workout, Thresholds thresholds) {
+        this.workout = workout;
+        this.thresholds = thresholds;
+    }
+
+    /**
+     * @throws IllegalArgumentException when a target needs a threshold that is not known, or names a zone that is not there
+     */
+    public static List<PlannedStep> resolve(Workout workout, Thresholds thresholds) {
+        Plan plan = new Plan(workout, thresholds);
+        List<PlannedStep> steps = new ArrayList<>();
+        for (Workout.Flat flat : workout.expanded()) steps.add(plan.step(flat));
+        return steps;
+    }
+
+    private PlannedStep step(Workout.Flat flat) {
+        Target target = flat.step().target();
+        if (target instanceof Target.Percent p) return percent(flat, p);
+        if (target instanceof Target.Zone z) return zone(flat, z);
+        if (target instanceof Target.Absolute a) return valued(flat, a.basis(), a.from(), a.to(), a.ramp(), referenceIfKnown(a.basis()));
+        if (target instanceof Target.Effort e) {
+            double intensity = SessionLoad.intensityOfPerceivedEffort((e.from() + e.to()) / 2);
+            return without(flat, intensity);
+        }
+        return without(flat, OPEN_INTENSITY);
+    }
+
+    private PlannedStep percent(Workout.Flat flat, Target.Percent p) {
+        Basis basis = p.basis() == null ? workout.basis() : p.basis();
+        double reference = reference(basis);
+        return valued(flat, basis, p.from() * reference / 100, p.to() * reference / 100, p.ramp(), reference);
+    }
+
+    private PlannedStep zone(Workout.Flat flat, Target.Zone z) {
+        Basis basis = z.basis() == null ? workout.basis() : z.basis();
+        double reference = reference(basis);
+        ZoneSet zones = ZoneSchemes.of(basis.measure(), workout.sport(), thresholds)
+            .orElseThrow(() -> new IllegalArgumentException("there are no " + basis.key() + " zones for this sport"));
+        if (z.to() > zones.count()) throw new IllegalArgumentException("zone must be z1 to z" + zones.count() + ", was z" + z.to());
+        double low = z.from() == 1 ? zones.ceilingOf(1) * (1 - END_ZONE) : zones.floorOf(z.from());
+        double high = z.to() == zones.count() ? zones.floorOf(z.to()) * (1 + END_ZONE) : zones.ceilingOf(z.to());
+        return valued(flat, basis, low, high, false, reference);
+    }
+
+    private PlannedStep valued(Workout.Flat flat, Basis basis, double from, double to, boolean ramp, double reference) {
+        double middle = (from + to) / 2;
+        double half = from != to ? Math.abs(to - from) / 2 : basis == Basis.HEART_RATE ? BAND_BPM : middle * BAND_SHARE;
+        double begin = ramp ? from : middle;
+        double end = ramp ? to : middle;
+        double speed = basis == Basis.PACE ? middle : Double.NaN;
+        return new PlannedStep(flat, seconds(flat, speed), metres(flat, speed), basis, begin, end, middle - half, middle + half,
+            intensity(basis, begin, reference), intensity(basis, end, reference));
+    }
+
+    private PlannedStep without(Workout.Flat flat, double intensity) {
+        return new PlannedStep(flat, seconds(flat, Double.NaN), metres(flat, Double.NaN), null, Double.NaN, Double.NaN, Double.NaN, Double.NaN, intensity, intensity);
+    }
+
+    /** For heart rate the steady intensity that gives the same load, where the values allow; else beats over threshold. */
+    private double intensity(Basis basis, double value, double reference) {
+        if (basis != Basis.HEART_RATE || !SessionLoad.canUseHeartRate(thresholds)) return value / reference;
+        return Math.sqrt(SessionLoad.ofHeartRate(Series.of(value), thresholds) * 36);
+    }
+
+    private static double seconds(Workout.Flat flat, double speed) {
+        if (flat.step().length() instanceof Length.Time time) return time.seconds();
+        return flat.step().length() instanceof Length.Distance distance ? distance.metres() / speed : Double.NaN;
+    }
+
+    private static double metres(Workout.Flat flat, double speed) {
+        if (flat.step().length() instanceof Length.Distance distance) return distance.metres();
+        return flat.step().length() instanceof Length.Time time ? time.seconds() * speed : Double.NaN;
+    }
+
+    private double reference(Basis basis) {
+        return thresholds.get(basis.threshold()).orElseThrow(() ->
+            new IllegalArgumentException("the " + basis.threshold().label() + " is not known: set it, or use absolute targets"));
+    }
+
+    private double referenceIfKnown(Basis basis) {
+        return thresholds.get(basis.threshold()).orElse(Double.NaN);
+    }
+}
