@@ -1,0 +1,14 @@
+package pemblar.app;
+
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+
+/** Starts Pemblar's web application. */
+@SpringBootApplication
+public class PemblarApplication {
+    public static void main(String[] arguments) {
+        SpringApplication.run(PemblarApplication.class, arguments);
+        LoggerFactory.getLogger(PemblarApplication.class).info("Pemblar is ready");
+    }
+}

@@ -1,0 +1,57 @@
+package pemblar.app.account;
+
+import java.time.InstantSource;
+import java.util.Locale;
+import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.frame.Viewer;
+
+/** Creates accounts and finds them for signing in. */
+@Service
+public class AccountService implements UserDetailsService {
+    private static final int SHORTEST_PASSWORD = 10;
+    /** BCrypt reads no further. */
+    private static final int LONGEST_PASSWORD_BYTES = 72;
+    private final AccountRepository accounts;
+    private final PasswordEncoder passwords;
+    private final InstantSource clock;
+
+    AccountService(AccountRepository accounts, PasswordEncoder passwords, InstantSource clock) {
+        this.accounts = accounts;
+        this.passwords = passwords;
+        this.clock = clock;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public UserDetails loadUserByUsername(String email) {
+        return accounts.findByEmail(normal(email)).map(SignedIn::new).orElseThrow(() -> new UsernameNotFoundException("no such account"));
+    }
+
+    @Transactional(readOnly = true)
+    public boolean isEmpty() {
+        return accounts.count() == 0;
+    }
+
+    /** @throws IllegalArgumentException with a sentence for the person when something is refused */
+    @Transactional
+    public Viewer create(String email, String name, String password) {
+        String address = normal(email);
+        if (!address.matches("[^\\s@]+@[^\\s@]+") || address.length() > 200) throw new IllegalArgumentException("E-mail: enter an address such as you@example.org.");
+        if (name.isBlank() || name.length() > 100) throw new IllegalArgumentException("Name: enter 1 to 100 characters.");
+        if (password.length() < SHORTEST_PASSWORD) throw new IllegalArgumentException("Password: use at least " + SHORTEST_PASSWORD + " characters.");
+        if (password.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD_BYTES)
+            throw new IllegalArgumentException("Password: use at most " + LONGEST_PASSWORD_BYTES + " bytes.");
+        if (accounts.findByEmail(address).isPresent()) throw new IllegalArgumentException("E-mail: there is an account with this address; sign in instead.");
+        AccountRow row = accounts.save(new AccountRow(address, name.strip(), passwords.encode(password), clock.instant()));
+        return new Viewer(row.id, row.name);
+    }
+
+    private static String normal(String email) {
+        return email.strip().toLowerCase(Locale.ROOT);
+    }
+}

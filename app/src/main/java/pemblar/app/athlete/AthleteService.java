@@ -1,0 +1,74 @@
+package pemblar.app.athlete;
+
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+import pemblar.core.Sport;
+import pemblar.core.threshold.Sex;
+
+/** Decides who sees which athlete: the person, and coaches whom the person accepted. Every feature asks here. */
+@Service
+public class AthleteService {
+    private final AthleteRepository athletes;
+    private final CoachingRepository coachings;
+
+    AthleteService(AthleteRepository athletes, CoachingRepository coachings) {
+        this.athletes = athletes;
+        this.coachings = coachings;
+    }
+
+    /** @throws NotFoundException when there is no such athlete for this person */
+    @Transactional(readOnly = true)
+    public Athlete require(long athleteId, Viewer viewer) {
+        return athletes.findSeen(athleteId, viewer.accountId()).map(AthleteRow::toAthlete).orElseThrow(() -> new NotFoundException("athlete"));
+    }
+
+    /** For jobs, which act for a person who was checked when they were queued. */
+    @Transactional(readOnly = true)
+    public Athlete forJob(long athleteId) {
+        return athletes.findById(athleteId).map(AthleteRow::toAthlete).orElseThrow(() -> new NotFoundException("athlete"));
+    }
+
+    @Transactional(readOnly = true)
+    public List<Athlete> roster(Viewer viewer) {
+        return athletes.findAllSeen(viewer.accountId()).stream().map(AthleteRow::toAthlete).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Long> own(Viewer viewer) {
+        return athletes.findOwn(viewer.accountId());
+    }
+
+    /** The athlete that belongs to an account; an unknown time zone becomes UTC. */
+    @Transactional
+    public Athlete create(Viewer viewer, Sport sport, String zone) {
+        return athletes.save(new AthleteRow(viewer.accountId(), viewer.name(), sport, Sex.NOT_GIVEN, zone(zone))).toAthlete();
+    }
+
+    @Transactional
+    public void setSex(long athleteId, Viewer viewer, Sex sex) {
+        athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete")).sex = sex;
+    }
+
+    /** The athlete lets an account see and change all of theirs. */
+    @Transactional
+    public void accept(long athleteId, Viewer athlete, Viewer coach) {
+        Long own = own(athlete).orElseThrow(() -> new NotFoundException("athlete"));
+        if (own != athleteId) throw new NotFoundException("athlete");
+        coachings.save(new CoachingRow(athleteId, coach.accountId()));
+    }
+
+    private static ZoneId zone(String zone) {
+        try {
+            return ZoneId.of(zone);
+        } catch (DateTimeException e) {
+            return ZoneOffset.UTC;
+        }
+    }
+}

@@ -1,0 +1,4 @@
+/**
+ * The bench unit as seen from the browser.
+ */
+package pemblar.app.bench;

@@ -1,0 +1,4 @@
+/**
+ * A coach's roster.
+ */
+package pemblar.app.coach;

@@ -1,0 +1,92 @@
+package pemblar.app.demo;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.Random;
+import pemblar.benchunit.Body;
+import pemblar.benchunit.Faults;
+import pemblar.core.Sport;
+import pemblar.core.season.Block;
+
+/**
+ * One invented athlete over two and a half years. Days are counted from the day of loading, so that it always lies inside
+ * the plan. What the body can do rises over the seasons; what is known of it follows some weeks later.
+ */
+record DemoAthlete(String name, String email, Sport sport, String zone, double watts, double metresPerSecond, double restingBpm, double maximumBpm,
+                   double kilograms, int blockDays, int blocksBetweenEasy, int easyDays, String lastEvent, String bEvent, String aEvent, int seed) {
+    static final int FIRST_DAY = -740;
+    static final int LAST_A = -330;
+    static final int NEXT_A = 66;
+    static final int NEXT_B = 24;
+    static final int ILL_FROM = -128;
+    static final int ILL_TO = -119;
+    static final int LEFT_RUNNING = -11;
+
+    /** Share of the final ability that the body has on a day. */
+    double ability(int day) {
+        double seasons = 0.88 + 0.12 * (day - FIRST_DAY) / (double) (NEXT_A - FIRST_DAY);
+        double sharpness = 0.02 * Math.cos(2 * Math.PI * (day - NEXT_A) / (NEXT_A - LAST_A));
+        double illness = day >= ILL_FROM && day < ILL_TO + 20 ? -0.03 : 0;
+        return seasons + sharpness + illness;
+    }
+
+    Body body(Sport what, int day) {
+        double fit = ability(day);
+        return new Body(what, watts * fit, 21_000 * fit, metresPerSecond * fit, restingBpm, maximumBpm, kilograms);
+    }
+
+    static Block.Phase phase(int day) {
+        int next = day <= LAST_A ? LAST_A : NEXT_A;
+        int before = next - day;
+        if (day > LAST_A && day <= LAST_A + 21 || day > NEXT_A) return Block.Phase.RECOVERY;
+        if (before <= 11) return Block.Phase.TAPER;
+        if (before <= 28) return Block.Phase.PEAK;
+        return before <= 98 ? Block.Phase.BUILD : Block.Phase.BASE;
+    }
+
+    /** How much is trained, 1 is an ordinary week of the build. */
+    static double amount(int day, boolean easy) {
+        double phase = switch (phase(day)) {
+            case BASE -> 0.85;
+            case BUILD -> 1.0;
+            case PEAK -> 1.02;
+            case TAPER -> 0.55;
+            case RECOVERY -> 0.45;
+        };
+        double years = 0.88 + 0.12 * (day - FIRST_DAY) / (double) -FIRST_DAY;
+        return phase * years * (easy ? 0.62 : 1);
+    }
+
+    /** Title of what is planned on a day; empty for rest. */
+    String planned(LocalDate date, int day, boolean easy) {
+        DayOfWeek weekday = date.getDayOfWeek();
+        boolean base = phase(day) == Block.Phase.BASE;
+        boolean odd = (date.toEpochDay() / 7) % 2 == 0;
+        boolean running = sport == Sport.RUN || sport == Sport.OTHER && (weekday == DayOfWeek.WEDNESDAY || weekday == DayOfWeek.SATURDAY);
+        if (easy && weekday == DayOfWeek.THURSDAY) return "";
+        return switch (weekday) {
+            case TUESDAY -> running ? base ? "Threshold blocks" : "Eight hundreds" : base ? odd ? "Two by twenty" : "Seated and standing" : odd ? "Five by four, hard" : "Over and under";
+            case WEDNESDAY -> running ? "Easy loop" : "Easy spin";
+            case THURSDAY -> running ? odd ? "Strides" : "Steady by heart" : base ? "Sprints in endurance" : "Two by twenty";
+            case SATURDAY -> running ? "Steady by heart" : "Steady valley road";
+            case SUNDAY -> running ? "Long run with changes" : "Long, firm at the end";
+            default -> "";
+        };
+    }
+
+    int startMinute(LocalDate date) {
+        boolean weekend = date.getDayOfWeek().getValue() >= 6;
+        return weekend ? 9 * 60 : 17 * 60 + 40;
+    }
+
+    boolean isMissed(int day, Random random) {
+        return day >= ILL_FROM && day <= ILL_TO || random.nextDouble() < 0.06;
+    }
+
+    static Faults faults(int day, LocalDate date, Random random) {
+        double heat = Math.max(0, Math.cos(Math.PI * (date.getDayOfYear() - 200) / 183.0));
+        int home = day == LEFT_RUNNING ? 1500 : 0;
+        boolean cut = random.nextDouble() < 0.04;
+        return new Faults(cut ? 1500 + random.nextInt(1200) : 0, home, random.nextDouble() < 0.03, random.nextDouble() < 0.03, heat);
+    }
+}

@@ -1,0 +1,202 @@
+package pemblar.app.demo;
+
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import pemblar.app.account.AccountService;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Viewer;
+import pemblar.app.season.PlanService;
+import pemblar.app.session.RecordingService;
+import pemblar.app.session.ScheduleService;
+import pemblar.app.threshold.ThresholdService;
+import pemblar.app.workout.WorkoutService;
+import pemblar.benchunit.HeadUnit;
+import pemblar.core.Sport;
+import pemblar.core.season.Block;
+import pemblar.core.season.Priority;
+import pemblar.core.threshold.DatedValues;
+import pemblar.core.threshold.Quantity;
+import pemblar.core.workout.Workout;
+import pemblar.formats.fit.FitWorkouts;
+
+/** Loads the demo scenario into an empty database: planned by the ordinary services, done by the bench unit, read by the ordinary import. */
+@Component
+@ConditionalOnProperty("pemblar.demo")
+class DemoLoader implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
+    /** Printed on loading; the demo is for a machine of one's own. */
+    static final String PASSWORD = "pemblar-demo";
+    private static final long SERIAL = 4711;
+    private static final int DAYS_BETWEEN_TESTS = 77;
+    private static final List<DemoAthlete> ATHLETES = List.of(
+        new DemoAthlete("Jonna Thale", "jonna@pemblar.example", Sport.RIDE, "Europe/Helsinki", 268, 3.6, 47, 188, 66, 9, 2, 5, "Saltmarsh circuit", "Quarry hill trial", "Lantern coast tour", 11),
+        new DemoAthlete("Sefa Myrin", "sefa@pemblar.example", Sport.RUN, "Europe/Dublin", 230, 4.25, 50, 192, 57, 7, 3, 7, "Alder ridge ten", "Mill town mile", "Three bridges run", 22),
+        new DemoAthlete("Kasper Odell", "kasper@pemblar.example", Sport.OTHER, "Europe/Athens", 245, 3.85, 52, 184, 74, 10, 2, 4, "Heron lake duathlon", "Fen loop", "Juniper pass duathlon", 33));
+
+    private final AccountService accounts;
+    private final AthleteService athletes;
+    private final ThresholdService thresholds;
+    private final WorkoutService workouts;
+    private final ScheduleService schedule;
+    private final RecordingService recordings;
+    private final PlanService plan;
+    private final InstantSource clock;
+
+    DemoLoader(AccountService accounts, AthleteService athletes, ThresholdService thresholds, WorkoutService workouts, ScheduleService schedule,
+               RecordingService recordings, PlanService plan, InstantSource clock) {
+        this.accounts = accounts;
+        this.athletes = athletes;
+        this.thresholds = thresholds;
+        this.workouts = workouts;
+        this.schedule = schedule;
+        this.recordings = recordings;
+        this.plan = plan;
+        this.clock = clock;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) throws InterruptedException, ExecutionException {
+        if (!accounts.isEmpty()) return;
+        long begin = clock.millis();
+        Viewer coach = accounts.create("oda@pemblar.example", "Oda Verling", PASSWORD);
+        library(coach, true, true);
+        ExecutorService workers = Executors.newFixedThreadPool(2);
+        List<Future<Integer>> loads = new ArrayList<>();
+        for (DemoAthlete demo : ATHLETES) {
+            Viewer viewer = accounts.create(demo.email(), demo.name(), PASSWORD);
+            Athlete athlete = athletes.create(viewer, demo.sport(), demo.zone());
+            athletes.accept(athlete.id(), viewer, coach);
+            library(viewer, demo.sport() != Sport.RUN, demo.sport() != Sport.RIDE);
+            values(demo, athlete, viewer);
+            season(demo, athlete);
+            loads.add(workers.submit(() -> sessions(demo, athlete)));
+        }
+        int count = 0;
+        for (Future<Integer> load : loads) count += load.get();
+        workers.shutdown();
+        LOG.info("demo data: {} recordings in {} s", count, (clock.millis() - begin) / 1000);
+    }
+
+    private void library(Viewer viewer, boolean rides, boolean runs) {
+        if (rides) DemoWorkouts.RIDES.forEach((title, workout) -> workouts.save(null, viewer, title, workout));
+        if (runs) DemoWorkouts.RUNS.forEach((title, workout) -> workouts.save(null, viewer, title, workout));
+    }
+
+    private LocalDate today(Athlete athlete) {
+        return athlete.dayOf(clock.instant());
+    }
+
+    private void values(DemoAthlete demo, Athlete athlete, Viewer viewer) {
+        LocalDate today = today(athlete);
+        set(athlete, viewer, Quantity.THRESHOLD_HEART_RATE, today.plusDays(DemoAthlete.FIRST_DAY), demo.maximumBpm() - 18);
+        set(athlete, viewer, Quantity.MAXIMUM_HEART_RATE, today.plusDays(DemoAthlete.FIRST_DAY), demo.maximumBpm());
+        set(athlete, viewer, Quantity.RESTING_HEART_RATE, today.plusDays(DemoAthlete.FIRST_DAY), demo.restingBpm());
+        set(athlete, viewer, Quantity.BODY_MASS, today.plusDays(DemoAthlete.FIRST_DAY), demo.kilograms() + 1.5);
+        set(athlete, viewer, Quantity.BODY_MASS, today.minusDays(60), demo.kilograms());
+        for (int day = DemoAthlete.FIRST_DAY; day < 0; day += DAYS_BETWEEN_TESTS) {
+            LocalDate date = today.plusDays(day);
+            double fit = demo.ability(day);
+            if (demo.sport() != Sport.RUN) {
+                set(athlete, viewer, Quantity.THRESHOLD_POWER, date, Math.round(demo.watts() * fit));
+                set(athlete, viewer, Quantity.CRITICAL_POWER, date, Math.round(demo.watts() * fit * 1.03));
+                set(athlete, viewer, Quantity.W_PRIME, date, Math.round(20_000 * fit / 100) * 100.0);
+            }
+            if (demo.sport() != Sport.RIDE) set(athlete, viewer, Quantity.THRESHOLD_SPEED, date, Math.rint(demo.metresPerSecond() * fit * 100) / 100);
+        }
+    }
+
+    private void set(Athlete athlete, Viewer viewer, Quantity quantity, LocalDate from, double value) {
+        thresholds.set(athlete.id(), viewer, quantity, from, value);
+    }
+
+    private void season(DemoAthlete demo, Athlete athlete) {
+        LocalDate today = today(athlete);
+        plan.addEvent(athlete, new PlanService.Event(today.plusDays(DemoAthlete.LAST_A), demo.lastEvent(), Priority.A));
+        plan.addEvent(athlete, new PlanService.Event(today.plusDays(-40), "Harbour club race", Priority.C));
+        plan.addEvent(athlete, new PlanService.Event(today.plusDays(DemoAthlete.NEXT_B), demo.bEvent(), Priority.B));
+        plan.addEvent(athlete, new PlanService.Event(today.plusDays(DemoAthlete.NEXT_A), demo.aEvent(), Priority.A));
+        blocks(demo).forEach(block -> plan.addBlock(athlete, block.at(today)));
+    }
+
+    /** A block by day numbers. */
+    private record DemoBlock(int from, int days, boolean easy, String name, String aim) {
+        Block at(LocalDate today) {
+            return new Block(today.plusDays(from), days, DemoAthlete.phase(from + days / 2), name, aim, 0, 0);
+        }
+    }
+
+    private static List<DemoBlock> blocks(DemoAthlete demo) {
+        List<DemoBlock> blocks = new ArrayList<>();
+        int day = DemoAthlete.FIRST_DAY;
+        int number = 0;
+        while (day < DemoAthlete.NEXT_A + 14) {
+            boolean easy = ++number % (demo.blocksBetweenEasy() + 1) == 0;
+            int days = easy ? demo.easyDays() : demo.blockDays();
+            Block.Phase phase = DemoAthlete.phase(day + days / 2);
+            String name = Character.toUpperCase(phase.name().charAt(0)) + phase.name().substring(1).toLowerCase(java.util.Locale.ROOT);
+            blocks.add(new DemoBlock(day, days, easy, easy ? name + ", easy" : name, aim(phase, easy)));
+            day += days;
+        }
+        return blocks;
+    }
+
+    private static String aim(Block.Phase phase, boolean easy) {
+        if (easy) return "absorb, come back fresh";
+        return switch (phase) {
+            case BASE -> "hours, and force at low cadence";
+            case BUILD -> "longer time near threshold";
+            case PEAK -> "the event's own efforts";
+            case TAPER -> "less of it, as sharp as before";
+            case RECOVERY -> "whatever is fun";
+        };
+    }
+
+    private int sessions(DemoAthlete demo, Athlete athlete) {
+        Random random = new Random(demo.seed());
+        LocalDate today = today(athlete);
+        DatedValues values = thresholds.of(athlete);
+        int count = 0;
+        for (DemoBlock block : blocks(demo)) {
+            for (int day = block.from(); day < block.from() + block.days(); day++) {
+                LocalDate date = today.plusDays(day);
+                String title = day > DemoAthlete.NEXT_A ? "" : demo.planned(date, day, block.easy());
+                if (title.isEmpty()) continue;
+                Workout workout = workout(title).scaled(Math.max(0.4, Math.min(1.3, Math.rint(20 * DemoAthlete.amount(day, block.easy())) / 20)));
+                long id = schedule.add(athlete.id(), date, demo.startMinute(date), title, workout);
+                if (day >= 0 || demo.isMissed(day, random)) continue;
+                perform(demo, athlete, day, date, id, title, workout, values, random);
+                count++;
+            }
+        }
+        return count;
+    }
+
+    private static Workout workout(String title) {
+        Map<String, Workout> shelf = DemoWorkouts.RIDES.containsKey(title) ? DemoWorkouts.RIDES : DemoWorkouts.RUNS;
+        return shelf.get(title);
+    }
+
+    private void perform(DemoAthlete demo, Athlete athlete, int day, LocalDate date, long id, String title, Workout workout, DatedValues values, Random random) {
+        byte[] file = FitWorkouts.of(title, workout, values.on(date)).write(SERIAL, clock.instant());
+        int late = random.nextInt(25);
+        var start = date.atStartOfDay(athlete.zone()).plusMinutes(demo.startMinute(date) + late).toInstant();
+        byte[] activity = HeadUnit.follow(file, demo.body(workout.sport(), day), start, random, DemoAthlete.faults(day, date, random));
+        recordings.take(athlete, "bench-unit-" + date + ".fit", activity, Optional.of(id));
+    }
+}

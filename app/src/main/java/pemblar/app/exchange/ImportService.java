@@ -1,0 +1,78 @@
+package pemblar.app.exchange;
+
+import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.task.TaskInstance;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import java.time.InstantSource;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Viewer;
+import pemblar.app.session.RecordingService;
+import pemblar.app.session.RecordingService.Taken;
+
+/**
+ * Uploads: each file is stored and queued in one transaction, then read by a job in another. A node that dies in between
+ * leaves the file waiting, and the job is done again from the start: no session is lost, none is made twice.
+ */
+@Service
+public class ImportService {
+    private static final String TASK = "import-file";
+    private final ImportFileRepository files;
+    private final RecordingService recordings;
+    private final AthleteService athletes;
+    private final SchedulerClient queue;
+    private final InstantSource clock;
+
+    ImportService(ImportFileRepository files, RecordingService recordings, AthleteService athletes, SchedulerClient queue, InstantSource clock) {
+        this.files = files;
+        this.recordings = recordings;
+        this.athletes = athletes;
+        this.queue = queue;
+        this.clock = clock;
+    }
+
+    /** One file on its way; {@code state} is WAITING, DONE, KNOWN or REFUSED. */
+    public record Progress(long id, String fileName, String state, String message, Long sessionId) {}
+
+    /** Stores a file and queues it. */
+    @Transactional
+    public long upload(long athleteId, Viewer viewer, String fileName, byte[] content) {
+        athletes.require(athleteId, viewer);
+        String name = fileName.replaceAll("[\\p{Cntrl}/\\\\]", "_");
+        ImportFileRow row = files.save(new ImportFileRow(athleteId, viewer.accountId(), name.length() > 200 ? name.substring(0, 200) : name, content, clock.instant()));
+        queue.scheduleIfNotExists(new TaskInstance<Void>(TASK, row.id.toString()), clock.instant());
+        return row.id;
+    }
+
+    @Transactional(readOnly = true)
+    public List<Progress> latest(Athlete athlete, int count) {
+        return files.latest(athlete.id(), count);
+    }
+
+    @Transactional
+    void read(long fileId) {
+        ImportFileRow row = files.findById(fileId).orElse(null);
+        if (row == null || row.state != ImportFileRow.State.WAITING) return;
+        Taken taken = recordings.take(athletes.forJob(row.athleteId), row.fileName, row.content, Optional.empty());
+        row.state = ImportFileRow.State.valueOf(taken.outcome().name());
+        row.message = taken.message().length() > 1000 ? taken.message().substring(0, 1000) : taken.message();
+        row.sessionId = taken.sessionId();
+        row.content = null;
+    }
+
+    @Configuration
+    static class Job {
+        @Bean
+        OneTimeTask<Void> importFile(ObjectProvider<ImportService> service) {
+            return Tasks.oneTime(TASK).execute((instance, context) -> service.getObject().read(Long.parseLong(instance.getId())));
+        }
+    }
+}

@@ -1,0 +1,36 @@
+package pemblar.app.frame;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Who gets in, and what a page may load: nothing from elsewhere, no inline script. */
+@Configuration
+class SecurityConfiguration {
+    private static final String CONTENT = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
+        + "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+
+    @Bean
+    PasswordEncoder passwords() {
+        return new BCryptPasswordEncoder();
+    }
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, Limits limits) throws Exception {
+        http.authorizeHttpRequests(requests -> requests
+            .requestMatchers("/sign-in", "/sign-up", "/webjars/**", "/fonts/**", "/frame/**", "/error").permitAll()
+            .anyRequest().authenticated());
+        http.formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", false));
+        http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"));
+        http.headers(headers -> headers
+            .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT))
+            .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)));
+        http.addFilterBefore(new SignInLimit(limits), UsernamePasswordAuthenticationFilter.class);
+        return http.build();
+    }
+}

@@ -1,0 +1,79 @@
+package pemblar.app.frame;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import org.springframework.stereotype.Component;
+import pemblar.core.workout.Pace;
+
+/** How figures read on a page. A missing value reads as a dash. */
+@Component("shown")
+public class Shown {
+    private static final String NONE = "–";
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    /** Hours and minutes, as 1 h 03 or 50 min. */
+    public String duration(Number seconds) {
+        if (seconds == null) return NONE;
+        long minutes = Math.round(seconds.doubleValue() / 60);
+        return minutes < 60 ? minutes + " min" : minutes / 60 + " h " + (minutes % 60 < 10 ? "0" : "") + minutes % 60;
+    }
+
+    /** Hours, minutes and seconds, as 1:05:00 or 4:00. */
+    public String clock(Number seconds) {
+        if (seconds == null || Double.isNaN(seconds.doubleValue())) return NONE;
+        long s = Math.round(seconds.doubleValue());
+        return s >= 3600 ? String.format(Locale.ROOT, "%d:%02d:%02d", s / 3600, s / 60 % 60, s % 60) : String.format(Locale.ROOT, "%d:%02d", s / 60, s % 60);
+    }
+
+    public String whole(Number value) {
+        return value == null || !Double.isFinite(value.doubleValue()) ? NONE : String.valueOf(Math.round(value.doubleValue()));
+    }
+
+    /** With a sign, as +12 or −4. */
+    public String signed(Number value) {
+        if (value == null || !Double.isFinite(value.doubleValue())) return NONE;
+        long whole = Math.round(value.doubleValue());
+        return whole > 0 ? "+" + whole : whole < 0 ? "−" + -whole : "0";
+    }
+
+    public String decimal(Number value, int digits) {
+        return value == null || !Double.isFinite(value.doubleValue()) ? NONE : String.format(Locale.ROOT, "%." + digits + "f", value.doubleValue());
+    }
+
+    public String kilometres(Number metres) {
+        return metres == null ? NONE : decimal(metres.doubleValue() / 1000, 1) + " km";
+    }
+
+    /** Minutes per kilometre of a speed in m/s. */
+    public String pace(Number speed) {
+        return speed == null || !(speed.doubleValue() > 0) ? NONE : Pace.clock(1000 / speed.doubleValue()) + " /km";
+    }
+
+    public String percent(Number fraction) {
+        return fraction == null || !Double.isFinite(fraction.doubleValue()) ? NONE : Math.round(fraction.doubleValue() * 100) + " %";
+    }
+
+    public String kilojoules(Number joules) {
+        return joules == null ? NONE : decimal(joules.doubleValue() / 1000, 1) + " kJ";
+    }
+
+    public String day(LocalDate day) {
+        return day == null ? NONE : DAY.format(day);
+    }
+
+    public String date(LocalDate day) {
+        return day == null ? NONE : DATE.format(day);
+    }
+
+    /** A span of days, as 9 to 31 August or 28 Aug to 3 Sep. */
+    public String span(LocalDate from, LocalDate to) {
+        DateTimeFormatter month = DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
+        return (from.getMonth() == to.getMonth() && from.getYear() == to.getYear() ? String.valueOf(from.getDayOfMonth()) : month.format(from)) + " to " + month.format(to);
+    }
+
+    public String timeOfDay(Integer minute) {
+        return minute == null ? "" : String.format(Locale.ROOT, "%02d:%02d", minute / 60, minute % 60);
+    }
+}

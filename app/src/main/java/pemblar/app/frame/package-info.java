@@ -1,0 +1,4 @@
+/**
+ * What surrounds every page: security, the clock, errors, the ribbon's place, jobs.
+ */
+package pemblar.app.frame;

@@ -1,0 +1,58 @@
+package pemblar.app.progress;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.frame.Viewer;
+import pemblar.app.ribbon.Pages;
+import pemblar.app.session.DayLoad;
+import pemblar.app.session.SessionService;
+import pemblar.app.session.Slab;
+import pemblar.core.load.LoadTrend;
+
+/** The load trend with its forecast, and the sessions ahead that can still change it. */
+@Controller
+@RequestMapping("/a/{athleteId}/progress")
+class ProgressController {
+    private static final int DAYS_BACK = 120;
+    private static final int DAYS_AHEAD = 84;
+    private static final int CHANGEABLE_DAYS = 10;
+    private final Pages pages;
+    private final SessionService sessions;
+
+    ProgressController(Pages pages, SessionService sessions) {
+        this.pages = pages;
+        this.sessions = sessions;
+    }
+
+    @GetMapping
+    String trend(@PathVariable long athleteId, @RequestParam(required = false) LocalDate from, @RequestParam(required = false) LocalDate to,
+                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "progress", from, to);
+        LocalDate today = page.today();
+        List<LoadTrend.Day> days = page.trend().days();
+        if (days.isEmpty()) return "progress/trend";
+        LocalDate begin = from != null ? from : today.minusDays(DAYS_BACK);
+        LocalDate last = days.get(days.size() - 1).date();
+        LocalDate end = to != null && to.isAfter(begin) ? to : last.isAfter(today.plusDays(DAYS_AHEAD)) ? today.plusDays(DAYS_AHEAD) : last.isAfter(begin) ? last : begin.plusDays(7);
+        model.addAttribute("now", page.trend().on(today));
+        model.addAttribute("end", page.trend().on(last));
+        model.addAttribute("from", begin);
+        model.addAttribute("to", end);
+        model.addAttribute("drawing", TrendDrawing.of(page.trend(), begin, end));
+        page.events().stream().filter(e -> e.day().isAfter(today)).findFirst().ifPresent(event -> {
+            model.addAttribute("event", event);
+            model.addAttribute("eventDay", page.trend().on(event.day()));
+        });
+        model.addAttribute("withoutLoad", page.trend().dayLoads().stream().mapToLong(DayLoad::withoutLoad).sum());
+        List<Slab> ahead = sessions.between(page.athlete(), today, today.plusDays(CHANGEABLE_DAYS)).stream().filter(s -> s.done() == null && s.planned()).toList();
+        model.addAttribute("ahead", ahead);
+        return "progress/trend";
+    }
+}

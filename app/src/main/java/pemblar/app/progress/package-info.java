@@ -1,0 +1,4 @@
+/**
+ * The page of the load trend with its forecast.
+ */
+package pemblar.app.progress;

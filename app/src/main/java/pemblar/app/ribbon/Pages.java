@@ -1,0 +1,60 @@
+package pemblar.app.ribbon;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.ui.Model;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Viewer;
+import pemblar.app.season.PlanService;
+import pemblar.app.session.ScheduleService;
+import pemblar.app.session.TrendService;
+import pemblar.app.session.TrendService.Trend;
+import pemblar.core.season.Block;
+
+/** Opens a page of an athlete: asks for leave, and gives the model what every page shows. */
+@Service
+public class Pages {
+    private static final int DAYS_BACK = 168;
+    private static final int DAYS_AHEAD = 168;
+    private final AthleteService athletes;
+    private final PlanService plan;
+    private final TrendService trends;
+    private final ScheduleService schedule;
+
+    Pages(AthleteService athletes, PlanService plan, TrendService trends, ScheduleService schedule) {
+        this.athletes = athletes;
+        this.plan = plan;
+        this.trends = trends;
+        this.schedule = schedule;
+    }
+
+    /** What an opened page knows already. */
+    public record Opened(Athlete athlete, Trend trend, List<PlanService.Event> events) {
+        public LocalDate today() {
+            return trend.today();
+        }
+    }
+
+    /**
+     * @param active the word of the page in the navigation
+     * @param from   first day that the page shows, null for today; {@code to} likewise
+     */
+    public Opened open(Model model, long athleteId, Viewer viewer, String active, LocalDate from, LocalDate to) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        Trend trend = trends.of(athlete);
+        LocalDate today = trend.today();
+        List<PlanService.Event> events = plan.events(athlete);
+        LocalDate lastEvent = events.isEmpty() ? today : events.get(events.size() - 1).day();
+        LocalDate last = lastEvent.isAfter(today.plusDays(DAYS_AHEAD)) ? today.plusDays(DAYS_AHEAD) : lastEvent.isAfter(today.plusDays(56)) ? lastEvent.plusDays(10) : today.plusDays(56);
+        List<Block> blocks = plan.covering(athlete, today.minusDays(DAYS_BACK), last);
+        model.addAttribute("athlete", athlete);
+        model.addAttribute("viewer", viewer);
+        model.addAttribute("active", active);
+        model.addAttribute("today", today);
+        model.addAttribute("ribbon", new RibbonDrawing(blocks, trend).draw(events, from == null ? today : from, to == null ? from == null ? today : from : to));
+        model.addAttribute("undo", schedule.latestChange(athleteId, viewer).orElse(null));
+        return new Opened(athlete, trend, events);
+    }
+}

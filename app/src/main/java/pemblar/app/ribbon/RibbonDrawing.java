@@ -1,0 +1,112 @@
+package pemblar.app.ribbon;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.NavigableMap;
+import java.util.TreeMap;
+import pemblar.app.season.PlanService.Event;
+import pemblar.app.session.DayLoad;
+import pemblar.app.session.TrendService.Trend;
+import pemblar.core.load.LoadTrend;
+import pemblar.core.season.Block;
+
+/** Lays the season out along one line of days. */
+final class RibbonDrawing {
+    private static final double GAP = 2;
+    private static final double BAND_LETTER = 6.2;
+    private final LocalDate first;
+    private final LocalDate last;
+    private final Trend trend;
+    private final NavigableMap<LocalDate, DayLoad> byDay = new TreeMap<>();
+    private final List<Block> blocks;
+    private final double highest;
+
+    RibbonDrawing(List<Block> blocks, Trend trend) {
+        this.blocks = blocks;
+        this.trend = trend;
+        this.first = blocks.get(0).first();
+        this.last = blocks.get(blocks.size() - 1).last();
+        trend.dayLoads().forEach(d -> byDay.put(d.day(), d));
+        double most = 20;
+        for (Block block : blocks) most = Math.max(most, Math.max(planned(block), done(block)) / block.days());
+        for (LoadTrend.Day day : trend.days()) if (!day.date().isBefore(first) && !day.date().isAfter(last)) most = Math.max(most, day.chronic());
+        this.highest = most;
+    }
+
+    Ribbon draw(List<Event> events, LocalDate from, LocalDate to) {
+        List<Ribbon.Column> columns = blocks.stream().map(this::column).toList();
+        double bracket = Math.max(0, x(from));
+        return new Ribbon(columns, bands(), flags(events), line(first, min(trend.today(), last)), line(trend.today(), last), x(trend.today()) + dayWidth() / 2,
+            bracket, Math.max(4, Math.min(Ribbon.WIDTH, x(to.plusDays(1))) - bracket));
+    }
+
+    private static LocalDate min(LocalDate a, LocalDate b) {
+        return a.isBefore(b) ? a : b;
+    }
+
+    private double dayWidth() {
+        return Ribbon.WIDTH / (last.toEpochDay() - first.toEpochDay() + 1);
+    }
+
+    private double x(LocalDate day) {
+        return (day.toEpochDay() - first.toEpochDay()) * dayWidth();
+    }
+
+    private double height(double loadPerDay) {
+        return (Ribbon.FLOOR - Ribbon.CEILING) * loadPerDay / highest;
+    }
+
+    private double planned(Block block) {
+        double sum = byDay.subMap(block.first(), true, block.last(), true).values().stream().mapToDouble(DayLoad::plannedLoad).sum();
+        return sum > 0 ? sum : block.targetLoad();
+    }
+
+    private double done(Block block) {
+        return byDay.subMap(block.first(), true, block.last(), true).values().stream().mapToDouble(DayLoad::doneLoad).sum();
+    }
+
+    private Ribbon.Column column(Block block) {
+        double planned = height(planned(block) / block.days());
+        double done = height(done(block) / block.days());
+        double inside = Math.min(planned, done);
+        double over = Math.max(0, done - planned);
+        String label = block.name() + ", " + block.first() + ": " + Math.round(done(block)) + " of " + Math.round(planned(block)) + " load";
+        return new Ribbon.Column(x(block.first()) + GAP / 2, Math.max(1, block.days() * dayWidth() - GAP), Ribbon.FLOOR - planned, planned,
+            Ribbon.FLOOR - inside, inside, Ribbon.FLOOR - planned - over, over, block.first(), block.last(), label);
+    }
+
+    private List<Ribbon.Band> bands() {
+        List<Ribbon.Band> bands = new ArrayList<>();
+        int begin = 0;
+        for (int i = 1; i <= blocks.size(); i++) {
+            if (i < blocks.size() && blocks.get(i).phase() == blocks.get(begin).phase()) continue;
+            double width = x(blocks.get(i - 1).last().plusDays(1)) - x(blocks.get(begin).first());
+            String text = blocks.get(begin).phase().name().toLowerCase(Locale.ROOT);
+            bands.add(new Ribbon.Band(x(blocks.get(begin).first()), width, text.length() * BAND_LETTER > width - 6 ? "" : text));
+            begin = i;
+        }
+        return bands;
+    }
+
+    private List<Ribbon.Flag> flags(List<Event> events) {
+        List<Ribbon.Flag> flags = new ArrayList<>();
+        for (Event event : events) {
+            if (event.day().isBefore(first) || event.day().isAfter(last)) continue;
+            double x = x(event.day()) + dayWidth() / 2;
+            flags.add(new Ribbon.Flag(x, x > Ribbon.WIDTH - 180, event.priority() + " · " + event.name(), event.priority()));
+        }
+        return flags;
+    }
+
+    private String line(LocalDate from, LocalDate to) {
+        StringBuilder path = new StringBuilder();
+        for (LocalDate day = from; !day.isAfter(to); day = day.plusDays(2)) {
+            LoadTrend.Day point = trend.on(day);
+            if (point == null) continue;
+            path.append(String.format(Locale.ROOT, "%s%.1f %.1f", path.isEmpty() ? "M" : "L", x(day) + dayWidth() / 2, Ribbon.FLOOR - height(point.chronic())));
+        }
+        return path.toString();
+    }
+}

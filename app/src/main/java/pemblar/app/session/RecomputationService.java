@@ -1,0 +1,94 @@
+package pemblar.app.session;
+
+import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.threshold.ThresholdsChanged;
+
+/** After a changed threshold: exactly the sessions of its span, one small transaction each, so that a killed job goes on. */
+@Service
+public class RecomputationService {
+    private static final String TASK = "recompute";
+    private final RecomputationRepository recomputations;
+    private final RecordingService recordings;
+    private final ScheduleService schedule;
+    private final AthleteService athletes;
+    private final SchedulerClient queue;
+    private final TransactionTemplate transaction;
+    private final InstantSource clock;
+
+    RecomputationService(RecomputationRepository recomputations, RecordingService recordings, ScheduleService schedule, AthleteService athletes,
+                         SchedulerClient queue, TransactionTemplate transaction, InstantSource clock) {
+        this.recomputations = recomputations;
+        this.recordings = recordings;
+        this.schedule = schedule;
+        this.athletes = athletes;
+        this.queue = queue;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /** How far the latest recomputation is. */
+    public record Progress(int done, int total) {
+        public boolean isRunning() {
+            return done < total;
+        }
+    }
+
+    @EventListener
+    @Transactional
+    public void thresholdsChanged(ThresholdsChanged change) {
+        Athlete athlete = athletes.forJob(change.athleteId());
+        LocalDate today = athlete.dayOf(clock.instant());
+        LocalDate ahead = change.from().isAfter(today) ? change.from() : today;
+        schedule.forecastAgain(athlete, ahead, change.until());
+        int total = recordings.idsIn(athlete.id(), change.from(), change.until(), 0).size();
+        if (total == 0) return;
+        RecomputationRow row = recomputations.save(new RecomputationRow(athlete.id(), change.from(), change.until(), total));
+        queue.scheduleIfNotExists(new com.github.kagkarlsson.scheduler.task.TaskInstance<Void>(TASK, row.id.toString()), clock.instant());
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Progress> latest(Athlete athlete) {
+        return recomputations.latest(athlete.id()).map(row -> new Progress(row.done, row.total));
+    }
+
+    void run(long id) {
+        while (Boolean.TRUE.equals(transaction.execute(status -> next(id)))) Thread.onSpinWait();
+    }
+
+    /** Recomputes the next recording; false when none is left. */
+    private boolean next(long id) {
+        RecomputationRow row = recomputations.findById(id).orElse(null);
+        if (row == null) return false;
+        List<Long> left = recordings.idsIn(row.athleteId, row.fromDay, row.untilDay, row.lastRecordingId);
+        if (left.isEmpty()) {
+            row.done = row.total;
+            return false;
+        }
+        recordings.recompute(athletes.forJob(row.athleteId), left.get(0));
+        row.lastRecordingId = left.get(0);
+        row.done = Math.min(row.total - 1, row.done + 1);
+        return true;
+    }
+
+    @Configuration
+    static class Job {
+        @Bean
+        OneTimeTask<Void> recompute(org.springframework.beans.factory.ObjectProvider<RecomputationService> service) {
+            return Tasks.oneTime(TASK).execute((instance, context) -> service.getObject().run(Long.parseLong(instance.getId())));
+        }
+    }
+}

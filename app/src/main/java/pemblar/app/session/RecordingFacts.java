@@ -1,0 +1,19 @@
+package pemblar.app.session;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import pemblar.core.load.SessionLoad.Source;
+import pemblar.core.zone.ZoneSet.Measure;
+
+/** The stored summary of a recording; what cannot be computed is null. */
+public record RecordingFacts(Instant startedAt, int timerSeconds, double elapsedSeconds, Double distanceMetres, Double meanWatts, Double equivalentWatts,
+                             Double steadiness, Double intensity, Double meanBpm, Double maxBpm, Double meanCadence, Double meanSpeed, Double flatSpeed,
+                             Double lowestReserveJoules, Double load, Map<Source, Double> loads, Map<Measure, List<Integer>> zones,
+                             String lowData, String problems, String fileName) {
+    static RecordingFacts of(RecordingRow r) {
+        return new RecordingFacts(r.startedAt, r.timerSeconds, r.elapsedSeconds, r.distanceMetres, r.meanWatts, r.equivalentWatts, r.steadiness, r.intensity,
+            r.meanBpm, r.maxBpm, r.meanCadence, r.meanSpeed, r.flatSpeed, r.lowestReserveJoules, r.loadPoints, SummaryJson.loads(r.loads),
+            SummaryJson.zones(r.zones), r.lowData, r.problems, r.fileName);
+    }
+}

@@ -1,0 +1,101 @@
+package pemblar.app.session;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.OptionalDouble;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import pemblar.core.Sport;
+import pemblar.core.load.SessionSummary;
+import pemblar.core.recording.Channel;
+import pemblar.core.recording.Recording;
+import pemblar.core.recording.Series;
+
+/** The stored summary of a recording: what pages and trends query. */
+@Entity
+@Table(name = "recording")
+class RecordingRow {
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    Long id;
+    Long athleteId;
+    String sha256;
+    String fileName;
+    @Enumerated(EnumType.STRING)
+    Sport sport;
+    Instant startedAt;
+    Instant endedAt;
+    LocalDate day;
+    int timerSeconds;
+    double elapsedSeconds;
+    Double distanceMetres;
+    Double meanWatts;
+    Double equivalentWatts;
+    Double steadiness;
+    Double intensity;
+    Double meanBpm;
+    Double maxBpm;
+    Double meanCadence;
+    Double meanSpeed;
+    Double flatSpeed;
+    Double lowestReserveJoules;
+    Double loadPoints;
+    String loadSource;
+    @JdbcTypeCode(SqlTypes.JSON)
+    String loads;
+    @JdbcTypeCode(SqlTypes.JSON)
+    String zones;
+    String lowData;
+    String problems;
+    String silhouette;
+
+    protected RecordingRow() {}
+
+    RecordingRow(long athleteId, String sha256, String fileName, LocalDate day, String problems) {
+        this.athleteId = athleteId;
+        this.sha256 = sha256;
+        this.fileName = fileName;
+        this.day = day;
+        this.problems = problems;
+    }
+
+    void fill(Recording recording, SessionSummary summary, String silhouette) {
+        this.sport = recording.sport();
+        this.startedAt = recording.start();
+        this.endedAt = recording.end();
+        this.timerSeconds = recording.seconds();
+        this.elapsedSeconds = recording.elapsedSeconds();
+        this.distanceMetres = recording.distanceMetres().orElse(null);
+        this.meanWatts = mean(recording, Channel.POWER);
+        this.meanBpm = mean(recording, Channel.HEART_RATE);
+        this.maxBpm = recording.channel(Channel.HEART_RATE).map(Series::max).orElse(null);
+        this.meanCadence = mean(recording, Channel.CADENCE);
+        this.meanSpeed = mean(recording, Channel.SPEED);
+        this.equivalentWatts = boxed(summary.equivalentPowerWatts());
+        this.steadiness = boxed(summary.steadiness());
+        this.intensity = boxed(summary.intensity());
+        this.flatSpeed = boxed(summary.flatSpeed());
+        this.lowestReserveJoules = summary.lowestReserve().map(l -> l.joules()).orElse(null);
+        this.loadPoints = boxed(summary.countingLoad());
+        this.loadSource = summary.countingSource().map(Enum::name).orElse(null);
+        this.loads = SummaryJson.loads(summary.loads());
+        this.zones = SummaryJson.zones(summary.zones());
+        this.lowData = String.join(", ", summary.lowData());
+        this.silhouette = silhouette;
+    }
+
+    private static Double mean(Recording recording, Channel channel) {
+        return recording.channel(channel).map(Series::mean).orElse(null);
+    }
+
+    private static Double boxed(OptionalDouble value) {
+        return value.isPresent() ? (Double) value.getAsDouble() : null;
+    }
+}

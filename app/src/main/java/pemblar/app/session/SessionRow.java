@@ -1,0 +1,69 @@
+package pemblar.app.session;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.OneToOne;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import pemblar.core.Sport;
+import pemblar.core.workout.Workout;
+import pemblar.formats.json.WorkoutJson;
+
+/** A place on a day: planned, done, or both. */
+@Entity
+@Table(name = "session")
+class SessionRow {
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    Long id;
+    Long athleteId;
+    LocalDate day;
+    Integer startMinute;
+    @Enumerated(EnumType.STRING)
+    Sport sport;
+    String title;
+    @JdbcTypeCode(SqlTypes.JSON)
+    String structure;
+    int scalePercent = 100;
+    Integer plannedSeconds;
+    Double plannedLoad;
+    String plannedSilhouette = "";
+    @OneToOne(fetch = FetchType.LAZY)
+    @JoinColumn(name = "recording_id")
+    RecordingRow recording;
+
+    protected SessionRow() {}
+
+    SessionRow(long athleteId, LocalDate day, Sport sport, String title) {
+        this.athleteId = athleteId;
+        this.day = day;
+        this.sport = sport;
+        this.title = title.length() > 80 ? title.substring(0, 80) : title;
+    }
+
+    boolean isPlanned() {
+        return structure != null;
+    }
+
+    /** The workout at its present scale. */
+    Workout workout() {
+        return WorkoutJson.read(structure).scaled(scalePercent / 100.0);
+    }
+
+    /** A planned session as a new one of the same design on another day. */
+    SessionRow copyTo(LocalDate other) {
+        SessionRow copy = new SessionRow(athleteId, other, sport, title);
+        copy.startMinute = startMinute;
+        copy.structure = structure;
+        copy.scalePercent = scalePercent;
+        return copy;
+    }
+}

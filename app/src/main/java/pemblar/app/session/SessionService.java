@@ -1,0 +1,74 @@
+package pemblar.app.session;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+import pemblar.app.threshold.ThresholdService;
+import pemblar.core.recording.Recording;
+import pemblar.core.threshold.Thresholds;
+import pemblar.core.workout.Workout;
+
+/** Reads sessions: lists from stored summaries, one session with its channels. */
+@Service
+public class SessionService {
+    private final SessionRepository sessions;
+    private final RecordingDataRepository data;
+    private final AthleteService athletes;
+    private final ThresholdService thresholds;
+
+    SessionService(SessionRepository sessions, RecordingDataRepository data, AthleteService athletes, ThresholdService thresholds) {
+        this.sessions = sessions;
+        this.data = data;
+        this.athletes = athletes;
+        this.thresholds = thresholds;
+    }
+
+    /** For an athlete whom the caller has already asked for. */
+    @Transactional(readOnly = true)
+    public List<Slab> between(Athlete athlete, LocalDate from, LocalDate to) {
+        return sessions.between(athlete.id(), from, to).stream().map(Slab::of).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Slab> lastDone(Athlete athlete, int count) {
+        return sessions.lastDone(athlete.id(), count).stream().map(Slab::of).toList();
+    }
+
+    /** Every day that has a session, in order. */
+    @Transactional(readOnly = true)
+    public List<DayLoad> dayLoads(Athlete athlete) {
+        return sessions.dayLoads(athlete.id());
+    }
+
+    /** One session whole. Workout and recording are empty when it has none. */
+    public record Opened(Athlete athlete, Slab slab, Optional<Workout> workout, Thresholds thresholds, Optional<Recording> recording, Optional<Stored> stored) {}
+
+    /** What is stored of a recording beside its channels. */
+    public record Stored(RecordingFacts facts, java.util.TreeMap<Integer, Double> bests) {}
+
+    @Transactional(readOnly = true)
+    public Opened open(long athleteId, Viewer viewer, long sessionId) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        SessionRow row = sessions.find(sessionId, athleteId).orElseThrow(() -> new NotFoundException("session"));
+        RecordingDataRow stored = row.recording == null ? null : data.findById(row.recording.id).orElseThrow();
+        return new Opened(athlete, Slab.of(row), row.isPlanned() ? Optional.of(row.workout()) : Optional.empty(), thresholds.of(athlete).on(row.day),
+            Optional.ofNullable(stored).map(s -> ChannelColumn.read(s.channels)),
+            Optional.ofNullable(stored).map(s -> new Stored(RecordingFacts.of(row.recording), SummaryJson.bests(s.bests))));
+    }
+
+    /** The original file as it came. */
+    public record Original(String fileName, byte[] bytes) {}
+
+    @Transactional(readOnly = true)
+    public Original original(long athleteId, Viewer viewer, long sessionId) {
+        athletes.require(athleteId, viewer);
+        SessionRow row = sessions.find(sessionId, athleteId).filter(s -> s.recording != null).orElseThrow(() -> new NotFoundException("recording"));
+        return new Original(row.recording.fileName, data.findById(row.recording.id).orElseThrow().original);
+    }
+}

@@ -1,0 +1,42 @@
+package pemblar.app.session;
+
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import pemblar.app.athlete.Athlete;
+import pemblar.core.load.LoadTrend;
+
+/** The load trend of an athlete from the first session to the end of the plan. */
+@Service
+public class TrendService {
+    private final SessionService sessions;
+    private final InstantSource clock;
+
+    TrendService(SessionService sessions, InstantSource clock) {
+        this.sessions = sessions;
+        this.clock = clock;
+    }
+
+    /** Day sums, and the trend over every day between; both empty without any session. */
+    public record Trend(LocalDate today, List<DayLoad> dayLoads, List<LoadTrend.Day> days) {
+        /** The trend of a day, or null when it lies outside. */
+        public LoadTrend.Day on(LocalDate day) {
+            if (days.isEmpty()) return null;
+            long index = day.toEpochDay() - days.get(0).date().toEpochDay();
+            return index < 0 || index >= days.size() ? null : days.get((int) index);
+        }
+    }
+
+    public Trend of(Athlete athlete) {
+        LocalDate today = athlete.dayOf(clock.instant());
+        List<DayLoad> sums = sessions.dayLoads(athlete);
+        if (sums.isEmpty()) return new Trend(today, sums, List.of());
+        LocalDate first = sums.stream().filter(d -> d.doneSeconds() > 0).map(DayLoad::day).findFirst().orElse(sums.get(0).day());
+        LocalDate last = sums.get(sums.size() - 1).day();
+        if (last.isBefore(today)) last = today;
+        double[] loads = new double[(int) (last.toEpochDay() - first.toEpochDay()) + 1];
+        for (DayLoad sum : sums) if (!sum.day().isBefore(first)) loads[(int) (sum.day().toEpochDay() - first.toEpochDay())] = sum.counting(today);
+        return new Trend(today, sums, LoadTrend.of(first, loads, athlete.trend()));
+    }
+}

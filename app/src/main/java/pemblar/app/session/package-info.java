@@ -1,0 +1,4 @@
+/**
+ * Sessions and recordings: the summaries that pages query, and the review of one session.
+ */
+package pemblar.app.session;

@@ -1,0 +1,4 @@
+/**
+ * Dated thresholds, the zones that follow, and the recomputation they cause.
+ */
+package pemblar.app.threshold;

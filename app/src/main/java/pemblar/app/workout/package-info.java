@@ -1,0 +1,4 @@
+/**
+ * The library and the designer.
+ */
+package pemblar.app.workout;
