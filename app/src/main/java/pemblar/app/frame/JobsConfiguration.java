@@ -9,6 +9,7 @@ import javax.sql.DataSource;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Primary;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
 
@@ -17,6 +18,7 @@ import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
 class JobsConfiguration {
     /** Queues a job in the transaction of the caller. */
     @Bean
+    @Primary
     SchedulerClient jobQueue(DataSource database) {
         return SchedulerClient.Builder.create(new TransactionAwareDataSourceProxy(database)).build();
     }

@@ -7,11 +7,13 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.DayLoad;
+import pemblar.app.session.ScheduleService;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
 import pemblar.core.load.LoadTrend;
@@ -25,10 +27,43 @@ class ProgressController {
     private static final int CHANGEABLE_DAYS = 10;
     private final Pages pages;
     private final SessionService sessions;
+    private final ScheduleService schedule;
 
-    ProgressController(Pages pages, SessionService sessions) {
+    ProgressController(Pages pages, SessionService sessions, ScheduleService schedule) {
         this.pages = pages;
         this.sessions = sessions;
+        this.schedule = schedule;
+    }
+
+    @PostMapping("/scale")
+    String scale(@PathVariable long athleteId, @RequestParam long session, @RequestParam int percent, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        return changed(() -> schedule.scale(athleteId, viewer, session, percent), athleteId, viewer, model);
+    }
+
+    @PostMapping("/move")
+    String move(@PathVariable long athleteId, @RequestParam long session, @RequestParam LocalDate day, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        return changed(() -> schedule.move(athleteId, viewer, session, day), athleteId, viewer, model);
+    }
+
+    @PostMapping("/drop")
+    String drop(@PathVariable long athleteId, @RequestParam long session, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        return changed(() -> schedule.remove(athleteId, viewer, session), athleteId, viewer, model);
+    }
+
+    @PostMapping("/undo")
+    String undo(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        model.addAttribute("said", schedule.undo(athleteId, viewer).orElse("There is nothing to take back."));
+        return trend(athleteId, null, null, viewer, model);
+    }
+
+    /** The whole page again: the forecast, the ribbon and the list all follow. */
+    private String changed(Runnable change, long athleteId, Viewer viewer, Model model) {
+        try {
+            change.run();
+        } catch (IllegalArgumentException e) {
+            model.addAttribute("said", e.getMessage());
+        }
+        return trend(athleteId, null, null, viewer, model);
     }
 
     @GetMapping

@@ -25,10 +25,10 @@ public class RecordingService {
     private static final int PROBLEMS_LENGTH = 4000;
     private final RecordingRepository recordings;
     private final RecordingDataRepository data;
-    private final SessionRepository sessions;
+    private final TrainingSessionRepository sessions;
     private final ThresholdService thresholds;
 
-    RecordingService(RecordingRepository recordings, RecordingDataRepository data, SessionRepository sessions, ThresholdService thresholds) {
+    RecordingService(RecordingRepository recordings, RecordingDataRepository data, TrainingSessionRepository sessions, ThresholdService thresholds) {
         this.recordings = recordings;
         this.data = data;
         this.sessions = sessions;

@@ -27,14 +27,14 @@ public class ScheduleService {
     private static final Duration KEPT = Duration.ofDays(1);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
     private static final JsonMapper JSON = JsonMapper.shared();
-    private final SessionRepository sessions;
+    private final TrainingSessionRepository sessions;
     private final RecordingRepository recordings;
     private final UndoRepository undos;
     private final AthleteService athletes;
     private final ThresholdService thresholds;
     private final InstantSource clock;
 
-    ScheduleService(SessionRepository sessions, RecordingRepository recordings, UndoRepository undos, AthleteService athletes,
+    ScheduleService(TrainingSessionRepository sessions, RecordingRepository recordings, UndoRepository undos, AthleteService athletes,
                     ThresholdService thresholds, InstantSource clock) {
         this.sessions = sessions;
         this.recordings = recordings;

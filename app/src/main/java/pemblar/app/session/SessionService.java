@@ -17,12 +17,12 @@ import pemblar.core.workout.Workout;
 /** Reads sessions: lists from stored summaries, one session with its channels. */
 @Service
 public class SessionService {
-    private final SessionRepository sessions;
+    private final TrainingSessionRepository sessions;
     private final RecordingDataRepository data;
     private final AthleteService athletes;
     private final ThresholdService thresholds;
 
-    SessionService(SessionRepository sessions, RecordingDataRepository data, AthleteService athletes, ThresholdService thresholds) {
+    SessionService(TrainingSessionRepository sessions, RecordingDataRepository data, AthleteService athletes, ThresholdService thresholds) {
         this.sessions = sessions;
         this.data = data;
         this.athletes = athletes;

@@ -8,7 +8,7 @@ import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 import pemblar.core.Sport;
 
-interface SessionRepository extends Repository<SessionRow, Long> {
+interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     SessionRow save(SessionRow row);
 
     void delete(SessionRow row);
