@@ -94,6 +94,7 @@ function options(key, width, last) {
 }
 
 let sharing = false;
+let chosen = null;
 function selected(u) {
   if (sharing || u.select.width < 3) return;
   const from = Math.round(u.posToVal(u.select.left, 'x'));
@@ -101,13 +102,20 @@ function selected(u) {
   choose(from, to);
 }
 
-function choose(from, to) {
+// The selection in every lane, also after a zoom or a redraw.
+function mark() {
+  if (!chosen) return;
   sharing = true;
   for (const plot of plots) {
-    const left = plot.valToPos(from, 'x');
-    plot.setSelect({left, top: 0, width: plot.valToPos(to, 'x') - left, height: plot.over.clientHeight}, false);
+    const left = plot.valToPos(chosen[0], 'x');
+    plot.setSelect({left, top: 0, width: plot.valToPos(chosen[1], 'x') - left, height: plot.over.clientHeight}, false);
   }
   sharing = false;
+}
+
+function choose(from, to) {
+  chosen = [from, to];
+  mark();
   document.getElementById('range-from').value = clock(from);
   document.getElementById('range-to').value = clock(to);
   history.replaceState(null, '', `?from=${from}&to=${to}`);
@@ -118,6 +126,7 @@ function zoomTo(from, to) {
   const min = Math.max(0, from), max = Math.min(data.seconds - 1, to);
   if (max - min < 3) return;
   for (const plot of plots) plot.setScale('x', {min, max});
+  queueMicrotask(mark);
 }
 
 function zoomBy(factor, around) {
@@ -157,6 +166,7 @@ function draw() {
     plot.over.addEventListener('dblclick', () => zoomTo(0, data.seconds - 1));
     return plot;
   });
+  queueMicrotask(mark);
   holder.dataset.ready = '1';
 }
 

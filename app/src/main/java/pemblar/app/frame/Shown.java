@@ -7,7 +7,7 @@ import org.springframework.stereotype.Component;
 import pemblar.core.workout.Pace;
 
 /** How figures read on a page. A missing value reads as a dash. */
-@Component("shown")
+@Component
 public class Shown {
     private static final String NONE = "–";
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);

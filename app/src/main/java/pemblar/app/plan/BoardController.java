@@ -130,6 +130,7 @@ class BoardController {
             model.addAttribute("aEvent", event);
             model.addAttribute("aDay", before);
         });
+        model.addAttribute("ribbon", page.ribbon(rows.get(0).block().first(), rows.get(rows.size() - 1).block().last()));
         model.addAttribute("askedFrom", from);
         model.addAttribute("askedTo", shownTo);
     }

@@ -108,7 +108,7 @@ class SessionController {
         SessionService.Opened opened = sessions.open(athleteId, viewer, id);
         Slab slab = opened.slab();
         Pages.Opened page = pages.open(model, athleteId, viewer, "sessions", slab.day(), slab.day());
-        model.addAttribute("session", slab);
+        model.addAttribute("slab", slab);
         model.addAttribute("stored", opened.stored().orElse(null));
         model.addAttribute("threshold", opened.thresholds().get(Quantity.THRESHOLD_POWER).isPresent() ? (Double) opened.thresholds().get(Quantity.THRESHOLD_POWER).getAsDouble() : null);
         opened.workout().ifPresent(workout -> {

@@ -31,7 +31,12 @@ public class Pages {
     }
 
     /** What an opened page knows already. */
-    public record Opened(Athlete athlete, Trend trend, List<PlanService.Event> events) {
+    public record Opened(Athlete athlete, Trend trend, List<PlanService.Event> events, List<Block> blocks) {
+        /** The ribbon with another stretch bracketed. */
+        public Ribbon ribbon(LocalDate from, LocalDate to) {
+            return new RibbonDrawing(blocks, trend).draw(events, from, to);
+        }
+
         public LocalDate today() {
             return trend.today();
         }
@@ -53,8 +58,10 @@ public class Pages {
         model.addAttribute("viewer", viewer);
         model.addAttribute("active", active);
         model.addAttribute("today", today);
-        model.addAttribute("ribbon", new RibbonDrawing(blocks, trend).draw(events, from == null ? today : from, to == null ? from == null ? today : from : to));
+        LocalDate begin = from == null ? today : from;
+        Opened opened = new Opened(athlete, trend, events, blocks);
+        model.addAttribute("ribbon", opened.ribbon(begin, to == null ? begin : to));
         model.addAttribute("undo", schedule.latestChange(athleteId, viewer).orElse(null));
-        return new Opened(athlete, trend, events);
+        return opened;
     }
 }

@@ -16,6 +16,9 @@ import pemblar.core.season.Block;
 final class RibbonDrawing {
     private static final double GAP = 2;
     private static final double BAND_LETTER = 6.2;
+    private static final double FLAG_LETTER = 6.4;
+    private static final double FLAG_SPACE = 16;
+    private static final double NARROWEST_BRACKET = 14;
     private final LocalDate first;
     private final LocalDate last;
     private final Trend trend;
@@ -37,9 +40,10 @@ final class RibbonDrawing {
 
     Ribbon draw(List<Event> events, LocalDate from, LocalDate to) {
         List<Ribbon.Column> columns = blocks.stream().map(this::column).toList();
-        double bracket = Math.max(0, x(from));
+        double bracketEnd = Math.min(Ribbon.WIDTH, Math.max(x(to.plusDays(1)), x(from) + NARROWEST_BRACKET));
+        double bracket = Math.max(0, Math.min(x(from), bracketEnd - NARROWEST_BRACKET));
         return new Ribbon(columns, bands(), flags(events), line(first, min(trend.today(), last)), line(trend.today(), last), x(trend.today()) + dayWidth() / 2,
-            bracket, Math.max(4, Math.min(Ribbon.WIDTH, x(to.plusDays(1))) - bracket));
+            bracket, bracketEnd - bracket);
     }
 
     private static LocalDate min(LocalDate a, LocalDate b) {
@@ -90,12 +94,21 @@ final class RibbonDrawing {
         return bands;
     }
 
+    /** A flag's text gives way to one letter where it would run into the text of a more important event. */
     private List<Ribbon.Flag> flags(List<Event> events) {
         List<Ribbon.Flag> flags = new ArrayList<>();
-        for (Event event : events) {
-            if (event.day().isBefore(first) || event.day().isAfter(last)) continue;
+        List<double[]> taken = new ArrayList<>();
+        List<Event> inside = events.stream().filter(e -> !e.day().isBefore(first) && !e.day().isAfter(last)).sorted(java.util.Comparator.comparing(Event::priority)).toList();
+        for (Event event : inside) {
             double x = x(event.day()) + dayWidth() / 2;
-            flags.add(new Ribbon.Flag(x, x > Ribbon.WIDTH - 180, event.priority() + " · " + event.name(), event.priority()));
+            String text = event.priority() + " · " + event.name();
+            double width = FLAG_LETTER * text.length();
+            boolean leftward = x + FLAG_SPACE + width > Ribbon.WIDTH;
+            double from = leftward ? x - width : x;
+            double to = leftward ? x + FLAG_SPACE : x + FLAG_SPACE + width;
+            boolean free = taken.stream().noneMatch(t -> t[0] < to && t[1] > from);
+            if (free) taken.add(new double[] {from, to});
+            flags.add(new Ribbon.Flag(x, free && leftward, free ? text : event.priority().name(), event.priority()));
         }
         return flags;
     }

@@ -2,6 +2,7 @@ package pemblar.core.effort;
 
 import java.util.Arrays;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import pemblar.core.recording.Series;
 
 /** The mean-maximal curve: the highest mean over any window of d timer seconds without a missing sample. */
@@ -9,17 +10,19 @@ public final class MeanMaximal {
     /** Every second up to here, then steps of about 1 %. */
     private static final int EVERY_SECOND_UNTIL = 120;
     private static final double STEP = 1.01;
+    /** Durations that people ask for by name; they are exact, too. */
+    private static final int[] ROUND = {180, 240, 300, 480, 600, 720, 900, 1200, 1800, 2400, 2700, 3600, 5400, 7200, 10_800, 14_400, 18_000, 21_600};
 
     private MeanMaximal() {}
 
-    /** Durations, s, for a recording of the given length: each second to 120, then about 1 % apart, and the length itself. */
+    /** Durations, s, for a recording of the given length: each second to 120, then about 1 % apart, the round ones, and the length itself. */
     public static int[] durations(int seconds) {
-        int[] durations = new int[EVERY_SECOND_UNTIL + 1600];
-        int count = 0;
-        for (int d = 1; d <= Math.min(seconds, EVERY_SECOND_UNTIL); d++) durations[count++] = d;
-        for (double d = EVERY_SECOND_UNTIL * STEP; Math.round(d) < seconds; d *= STEP) durations[count++] = (int) Math.round(d);
-        if (seconds > EVERY_SECOND_UNTIL) durations[count++] = seconds;
-        return Arrays.copyOf(durations, count);
+        TreeSet<Integer> durations = new TreeSet<>();
+        for (int d = 1; d <= Math.min(seconds, EVERY_SECOND_UNTIL); d++) durations.add(d);
+        for (double d = EVERY_SECOND_UNTIL * STEP; Math.round(d) < seconds; d *= STEP) durations.add((int) Math.round(d));
+        for (int round : ROUND) if (round <= seconds) durations.add(round);
+        durations.add(seconds);
+        return durations.stream().mapToInt(Integer::intValue).toArray();
     }
 
     /** The curve over {@link #durations}; a duration that no window without a gap fits is left out. */

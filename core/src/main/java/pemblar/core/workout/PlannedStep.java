@@ -17,7 +17,7 @@ public record PlannedStep(Workout.Flat flat, double seconds, double metres, Basi
     }
 
     public boolean isRamp() {
-        return from != to;
+        return from < to || from > to;      // NaN is no ramp
     }
 
     /** Middle of the target at a share (0..1) of the step. */

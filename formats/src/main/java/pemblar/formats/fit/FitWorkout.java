@@ -35,7 +35,21 @@ public record FitWorkout(String name, Sport sport, List<FitStep> steps) {
     }
 
     /** How a step ends, with the profile's number of it. */
-    public enum Ends { TIME, DISTANCE, HEART_RATE_BELOW, HEART_RATE_ABOVE, LAP_KEY, REPEAT }
+    public enum Ends {
+        TIME(0), DISTANCE(1), HEART_RATE_BELOW(2), HEART_RATE_ABOVE(3), LAP_KEY(5), REPEAT(6);
+
+        private final int number;
+
+        Ends(int number) {
+            this.number = number;
+        }
+
+        /** Kinds we do not know end by the lap key, so that the person decides. */
+        private static Ends of(long number) {
+            for (Ends ends : values()) if (ends.number == number) return ends;
+            return LAP_KEY;
+        }
+    }
 
     /** Steady or rising and falling: the word that leads a ramp's notes. */
     public static final String RISING = "rising";
@@ -69,14 +83,13 @@ public record FitWorkout(String name, Sport sport, List<FitStep> steps) {
 
     private static void step(FitWriter out, int index, FitStep s) {
         if (s.isRepeat()) {
-            out.write(STEP, index, s.name(), Ends.REPEAT.ordinal(), s.endValue(), null, s.times(), null, null, null, "", null, null, null, null);
+            out.write(STEP, index, s.name(), Ends.REPEAT.number, s.endValue(), null, s.times(), null, null, null, "", null, null, null, null);
             return;
         }
         double end = s.ends() == Ends.TIME ? s.endValue() * 1000 : s.ends() == Ends.DISTANCE ? s.endValue() * 100
             : s.ends() == Ends.LAP_KEY ? Double.NaN : s.endValue() + 100;
         boolean cadence = s.cadenceHigh() > 0;
-        int ends = s.ends() == Ends.LAP_KEY ? 5 : s.ends().ordinal();
-        out.write(STEP, index, s.name(), ends, end, targetType(s.basis()), s.basis() == null ? null : 0, raw(s.basis(), s.low()),
+        out.write(STEP, index, s.name(), s.ends().number, end, targetType(s.basis()), s.basis() == null ? null : 0, raw(s.basis(), s.low()),
             raw(s.basis(), s.high()), 0, s.notes(), cadence ? 3 : null, cadence ? 0 : null, cadence ? s.cadenceLow() : null, cadence ? s.cadenceHigh() : null);
     }
 
@@ -119,9 +132,8 @@ public record FitWorkout(String name, Sport sport, List<FitStep> steps) {
         }
 
         private static FitStep step(FitMessage m) {
-            int type = (int) m.whole(1);
-            if (type == 6) return new FitStep(m.text(0), Ends.REPEAT, Math.max(0, m.whole(2)), (int) m.whole(4), null, Double.NaN, Double.NaN, 0, 0, "");
-            Ends ends = type >= 0 && type <= 3 ? Ends.values()[type] : Ends.LAP_KEY;
+            Ends ends = Ends.of(m.whole(1));
+            if (ends == Ends.REPEAT) return new FitStep(m.text(0), Ends.REPEAT, Math.max(0, m.whole(2)), (int) m.whole(4), null, Double.NaN, Double.NaN, 0, 0, "");
             double end = m.number(2);
             end = ends == Ends.TIME ? end / 1000 : ends == Ends.DISTANCE ? end / 100 : end - 100;
             Basis basis = switch ((int) m.whole(3)) {

@@ -1,0 +1,75 @@
+package pemblar.formats.fit;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNull;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import pemblar.core.Sport;
+import pemblar.core.threshold.Quantity;
+import pemblar.core.threshold.Thresholds;
+import pemblar.core.workout.Basis;
+import pemblar.core.workout.Shorthand;
+import pemblar.core.workout.Workout;
+import pemblar.formats.fit.FitWorkout.Ends;
+import pemblar.formats.fit.FitWorkout.FitStep;
+import pemblar.formats.json.WorkoutJson;
+
+class FitWorkoutTest {
+    private static final Thresholds RIDER = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200).with(Quantity.THRESHOLD_HEART_RATE, 170);
+    private static final String TEXT = "warm-up: 15min 45>65%, 2 x (3 x (40s 120% 90-100rpm, 20s 50%), 6min 50%), until hr<120 open, 3km 150-160bpm \"ease in\", lap rpe 6";
+
+    private static FitWorkout workout() {
+        return FitWorkouts.of("Test", Shorthand.read(TEXT, Sport.RIDE).workout().orElseThrow(), RIDER);
+    }
+
+    @Test
+    void whatIsWrittenIsReadBack() {
+        FitWorkout.Answer answer = FitWorkout.read(workout().write(7, Instant.ofEpochSecond(1_750_000_000L)));
+        assertEquals(List.of(), answer.problems());
+        assertEquals(workout().steps().toString(), answer.workout().steps().toString());
+        assertEquals("Test", answer.workout().name());
+        assertEquals(Sport.RIDE, answer.workout().sport());
+    }
+
+    @Test
+    void stepsCarryAbsoluteTargetsAndRepeatsPointBack() {
+        List<FitStep> steps = workout().steps();
+        assertEquals(Basis.POWER, steps.get(1).basis());
+        assertEquals(228, steps.get(1).low(), 1e-9);
+        assertEquals(90, steps.get(1).cadenceLow());
+        assertEquals(Ends.REPEAT, steps.get(3).ends());
+        assertEquals(1, steps.get(3).endValue());
+        assertEquals(3, steps.get(3).times());
+        assertEquals(2, steps.get(5).times());
+        assertTrue(steps.get(0).notes().startsWith(FitWorkout.RISING));
+        assertTrue(steps.get(8).notes().contains("effort 6 of 10"));
+    }
+
+    @Test
+    void theDesignIndexIsTheIndexInTheFile() {
+        Workout design = Shorthand.read(TEXT, Sport.RIDE).workout().orElseThrow();
+        FitWorkout file = workout();
+        design.expanded().forEach(flat -> assertTrue(!file.steps().get(flat.stepIndex()).isRepeat()));
+        assertEquals(file.steps().size() - 1, design.expanded().get(design.expanded().size() - 1).stepIndex());
+    }
+
+    @Test
+    void aDamagedFileIsRefusedWithItsPlace() {
+        byte[] file = workout().write(7, Instant.ofEpochSecond(1_750_000_000L));
+        for (int length = 0; length < file.length; length++) {
+            FitWorkout.Answer answer = FitWorkout.read(Arrays.copyOf(file, length));
+            assertNull(answer.workout());
+            assertTrue(!answer.problems().isEmpty());
+        }
+    }
+
+    @Test
+    void ourJsonHoldsTheSameWorkout() {
+        Workout design = Shorthand.read(TEXT, Sport.RIDE).workout().orElseThrow();
+        assertEquals(design, WorkoutJson.read(WorkoutJson.write(design)));
+    }
+}
