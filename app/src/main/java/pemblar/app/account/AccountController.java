@@ -38,6 +38,7 @@ class AccountController {
         try {
             Viewer viewer = accounts.create(email, name, password);
             if (!role.equals("coach")) athletes.create(viewer, Sport.ofKey(role), zone);
+            request.logout();        // whoever was signed in here before
             request.login(email, password);
             return "redirect:/";
         } catch (IllegalArgumentException e) {

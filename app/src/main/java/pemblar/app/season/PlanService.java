@@ -15,7 +15,6 @@ import pemblar.core.season.Priority;
 @Service
 public class PlanService {
     private static final int WEEK = 7;
-    private static final int LONGEST_FILL = 9;
     private final BlockRepository blocks;
     private final EventRepository events;
 
@@ -70,7 +69,7 @@ public class PlanService {
             LocalDate end = day.with(TemporalAdjusters.next(DayOfWeek.MONDAY));
             if (end.isBefore(day.plusDays(3))) end = end.plusDays(WEEK);
             if (end.isAfter(until) || until.isBefore(end.plusDays(3))) end = until;
-            int days = (int) Math.max(3, Math.min(LONGEST_FILL, end.toEpochDay() - day.toEpochDay()));
+            int days = (int) Math.max(3, end.toEpochDay() - day.toEpochDay());
             all.add(new Block(day, days, Block.Phase.BASE, "Week of " + day.getDayOfMonth() + " " + day.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, java.util.Locale.ENGLISH), "", 0, 0));
             day = day.plusDays(days);
         }

@@ -22,7 +22,8 @@ import pemblar.core.recording.Series;
 
 /**
  * A recording as one compressed binary column. Each channel is a run of differences of scaled whole numbers; the scale is
- * the smallest power of ten that keeps every value, so that what a device wrote comes back exactly.
+ * the smallest power of ten that keeps every value, so that what a device wrote comes back exactly; a position, and what
+ * was interpolated, to seven digits after the point.
  */
 final class ChannelColumn {
     private static final int VERSION = 1;

@@ -1,0 +1,237 @@
+package pemblar.app;
+
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.ExpectedConditions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+import pemblar.formats.RecordingFiles;
+
+/** From a threshold to an adjusted plan, as a person does it in the browser. */
+class JourneyTest {
+    private static ChromeDriver browser;
+    private static WebDriverWait wait;
+
+    @TempDir
+    static Path folder;
+
+    @BeforeAll
+    static void open() throws IOException {
+        System.setProperty("webdriver.chrome.driver", "/usr/bin/chromedriver");
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
+            "--disable-sync", "--disable-dev-shm-usage", "--window-size=1280,800", "--user-data-dir=" + Files.createTempDirectory("pemblar-browser"));
+        browser = new ChromeDriver(options);
+        wait = new WebDriverWait(browser, Duration.ofSeconds(30));
+    }
+
+    @AfterAll
+    static void close() {
+        browser.quit();
+    }
+
+    private static void go(String path) {
+        browser.get(Running.ADDRESS + path);
+    }
+
+    private static WebElement see(String css) {
+        return wait.until(ExpectedConditions.visibilityOfElementLocated(By.cssSelector(css)));
+    }
+
+    private static void seeText(String css, String text) {
+        wait.until(ExpectedConditions.textToBePresentInElementLocated(By.cssSelector(css), text));
+    }
+
+    private static void type(String css, String text) {
+        WebElement field = see(css);
+        field.clear();
+        field.sendKeys(text);
+    }
+
+    private static void signIn(String email, String password) {
+        browser.manage().deleteAllCookies();
+        go("/sign-in");
+        type("#username", email);
+        type("#password", password);
+        see("button.primary").click();
+        see("h1");
+    }
+
+    private static String athlete() {
+        String path = browser.getCurrentUrl().substring(Running.ADDRESS.length());
+        return path.substring(0, path.indexOf('/', 3));
+    }
+
+    private static void setValue(String quantity, String value) {
+        type("#" + quantity + " input[name=value]", value);
+        see("#" + quantity + " td form button").click();
+        seeText("#" + quantity + " .now", value);
+    }
+
+    private static String dayOf(String slabTitle) {
+        return browser.findElements(By.cssSelector(".slab")).stream().filter(s -> s.getText().contains(slabTitle)).map(s -> s.getAttribute("data-day")).findFirst().orElse("none");
+    }
+
+    private static void untilDay(String slabTitle, LocalDate day) {
+        wait.until(b -> {
+            try {
+                return dayOf(slabTitle).equals(day.toString());
+            } catch (org.openqa.selenium.StaleElementReferenceException e) {
+                return false;
+            }
+        });
+    }
+
+    @Test
+    void fromAThresholdToAnAdjustedPlan() throws IOException {
+        go("/sign-up");
+        type("#name", "Nila Torven");
+        type("#email", "nila@pemblar.example");
+        type("#password", "a long password");
+        type("#zone", "UTC");
+        see("button.primary").click();
+        seeText("h1", "Today");
+        String athlete = athlete();
+        LocalDate today = LocalDate.now(ZoneOffset.UTC);
+
+        go(athlete + "/thresholds");
+        setValue("THRESHOLD_POWER", "240");
+        setValue("CRITICAL_POWER", "248");
+        setValue("W_PRIME", "18.0");
+        setValue("THRESHOLD_HEART_RATE", "168");
+        setValue("MAXIMUM_HEART_RATE", "186");
+        setValue("RESTING_HEART_RATE", "50");
+        setValue("BODY_MASS", "64.0");
+        seeText("#zones", "180–216 W");
+        seeText("#zones", "136–150 bpm");
+
+        go(athlete + "/workouts/design");
+        type("#title", "Four by three");
+        type("#text", "10min 45>65%, 4 x (3min 110%, 3min 500%)");
+        seeText("#forecast", "Line 1, column 36");
+        type("#text", "10min 45>65%, 4 x (3min 110%, 3min 50%)");
+        seeText("#forecast .facts", "34:00");
+        assertTrue(browser.findElements(By.cssSelector("#forecast polygon")).size() == 9);
+        seeText("#forecast .facts", "kJ");
+        see("form#design button.primary").click();
+        seeText(".shelf", "Four by three");
+
+        go(athlete + "/board");
+        see("#add-session").click();
+        see("#add-form button.primary").click();
+        untilDay("Four by three", today);
+        see(".slab").sendKeys(Keys.chord(Keys.SHIFT, Keys.ARROW_RIGHT));
+        untilDay("Four by three", today.plusDays(1));
+        see("#undo").click();
+        untilDay("Four by three", today);
+        see(".slab").sendKeys("c");
+        wait.until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(".slab"), 2));
+        dragToDay(today.plusDays(1), today.plusDays(3));
+        wait.until(ExpectedConditions.presenceOfElementLocated(By.cssSelector(".slab[data-day='" + today.plusDays(3) + "']")));
+        browser.findElement(By.cssSelector(".slab[data-day='" + today.plusDays(3) + "']")).sendKeys(Keys.DELETE);
+        wait.until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(".slab"), 1));
+        see("#undo").click();
+        wait.until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(".slab"), 2));
+
+        see(".slab[data-day='" + today + "'] a.title").click();
+        see(".page-head .actions button.primary").click();
+        see("#lanes[data-ready='1']");
+        seeText(".facts", "34:00");
+        assertEquals(9, browser.findElements(By.cssSelector("#steps tbody tr")).size());
+        assertTrue(browser.findElements(By.cssSelector("#lanes .lane")).size() >= 5);
+        type("#range-from", "10:00");
+        type("#range-to", "13:00");
+        see("#range-form button").click();
+        seeText("#range", "from 10:00");
+        seeText("#range", "3:00");
+        reviewTheMatch();
+        download(athlete, today);
+        adjust(athlete);
+    }
+
+    private static void dragToDay(LocalDate from, LocalDate to) {
+        WebElement slab = browser.findElement(By.cssSelector(".slab[data-day='" + from + "'] .figures"));
+        WebElement target = browser.findElement(By.cssSelector(".day[data-day='" + to + "']"));
+        new Actions(browser).moveToElement(slab).clickAndHold().moveByOffset(12, 4).moveToElement(target, 0, -10).moveByOffset(2, 2).release().perform();
+    }
+
+    private static void reviewTheMatch() {
+        browser.findElements(By.cssSelector(".page-head .actions button")).get(0).click();
+        see("select[name=planned]");
+        see("aside form button").click();
+        see("#steps");
+    }
+
+    /** The original comes back byte for byte, and uploading it again is recognised; a damaged file does not stop a sound one. */
+    private void download(String athlete, LocalDate today) throws IOException {
+        String session = browser.getCurrentUrl().substring(Running.ADDRESS.length()).replaceAll("\\?.*", "");
+        Person nila = new Person(Running.ADDRESS).signIn("nila@pemblar.example", "a long password");
+        byte[] original = nila.bytes(session + "/original");
+        assertEquals(2040, RecordingFiles.read(original, Optional.empty()).recording().orElseThrow().seconds());
+        Path same = Files.write(folder.resolve("same.fit"), original);
+        Path broken = Files.writeString(folder.resolve("broken.fit"), "not a recording");
+        Path cut = Files.write(folder.resolve("cut.fit"), java.util.Arrays.copyOf(original, original.length / 2));
+        go(athlete + "/sessions");
+        browser.findElement(By.id("files")).sendKeys(same + "\n" + broken + "\n" + cut);
+        see(".upload button").click();
+        seeText("#uploads", "already here");
+        seeText("#uploads", "neither a FIT nor a GPX file");
+        seeText("#uploads", "the file ends early");
+        assertArrayEquals(original, nila.bytes(session + "/original"));
+    }
+
+    private static void adjust(String athlete) {
+        go(athlete + "/progress");
+        String before = see("#ahead tbody tr td:nth-child(4)").getText();
+        String forecast = browser.findElement(By.cssSelector("path.chronic.ahead")).getAttribute("d");
+        type("#ahead input[name=percent]", "50");
+        see("#ahead form button").click();
+        seeText("#foot", "50 % of its design");
+        assertNotEquals(before, see("#ahead tbody tr td:nth-child(4)").getText());
+        assertNotEquals(forecast, lastChronic());
+        see("#undo").click();
+        seeText("#foot", "Taken back");
+        assertEquals(before, see("#ahead tbody tr td:nth-child(4)").getText());
+        assertEquals(forecast, lastChronic());
+    }
+
+    private static String lastChronic() {
+        return browser.findElement(By.cssSelector(".trend path.chronic.ahead")).getAttribute("d");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/sign-in", "/sign-up", "/a/1/today", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/sessions", "/a/1/session", "/a/1/progress", "/a/1/thresholds"})
+    void aPageHasNoBarrierThatAxeFinds(String path) {
+        if (path.startsWith("/a/")) signIn("jonna@pemblar.example", "pemblar-demo");
+        else browser.manage().deleteAllCookies();
+        go(path.endsWith("/session") ? PagesTest.firstSession(Person.demo("jonna"), 1) : path);
+        see("main");
+        List<Rule> violations = new AxeBuilder().withTags(List.of("wcag2a", "wcag2aa")).analyze(browser).getViolations();
+        assertEquals(List.of(), violations.stream().map(v -> v.getId() + " " + v.getNodes().get(0).getTarget() + " " + v.getNodes().get(0).getHtml()).toList());
+    }
+}

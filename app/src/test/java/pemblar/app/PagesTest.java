@@ -1,0 +1,103 @@
+package pemblar.app;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.net.http.HttpResponse;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class PagesTest {
+    private static final int MOST_STATEMENTS = 12;
+    private static final int MOST_BYTES = 300_000;
+    private static Person jonna;
+
+    @BeforeAll
+    static void signIn() {
+        jonna = Person.demo("jonna");
+    }
+
+    static String firstSession(Person person, int athlete) {
+        Matcher link = Pattern.compile("/a/" + athlete + "/sessions/\\d+").matcher(person.get("/a/" + athlete + "/today").body().replaceAll("(?s).*Latest</h2>", ""));
+        assertTrue(link.find());
+        return link.group();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/a/1/today", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/sessions", "/a/1/progress", "/a/1/thresholds", "/a/1/session"})
+    void aMainPageTakesFewStatementsAndLittleWire(String path) {
+        String address = path.endsWith("session") ? firstSession(jonna, 1) : path;
+        jonna.get(address);
+        Running.statistics().clear();
+        HttpResponse<String> page = jonna.get(address);
+        long statements = Running.statistics().getPrepareStatementCount();
+        assertEquals(200, page.statusCode());
+        assertTrue(statements <= MOST_STATEMENTS, address + " took " + statements + " statements");
+        assertTrue(page.body().length() + 75_000 < MOST_BYTES, address + " has " + page.body().length() + " characters");
+    }
+
+    @Test
+    void statementsDoNotGrowWithTheRowsShown() {
+        Running.statistics().clear();
+        jonna.get("/a/1/board?from=2026-10-01&to=2026-10-08");
+        long few = Running.statistics().getPrepareStatementCount();
+        Running.statistics().clear();
+        jonna.get("/a/1/board?from=2026-07-01&to=2026-10-20");
+        assertEquals(few, Running.statistics().getPrepareStatementCount());
+    }
+
+    @Test
+    void aCoachSeesTheRosterInFewStatements() {
+        Person coach = Person.demo("oda");
+        coach.get("/roster");
+        Running.statistics().clear();
+        String roster = coach.get("/roster").body();
+        assertTrue(roster.contains("Jonna Thale") && roster.contains("Sefa Myrin") && roster.contains("Kasper Odell"));
+        assertTrue(Running.statistics().getPrepareStatementCount() <= MOST_STATEMENTS);
+        assertEquals(200, coach.get("/a/2/board").statusCode());
+    }
+
+    @Test
+    void allElseAnswersAsIfItWereNotThere() {
+        Person sefa = Person.demo("sefa");
+        String session = firstSession(jonna, 1);
+        for (String path : new String[] {"/a/1/today", "/a/1/board", "/a/1/sessions", "/a/1/progress", "/a/1/thresholds", session, session + "/channels", session + "/original", session + "/range?from=0&to=5", "/a/999/today"})
+            assertEquals(404, sefa.get(path).statusCode(), path);
+        String own = session.replace("/a/1/", "/a/2/");
+        assertEquals(404, sefa.get(own).statusCode());
+        sefa.get("/a/2/board");
+        assertEquals(404, sefa.post(session + "/remove", Map.of()).statusCode());
+        assertEquals(404, sefa.post(own + "/remove", Map.of()).statusCode());
+        assertEquals(404, sefa.post("/a/1/thresholds", Map.of("quantity", "THRESHOLD_POWER", "value", "250", "from", "2026-01-01")).statusCode());
+    }
+
+    @Test
+    void changesNeedTheTokenAndStrangersMustSignIn() {
+        Person sefa = Person.demo("sefa");
+        assertEquals(403, sefa.postExactly("/a/2/undo", Map.of()).statusCode());
+        HttpResponse<String> stranger = new Person(Running.ADDRESS).get("/a/1/today");
+        assertTrue(stranger.uri().getPath().equals("/sign-in"));
+    }
+
+    @Test
+    void theContentPolicyAllowsNoInlineScript() {
+        HttpResponse<String> page = jonna.get("/a/1/today");
+        String policy = page.headers().firstValue("Content-Security-Policy").orElseThrow();
+        assertTrue(policy.contains("script-src 'self'") && !policy.contains("unsafe"));
+        assertTrue(!page.body().contains("<script>") && !page.body().contains("style=\"") && !page.body().contains("onclick"));
+        assertTrue(!page.body().matches("(?s).*(src|href)=\"https?://.*"));
+    }
+
+    @Test
+    void guessingAPasswordIsSlowedDown() {
+        Person guesser = new Person(Running.ADDRESS);
+        for (int i = 0; i < 10; i++) guesser.signIn("guess@pemblar.example", "wrong password " + i);
+        guesser.get("/sign-in");
+        assertTrue(guesser.post("/sign-in", Map.of("username", "guess@pemblar.example", "password", "x")).body().contains("Too many tries"));
+    }
+}

@@ -1,0 +1,106 @@
+package pemblar.app;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** Somebody with a plain HTTP client: keeps cookies and the anti-forgery token of the last page. */
+final class Person {
+    private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
+    private static final String BOUNDARY = "----pemblar-test";
+    private final String address;
+    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
+    private String token = "";
+
+    Person(String address) {
+        this.address = address;
+    }
+
+    static Person demo(String name) {
+        Person person = new Person(Running.ADDRESS);
+        person.signIn(name + "@pemblar.example", "pemblar-demo");
+        return person;
+    }
+
+    Person signIn(String email, String password) {
+        get("/sign-in");
+        post("/sign-in", Map.of("username", email, "password", password));
+        return this;
+    }
+
+    Person signUp(String email, String role) {
+        get("/sign-up");
+        post("/sign-up", Map.of("email", email, "name", "Test Person", "password", "a long password", "role", role, "zone", "Europe/Dublin"));
+        return this;
+    }
+
+    HttpResponse<String> get(String path) {
+        return send(request(path).GET().build());
+    }
+
+    HttpResponse<String> post(String path, Map<String, String> form) {
+        Map<String, String> all = new LinkedHashMap<>(form);
+        all.put("_csrf", token);
+        return postExactly(path, all);
+    }
+
+    HttpResponse<String> postExactly(String path, Map<String, String> form) {
+        String body = form.entrySet().stream().map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8)).collect(Collectors.joining("&"));
+        return send(request(path).header("Content-Type", "application/x-www-form-urlencoded").POST(BodyPublishers.ofString(body)).build());
+    }
+
+    HttpResponse<String> upload(String path, Map<String, byte[]> files) {
+        ByteArrayOutputStream body = new ByteArrayOutputStream();
+        files.forEach((name, bytes) -> {
+            body.writeBytes(("--" + BOUNDARY + "\r\nContent-Disposition: form-data; name=\"files\"; filename=\"" + name + "\"\r\n\r\n").getBytes(StandardCharsets.UTF_8));
+            body.writeBytes(bytes);
+            body.writeBytes("\r\n".getBytes(StandardCharsets.UTF_8));
+        });
+        body.writeBytes(("--" + BOUNDARY + "--\r\n").getBytes(StandardCharsets.UTF_8));
+        return send(request(path).header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY).header("X-CSRF-TOKEN", token).POST(BodyPublishers.ofByteArray(body.toByteArray())).build());
+    }
+
+    byte[] bytes(String path) {
+        try {
+            return client.send(request(path).GET().build(), BodyHandlers.ofByteArray()).body();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create(address + path)).timeout(Duration.ofSeconds(60));
+    }
+
+    private HttpResponse<String> send(HttpRequest request) {
+        try {
+            HttpResponse<String> response = client.send(request, BodyHandlers.ofString());
+            Matcher matcher = TOKEN.matcher(response.body());
+            if (matcher.find()) token = matcher.group(1);
+            return response;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}

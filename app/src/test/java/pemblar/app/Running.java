@@ -1,0 +1,32 @@
+package pemblar.app;
+
+import jakarta.persistence.EntityManagerFactory;
+import java.util.Map;
+import org.hibernate.SessionFactory;
+import org.hibernate.stat.Statistics;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The real application with the demo data, started once a run. */
+final class Running {
+    static final PrivateDatabase DATABASE = new PrivateDatabase();
+    static final int PORT = PrivateDatabase.freePort();
+    static final String ADDRESS = "http://127.0.0.1:" + PORT;
+    static final ConfigurableApplicationContext APPLICATION = start();
+
+    private Running() {}
+
+    private static ConfigurableApplicationContext start() {
+        SpringApplication application = new SpringApplication(PemblarApplication.class);
+        return application.run(arguments(DATABASE.create("pemblar"), PORT, true));
+    }
+
+    static String[] arguments(String database, int port, boolean demo) {
+        return Map.of("spring.datasource.url", database, "server.port", String.valueOf(port), "pemblar.demo", String.valueOf(demo))
+            .entrySet().stream().map(e -> "--" + e.getKey() + "=" + e.getValue()).toArray(String[]::new);
+    }
+
+    static Statistics statistics() {
+        return APPLICATION.getBean(EntityManagerFactory.class).unwrap(SessionFactory.class).getStatistics();
+    }
+}

@@ -1,0 +1,69 @@
+package pemblar.benchmark;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Asks a running demo on loopback for each main page, one after another, and prints the times. */
+public final class PageLoad {
+    private static final int WARM = 40;
+    private static final int MEASURED = 60;
+    private static final List<String> PAGES = List.of("today", "board", "workouts", "workouts/design", "sessions", "progress", "thresholds");
+    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
+    private final String address;
+
+    private PageLoad(String address) {
+        this.address = address;
+    }
+
+    public static void main(String[] arguments) throws IOException, InterruptedException {
+        String address = arguments.length > 0 ? arguments[0] : "http://127.0.0.1:8710";
+        if (!URI.create(address).getHost().equals("127.0.0.1")) throw new IllegalArgumentException("only 127.0.0.1 is asked, was " + address);
+        new PageLoad(address).run();
+    }
+
+    private void run() throws IOException, InterruptedException {
+        signIn();
+        String today = get("/a/1/today");
+        Matcher session = Pattern.compile("/a/1/sessions/\\d+").matcher(today.substring(today.indexOf("Latest</h2>")));
+        if (!session.find()) throw new IllegalStateException("the demo data has no session to ask for");
+        for (String page : PAGES) measure("/a/1/" + page);
+        measure(session.group());
+    }
+
+    private void signIn() throws IOException, InterruptedException {
+        Matcher token = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"").matcher(get("/sign-in"));
+        if (!token.find()) throw new IllegalStateException("no sign-in form at " + address);
+        HttpRequest request = HttpRequest.newBuilder(URI.create(address + "/sign-in")).header("Content-Type", "application/x-www-form-urlencoded")
+            .POST(BodyPublishers.ofString("username=jonna%40pemblar.example&password=pemblar-demo&_csrf=" + token.group(1))).build();
+        client.send(request, BodyHandlers.ofString());
+    }
+
+    private String get(String path) throws IOException, InterruptedException {
+        var response = client.send(HttpRequest.newBuilder(URI.create(address + path)).GET().build(), BodyHandlers.ofString());
+        if (response.statusCode() != 200) throw new IllegalStateException(path + " answered " + response.statusCode());
+        return response.body();
+    }
+
+    private void measure(String path) throws IOException, InterruptedException {
+        for (int i = 0; i < WARM; i++) get(path);
+        double[] milliseconds = new double[MEASURED];
+        int bytes = 0;
+        for (int i = 0; i < MEASURED; i++) {
+            long begin = System.nanoTime();
+            bytes = get(path).length();
+            milliseconds[i] = (System.nanoTime() - begin) / 1e6;
+        }
+        Arrays.sort(milliseconds);
+        System.out.printf(Locale.ROOT, "%-28s median %5.1f ms   95 %% %5.1f ms   most %5.1f ms   %4d kB%n", path, milliseconds[MEASURED / 2], milliseconds[MEASURED * 95 / 100], milliseconds[MEASURED - 1], bytes / 1000);
+    }
+}
