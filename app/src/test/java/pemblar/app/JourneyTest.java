@@ -182,8 +182,9 @@ class JourneyTest {
 
     private static void reviewTheMatch() {
         browser.findElements(By.cssSelector(".page-head .actions button")).get(0).click();
-        see("select[name=planned]");
-        see("aside form button").click();
+        see("#lanes[data-ready='1']");
+        WebElement match = see("aside form button");
+        match.click();
         see("#steps");
     }
 

@@ -34,10 +34,9 @@ class RosterController {
     @GetMapping("/roster")
     String roster(@AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         List<Line> lines = new ArrayList<>();
-        for (Athlete athlete : athletes.roster(viewer)) {
-            TrendService.Trend trend = trends.of(athlete);
-            lines.add(new Line(athlete, trend.on(trend.today())));
-        }
+        List<Athlete> roster = athletes.roster(viewer);
+        List<TrendService.Trend> each = trends.of(roster);
+        for (int i = 0; i < roster.size(); i++) lines.add(new Line(roster.get(i), each.get(i).on(each.get(i).today())));
         model.addAttribute("viewer", viewer);
         model.addAttribute("lines", lines);
         return "coach/roster";

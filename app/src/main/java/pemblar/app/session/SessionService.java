@@ -40,10 +40,10 @@ public class SessionService {
         return sessions.lastDone(athlete.id(), count).stream().map(Slab::of).toList();
     }
 
-    /** Every day that has a session, in order. */
+    /** Every day that has a session, in order, for some athletes at once. */
     @Transactional(readOnly = true)
-    public List<DayLoad> dayLoads(Athlete athlete) {
-        return sessions.dayLoads(athlete.id());
+    public List<DayLoad> dayLoads(List<Athlete> athletes) {
+        return sessions.dayLoads(athletes.stream().map(Athlete::id).toList());
     }
 
     /** One session whole. Workout and recording are empty when it has none. */

@@ -25,11 +25,11 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     @Query("select s from SessionRow s left join fetch s.recording r where s.athleteId = :athleteId and r is not null order by r.startedAt desc limit :count")
     List<SessionRow> lastDone(long athleteId, int count);
 
-    @Query("select new pemblar.app.session.DayLoad(s.day, coalesce(sum(s.plannedLoad), 0), coalesce(sum(r.loadPoints), 0), "
+    @Query("select new pemblar.app.session.DayLoad(s.athleteId, s.day, coalesce(sum(s.plannedLoad), 0), coalesce(sum(r.loadPoints), 0), "
         + "coalesce(sum(case when r.id is null then s.plannedLoad else 0 end), 0), coalesce(sum(s.plannedSeconds), 0), coalesce(sum(r.timerSeconds), 0), "
         + "sum(case when r.id is not null and r.loadPoints is null then 1 else 0 end)) "
-        + "from SessionRow s left join s.recording r where s.athleteId = :athleteId group by s.day order by s.day")
-    List<DayLoad> dayLoads(long athleteId);
+        + "from SessionRow s left join s.recording r where s.athleteId in :athleteIds group by s.athleteId, s.day order by s.day")
+    List<DayLoad> dayLoads(List<Long> athleteIds);
 
     @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day = :day and s.structure is not null and s.recording is null and (s.sport = :sport or :sport = pemblar.core.Sport.OTHER)")
     List<SessionRow> open(long athleteId, LocalDate day, Sport sport);

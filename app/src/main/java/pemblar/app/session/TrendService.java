@@ -3,6 +3,8 @@ package pemblar.app.session;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import pemblar.app.athlete.Athlete;
 import pemblar.core.load.LoadTrend;
@@ -29,8 +31,17 @@ public class TrendService {
     }
 
     public Trend of(Athlete athlete) {
+        return trend(athlete, sessions.dayLoads(List.of(athlete)));
+    }
+
+    /** The trends of a whole roster from one query, in the roster's order. */
+    public List<Trend> of(List<Athlete> roster) {
+        Map<Long, List<DayLoad>> sums = sessions.dayLoads(roster).stream().collect(Collectors.groupingBy(DayLoad::athleteId));
+        return roster.stream().map(athlete -> trend(athlete, sums.getOrDefault(athlete.id(), List.of()))).toList();
+    }
+
+    private Trend trend(Athlete athlete, List<DayLoad> sums) {
         LocalDate today = athlete.dayOf(clock.instant());
-        List<DayLoad> sums = sessions.dayLoads(athlete);
         if (sums.isEmpty()) return new Trend(today, sums, List.of());
         LocalDate first = sums.stream().filter(d -> d.doneSeconds() > 0).map(DayLoad::day).findFirst().orElse(sums.get(0).day());
         LocalDate last = sums.get(sums.size() - 1).day();

@@ -97,6 +97,7 @@ class ThresholdController {
         Athlete athlete = athletes.require(athleteId, viewer);
         model.addAttribute("athlete", athlete);
         model.addAttribute("progress", recomputations.latest(athlete).orElse(null));
+        model.addAttribute("polled", true);
         return "zones/thresholds :: progress";
     }
 
