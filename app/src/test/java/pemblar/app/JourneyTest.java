@@ -209,7 +209,7 @@ class JourneyTest {
     private static void adjust(String athlete) {
         go(athlete + "/progress");
         String before = see("#ahead tbody tr td:nth-child(4)").getText();
-        String forecast = browser.findElement(By.cssSelector("path.chronic.ahead")).getAttribute("d");
+        String forecast = lastChronic();
         type("#ahead input[name=percent]", "50");
         see("#ahead form button").click();
         seeText("#foot", "50 % of its design");
