@@ -59,3 +59,10 @@ document.addEventListener('pointerup', event => {
   const x = (event.clientX - svg.left) / svg.width * 1232;
   go(columns().find(c => x >= Number(c.dataset.x) && x <= Number(c.dataset.x) + Number(c.dataset.w) + 2));
 });
+
+// On a narrow screen the ribbon is wider than the page: it begins where the bracket stands.
+const ribbon = document.getElementById('ribbon');
+if (ribbon && ribbon.scrollWidth > ribbon.clientWidth) {
+  const x = Number(document.getElementById('bracket').getAttribute('aria-valuenow')) / 1232 * ribbon.querySelector('svg').clientWidth;
+  ribbon.scrollLeft = x - ribbon.clientWidth / 2;
+}

@@ -80,7 +80,7 @@ function axisRange(key, kind) {
 function options(key, width, last) {
   const kind = lane(key);
   return {
-    width, height: kind.height + (last ? 24 : 0), padding: [6, 4, last ? 0 : 4, 0],
+    width, height: kind.height + (last ? 24 : 0), padding: [6, 4, last ? 0 : 4, 14],
     legend: {show: false},
     cursor: {sync: {key: 'lanes'}, drag: {x: true, y: false, setScale: false}, y: false, points: {size: 5}},
     scales: {x: {time: false}, y: {range: axisRange(key, kind)}},
