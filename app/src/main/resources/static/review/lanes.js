@@ -70,7 +70,7 @@ function strongest(basis) {
 function axisRange(key, kind) {
   return (u, min, max) => {
     if (min === null) return [0, 1];
-    if (kind.pace) return [Math.max(1, min < 1.6 ? 1.6 : min * 0.97), max * 1.03];
+    if (kind.pace) return [Math.max(min * 0.97, max * 0.45), max * 1.03];      // a stop to tie a lace must not flatten the run
     if (key === 'power') return [0, max * 1.05];
     const pad = Math.max(1, (max - min) * 0.08);
     return [key === 'reserve' ? Math.min(0, min) : Math.max(0, min - pad), max + pad];

@@ -10,6 +10,8 @@ public final class MeanMaximal {
     /** Every second up to here, then steps of about 1 %. */
     private static final int EVERY_SECOND_UNTIL = 120;
     private static final double STEP = 1.01;
+    private static final int SMALLEST_BLOCK = 8;
+    private static final int WINDOWS_IN_BLOCK = 32;
     /** Durations that people ask for by name; they are exact, too. */
     private static final int[] ROUND = {180, 240, 300, 480, 600, 720, 900, 1200, 1800, 2400, 2700, 3600, 5400, 7200, 10_800, 14_400, 18_000, 21_600};
 
@@ -54,17 +56,40 @@ public final class MeanMaximal {
         return curve;
     }
 
+    /**
+     * Raises the best means by one run of present values. Windows are looked at in blocks: as long as no value is below
+     * zero, the sums rise, so no window of a block can hold more than from the block's first start to its last end.
+     */
     private static void raise(double[] best, int[] durations, double[] sums, int run) {
-        for (int k = 0; k < durations.length && durations[k] <= run; k++)
-            best[k] = Math.max(best[k], highestSum(sums, run, durations[k]) / durations[k]);
+        boolean rising = isRising(sums, run);
+        int start = 0;
+        for (int k = 0; k < durations.length && durations[k] <= run; k++) {
+            start = highestWindow(sums, run, durations[k], Math.min(start, run - durations[k]), rising);
+            best[k] = Math.max(best[k], (sums[start + durations[k]] - sums[start]) / durations[k]);
+        }
     }
 
-    private static double highestSum(double[] sums, int run, int window) {
-        double highest = Double.NEGATIVE_INFINITY;
-        for (int i = window; i <= run; i++) {
-            double sum = sums[i] - sums[i - window];
-            if (sum > highest) highest = sum;
+    private static boolean isRising(double[] sums, int run) {
+        for (int i = 0; i < run; i++) if (sums[i + 1] < sums[i]) return false;
+        return true;
+    }
+
+    /** Start of the window with the highest sum; {@code guess} is where the next shorter one began. */
+    private static int highestWindow(double[] sums, int run, int window, int guess, boolean rising) {
+        int start = guess;
+        double highest = sums[guess + window] - sums[guess];
+        int block = Math.max(SMALLEST_BLOCK, window / WINDOWS_IN_BLOCK);
+        for (int from = 0; from <= run - window; from += block) {
+            int to = Math.min(from + block - 1, run - window);
+            if (rising && sums[to + window] - sums[from] <= highest) continue;
+            for (int i = from; i <= to; i++) {
+                double sum = sums[i + window] - sums[i];
+                if (sum > highest) {
+                    highest = sum;
+                    start = i;
+                }
+            }
         }
-        return highest;
+        return start;
     }
 }

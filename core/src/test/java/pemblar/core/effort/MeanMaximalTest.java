@@ -41,7 +41,7 @@ class MeanMaximalTest {
     void agreesWithTheDefinitionByBruteForce(@ForAll long seed, @ForAll @IntRange(min = 1, max = 200) int length) {
         Random random = new Random(seed);
         double[] values = new double[length];
-        for (int i = 0; i < length; i++) values[i] = random.nextInt(20) == 0 ? Double.NaN : random.nextInt(900);
+        for (int i = 0; i < length; i++) values[i] = random.nextInt(20) == 0 ? Double.NaN : random.nextInt(900) - (seed % 3 == 0 ? 300 : 0);
         Series series = Series.of(values);
         MeanMaximal.curve(series).forEach((duration, best) -> assertEquals(bruteForce(series, duration), best, 1e-9));
     }
