@@ -83,6 +83,7 @@ class WorkoutController {
     String forecast(@PathVariable long athleteId, @RequestParam String text, @RequestParam Sport sport, @RequestParam Basis basis,
                     @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Athlete athlete = athletes.require(athleteId, viewer);
+        model.addAttribute("athlete", athlete);
         form(model, null, "", sport, basis, text);
         forecast(athlete, model, athlete.dayOf(clock.instant()));
         return "workout/design :: forecast";

@@ -1,0 +1,49 @@
+package pemblar.app.progress;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import pemblar.app.session.DayLoad;
+import pemblar.app.session.TrendService.Trend;
+import pemblar.core.load.LoadTrend;
+
+class TrendDrawingTest {
+    private static final LocalDate FIRST = LocalDate.of(2026, 3, 1);
+
+    private static TrendDrawing draw(int today) {
+        double[] loads = new double[30];
+        loads[3] = 100;
+        loads[20] = 60;
+        List<DayLoad> sums = List.of(new DayLoad(1, FIRST.plusDays(3), 100, 100, 0, 3600, 3600, 0), new DayLoad(1, FIRST.plusDays(20), 60, 0, 60, 3600, 0, 0));
+        return TrendDrawing.of(new Trend(FIRST.plusDays(today), sums, LoadTrend.of(FIRST, loads, LoadTrend.Settings.DEFAULT)), FIRST, FIRST.plusDays(29));
+    }
+
+    @Test
+    void doneIsFilledAndOpenIsOutlinedFromTodayOn() {
+        TrendDrawing drawing = draw(10);
+        assertTrue(drawing.bars().get(0).doneHeight() > 0);
+        assertEquals(0, drawing.bars().get(0).openHeight(), 0);
+        assertTrue(drawing.bars().get(1).openHeight() > 0);
+        assertEquals(0, draw(25).bars().get(1).openHeight(), 0);
+    }
+
+    @Test
+    void theForecastBeginsWhereThePastEnds() {
+        TrendDrawing drawing = draw(10);
+        String last = drawing.chronicDone().substring(drawing.chronicDone().lastIndexOf('L') + 1);
+        assertTrue(drawing.chronicAhead().startsWith("M" + last + "L"));
+        assertTrue(drawing.hasForecast());
+        assertFalse(draw(29).hasForecast());
+    }
+
+    @Test
+    void bothAxesAreMarked() {
+        TrendDrawing drawing = draw(10);
+        assertTrue(drawing.loads().stream().anyMatch(t -> t.text().equals("100")));
+        assertTrue(drawing.balances().stream().anyMatch(t -> t.text().startsWith("+")));
+    }
+}

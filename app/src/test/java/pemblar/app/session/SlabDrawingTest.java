@@ -1,0 +1,47 @@
+package pemblar.app.session;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import pemblar.core.Sport;
+import pemblar.core.threshold.Quantity;
+import pemblar.core.threshold.Thresholds;
+import pemblar.core.workout.Forecast;
+import pemblar.core.workout.Shorthand;
+
+class SlabDrawingTest {
+    private static Slab slab(String planned, Slab.Done done) {
+        return new Slab(1, LocalDate.of(2026, 5, 4), null, Sport.RIDE, "Test", true, 100, 3600, 70.0, planned, done);
+    }
+
+    @Test
+    void theOutlineIsToScaleOfTheLongestInView() {
+        String silhouette = Silhouettes.planned(Forecast.of(Shorthand.read("30min 70%, 30min 140%", Sport.RIDE).workout().orElseThrow(), Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200)));
+        assertEquals("1800,0.700,0.700;1800,1.400,1.400", silhouette);
+        assertEquals("M0 29.0L0.00 15.50L25.00 15.50L25.00 2.00L50.00 2.00L50.00 29.0", SlabDrawing.planned(slab(silhouette, null), 7200));
+    }
+
+    @Test
+    void withoutPlanOrRecordingThereIsNoShape() {
+        assertEquals("", SlabDrawing.planned(slab("", null), 100));
+        assertEquals("", SlabDrawing.done(slab("", null), 100));
+    }
+
+    @Test
+    void theRecordedShapeIsAsWideAsItWasLong() {
+        Slab.Done done = new Slab.Done(3600, 50.0, "POWER", null, null, null, null, null, "0.70,0.70", Instant.EPOCH, Instant.EPOCH.plusSeconds(3600));
+        assertTrue(SlabDrawing.done(slab("", done), 7200).endsWith("L50.00 29.0Z"));
+    }
+
+    @Test
+    void openLoadCountsFromTodayOnAndDoneLoadAlways() {
+        LocalDate today = LocalDate.of(2026, 5, 4);
+        assertEquals(30, new DayLoad(1, today.minusDays(1), 80, 30, 50, 0, 0, 0).counting(today));
+        assertEquals(80, new DayLoad(1, today, 80, 30, 50, 0, 0, 0).counting(today));
+        assertEquals(Map.of(), SummaryJson.loads("{}"));
+    }
+}
