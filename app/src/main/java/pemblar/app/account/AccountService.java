@@ -2,6 +2,7 @@ package pemblar.app.account;
 
 import java.time.InstantSource;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -35,6 +36,12 @@ public class AccountService implements UserDetailsService {
     @Transactional(readOnly = true)
     public boolean isEmpty() {
         return accounts.count() == 0;
+    }
+
+    /** The account of an address, for letting somebody in. */
+    @Transactional(readOnly = true)
+    public Optional<Viewer> find(String email) {
+        return accounts.findByEmail(normal(email)).map(row -> new Viewer(row.id, row.name));
     }
 
     /** @throws IllegalArgumentException with a sentence for the person when something is refused */

@@ -16,6 +16,7 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
                    double kilograms, int blockDays, int blocksBetweenEasy, int easyDays, String lastEvent, String bEvent, String aEvent, int seed) {
     static final int FIRST_DAY = -740;
     static final int LAST_A = -330;
+    static final int CLUB_RACE = -40;
     static final int NEXT_A = 66;
     static final int NEXT_B = 24;
     static final int ILL_FROM = -128;
@@ -60,6 +61,7 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
     /** Title of what is planned on a day; empty for rest. */
     String planned(LocalDate date, int day, boolean easy) {
         DayOfWeek weekday = date.getDayOfWeek();
+        if (day == LAST_A || day == CLUB_RACE || day == NEXT_B || day == NEXT_A) return sport == Sport.RUN ? "Race run" : "Race ride";
         boolean base = phase(day) == Block.Phase.BASE;
         boolean odd = (date.toEpochDay() / 7) % 2 == 0;
         boolean running = sport == Sport.RUN || sport == Sport.OTHER && (weekday == DayOfWeek.WEDNESDAY || weekday == DayOfWeek.SATURDAY);

@@ -128,7 +128,7 @@ class DemoLoader implements ApplicationRunner {
     private void season(DemoAthlete demo, Athlete athlete) {
         LocalDate today = today(athlete);
         plan.addEvent(athlete, new PlanService.Event(today.plusDays(DemoAthlete.LAST_A), demo.lastEvent(), Priority.A));
-        plan.addEvent(athlete, new PlanService.Event(today.plusDays(-40), "Harbour club race", Priority.C));
+        plan.addEvent(athlete, new PlanService.Event(today.plusDays(DemoAthlete.CLUB_RACE), "Harbour club race", Priority.C));
         plan.addEvent(athlete, new PlanService.Event(today.plusDays(DemoAthlete.NEXT_B), demo.bEvent(), Priority.B));
         plan.addEvent(athlete, new PlanService.Event(today.plusDays(DemoAthlete.NEXT_A), demo.aEvent(), Priority.A));
         blocks(demo).forEach(block -> plan.addBlock(athlete, block.at(today)));
@@ -177,7 +177,7 @@ class DemoLoader implements ApplicationRunner {
                 LocalDate date = today.plusDays(day);
                 String title = day > DemoAthlete.NEXT_A ? "" : demo.planned(date, day, block.easy());
                 if (title.isEmpty()) continue;
-                Workout workout = workout(title).scaled(Math.max(0.4, Math.min(1.3, Math.rint(20 * DemoAthlete.amount(day, block.easy())) / 20)));
+                Workout workout = title.startsWith("Race") ? workout(title) : workout(title).scaled(Math.max(0.4, Math.min(1.3, Math.rint(20 * DemoAthlete.amount(day, block.easy())) / 20)));
                 long id = schedule.add(athlete.id(), date, demo.startMinute(date), title, workout);
                 if (day >= 0 || demo.isMissed(day, random)) continue;
                 perform(demo, athlete, day, date, id, title, workout, values, random);

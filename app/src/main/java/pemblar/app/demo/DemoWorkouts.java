@@ -22,6 +22,8 @@ final class DemoWorkouts {
         ride("Over and under", "warm-up: 15min 45>70%\n3 x (3 x (2min 95%, 1min 106%), 5min 50%)\ncool-down: 10min 60>45%");
         ride("Seated and standing", "warm-up: 15min 45>70%\n6 x (90s 92% 60-75rpm seated, 30s 118% 75+rpm standing \"hands light\", 3min 50%)\ncool-down: 10min 60>45%");
         ride("Sprints in endurance", "30min 60-65%, 6 x (15s 200%, 4min45s 60%), 20min 60-65%");
+        ride("Race ride", "20min 45>75%, 55min 97-102% \"hold back for the first ten minutes\", 10min 55>40%");
+        run("Race run", "15min z1-2, 10km 99-102% \"even splits\", 10min z1");
         run("Easy loop", "45min z1-2");
         run("Strides", "35min z1-2, 6 x (20s 120%, 70s z1), 5min z1");
         run("Long run with changes", "40min z2, 3 x (10min 92-96%, 4min z2), 15min z1");

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.account.AccountService;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
@@ -37,12 +38,14 @@ class ThresholdController {
     private final ThresholdService thresholds;
     private final AthleteService athletes;
     private final RecomputationService recomputations;
+    private final AccountService accounts;
 
-    ThresholdController(Pages pages, ThresholdService thresholds, AthleteService athletes, RecomputationService recomputations) {
+    ThresholdController(Pages pages, ThresholdService thresholds, AthleteService athletes, RecomputationService recomputations, AccountService accounts) {
         this.pages = pages;
         this.thresholds = thresholds;
         this.athletes = athletes;
         this.recomputations = recomputations;
+        this.accounts = accounts;
     }
 
     /** A quantity with what holds today and all values so far, newest first. */
@@ -90,6 +93,16 @@ class ThresholdController {
     String sex(@PathVariable long athleteId, @RequestParam Sex sex, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         thresholds.setSex(athleteId, viewer, sex);
         return "redirect:/a/" + athleteId + "/thresholds";
+    }
+
+    /** The athlete lets a coach see and change all of theirs. */
+    @PostMapping("/coach")
+    String coach(@PathVariable long athleteId, @RequestParam String email, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Optional<Viewer> coach = accounts.find(email);
+        coach.ifPresent(found -> athletes.accept(athleteId, viewer, found));
+        String view = show(athleteId, viewer, model);
+        model.addAttribute("coachSaid", coach.map(c -> c.name() + " now sees and plans all of yours.").orElse("There is no account with the address “" + email + "”. Ask your coach to create one first."));
+        return view;
     }
 
     @GetMapping("/progress")
