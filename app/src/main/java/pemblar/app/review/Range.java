@@ -3,6 +3,7 @@ package pemblar.app.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import pemblar.core.load.SessionSummary;
 import pemblar.core.load.SteadyEquivalent;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
@@ -37,7 +38,7 @@ final class Range {
             double metres = d.lastBefore(end) - (begin == 0 ? 0 : d.lastBefore(begin));
             if (Double.isFinite(metres)) figures.add(new Figure("distance", decimal(metres / 1000) + " km"));
         });
-        recording.channel(Channel.ALTITUDE).ifPresent(a -> figures.add(new Figure("climb", Math.round(climb(a, begin, end)) + " m")));
+        recording.channel(Channel.ALTITUDE).ifPresent(a -> figures.add(new Figure("climb", Math.round(a.risen(begin, end)) + " m")));
         return figures;
     }
 
@@ -49,25 +50,13 @@ final class Range {
         thresholds.get(Quantity.BODY_MASS).ifPresent(kg -> figures.add(new Figure("per kg", String.format(Locale.ROOT, "%.2f W/kg", watts.mean() / kg))));
         thresholds.get(Quantity.THRESHOLD_POWER).ifPresent(t -> figures.add(new Figure("of threshold", Math.round(100 * equivalent / t) + " %")));
         figures.add(new Figure("work", Math.round(watts.mean() * watts.present() / 1000) + " kJ"));
-        if (watts.present() < 0.9 * watts.size()) figures.add(new Figure("power present", Math.round(100.0 * watts.present() / watts.size()) + " %"));
+        if (watts.present() < SessionSummary.SOUND_SHARE * watts.size()) figures.add(new Figure("power present", Math.round(100.0 * watts.present() / watts.size()) + " %"));
     }
 
     private static void mean(List<Figure> figures, Recording recording, Channel channel, String name, int from, int to, String unit) {
         recording.channel(channel).ifPresent(s -> {
             if (s.present(from, to) > 0) figures.add(new Figure(name, Math.round(s.mean(from, to)) + unit));
         });
-    }
-
-    /** Sum of rises, m, over the present values. */
-    private static double climb(Series altitude, int from, int to) {
-        double sum = 0;
-        double before = Double.NaN;
-        for (int i = from; i < to; i++) {
-            if (!altitude.isPresent(i)) continue;
-            if (altitude.at(i) > before) sum += altitude.at(i) - before;
-            before = altitude.at(i);
-        }
-        return sum;
     }
 
     private static String decimal(double value) {

@@ -66,7 +66,9 @@ public class RecomputationService {
     }
 
     void run(long id) {
-        while (Boolean.TRUE.equals(transaction.execute(status -> next(id)))) Thread.onSpinWait();
+        boolean more;
+        do more = Boolean.TRUE.equals(transaction.execute(status -> next(id)));
+        while (more);
     }
 
     /** Recomputes the next recording; false when none is left. */

@@ -7,11 +7,6 @@ public final class Pace {
 
     private Pace() {}
 
-    /** Metres per second of a pace in seconds per kilometre, or back. */
-    public static double turned(double value, double metres) {
-        return metres / value;
-    }
-
     /** Minutes and seconds, as 4:10. */
     public static String clock(double seconds) {
         long whole = Math.round(seconds);
