@@ -12,6 +12,11 @@ public record Reading(Optional<Recording> recording, List<Problem> problems) {
      * @param damage true when the file breaks its own format; false for a remark on a sound file
      */
     public record Problem(String place, String text, boolean damage) {
+        /** A field that cannot be read: what stood there, and what is accepted. */
+        public static Problem expected(String place, String field, String found, String accepted) {
+            return new Problem(place, field + " is " + found + "; accepted is " + accepted, true);
+        }
+
         @Override
         public String toString() {
             return place.isEmpty() ? text : place + ": " + text;

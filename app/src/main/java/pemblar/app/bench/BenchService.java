@@ -41,7 +41,7 @@ public class BenchService {
         SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
         var workout = opened.workout().orElseThrow(() -> new IllegalArgumentException("This session has no workout to send."));
         String title = opened.slab().title();
-        return new WorkoutFile(title.replaceAll("[^\\p{L}\\p{N}]+", "-") + ".fit", FitWorkouts.of(title, workout, opened.thresholds()).write(SERIAL, clock.instant()));
+        return new WorkoutFile(title.replaceAll("[^\\p{L}\\p{N}]+", "-") + ".fit", FitWorkouts.of(title, workout, opened.zones()).write(SERIAL, clock.instant()));
     }
 
     /** Does the session on the bench unit and uploads what it recorded. */

@@ -22,6 +22,9 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
     static final int ILL_FROM = -128;
     static final int ILL_TO = -119;
     static final int LEFT_RUNNING = -11;
+    static final int DAYS_BETWEEN_TESTS = 77;
+    /** Tested, and not adopted yet. */
+    static final int LATEST_TEST = -12;
 
     /** Share of the final ability that the body has on a day. */
     double ability(int day) {
@@ -62,6 +65,8 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
     String planned(LocalDate date, int day, boolean easy) {
         DayOfWeek weekday = date.getDayOfWeek();
         if (day == LAST_A || day == CLUB_RACE || day == NEXT_B || day == NEXT_A) return sport == Sport.RUN ? "Race run" : "Race ride";
+        if (isTest(day)) return testTitle();
+        if (isTest(day - 2) && sport != Sport.RUN) return "Twenty minutes all-out";
         boolean base = phase(day) == Block.Phase.BASE;
         boolean odd = (date.toEpochDay() / 7) % 2 == 0;
         boolean running = sport == Sport.RUN || sport == Sport.OTHER && (weekday == DayOfWeek.WEDNESDAY || weekday == DayOfWeek.SATURDAY);
@@ -76,19 +81,28 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
         };
     }
 
+    /** A day on which what the body can do is tested; from it the new values hold. */
+    static boolean isTest(int day) {
+        return (day - FIRST_DAY) % DAYS_BETWEEN_TESTS == 0 || day == LATEST_TEST;
+    }
+
+    String testTitle() {
+        return sport == Sport.RUN ? "Half-hour trial" : "Two all-out efforts";
+    }
+
     int startMinute(LocalDate date) {
         boolean weekend = date.getDayOfWeek().getValue() >= 6;
         return weekend ? 9 * 60 : 17 * 60 + 40;
     }
 
     boolean isMissed(int day, Random random) {
-        return day >= ILL_FROM && day <= ILL_TO || random.nextDouble() < 0.06;
+        return day >= ILL_FROM && day <= ILL_TO || random.nextDouble() < 0.06 && !isTest(day) && day != CLUB_RACE;
     }
 
     static Faults faults(int day, LocalDate date, Random random) {
         double heat = Math.max(0, Math.cos(Math.PI * (date.getDayOfYear() - 200) / 183.0));
         int home = day == LEFT_RUNNING ? 1500 : 0;
-        boolean cut = random.nextDouble() < 0.04;
+        boolean cut = random.nextDouble() < 0.04 && !isTest(day);
         return new Faults(cut ? 1500 + random.nextInt(1200) : 0, home, random.nextDouble() < 0.03, random.nextDouble() < 0.03, heat);
     }
 }

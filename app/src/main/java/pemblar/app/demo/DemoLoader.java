@@ -30,9 +30,9 @@ import pemblar.benchunit.HeadUnit;
 import pemblar.core.Sport;
 import pemblar.core.season.Block;
 import pemblar.core.season.Priority;
-import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Workout;
+import pemblar.core.zone.DatedZones;
 import pemblar.formats.fit.FitWorkouts;
 
 /** Loads the demo scenario into an empty database: planned by the ordinary services, done by the bench unit, read by the ordinary import. */
@@ -43,7 +43,6 @@ class DemoLoader implements ApplicationRunner {
     /** Printed on loading; the demo is for a machine of one's own. */
     static final String PASSWORD = "pemblar-demo";
     private static final long SERIAL = 4711;
-    private static final int DAYS_BETWEEN_TESTS = 77;
     private static final List<DemoAthlete> ATHLETES = List.of(
         new DemoAthlete("Jonna Thale", "jonna@pemblar.example", Sport.RIDE, "Europe/Helsinki", 268, 3.6, 47, 188, 66, 9, 2, 5, "Saltmarsh circuit", "Quarry hill trial", "Lantern coast tour", 11),
         new DemoAthlete("Sefa Myrin", "sefa@pemblar.example", Sport.RUN, "Europe/Dublin", 230, 4.25, 50, 192, 57, 7, 3, 7, "Alder ridge ten", "Mill town mile", "Three bridges run", 22),
@@ -56,10 +55,11 @@ class DemoLoader implements ApplicationRunner {
     private final ScheduleService schedule;
     private final RecordingService recordings;
     private final PlanService plan;
+    private final DemoTests tests;
     private final InstantSource clock;
 
     DemoLoader(AccountService accounts, AthleteService athletes, ThresholdService thresholds, WorkoutService workouts, ScheduleService schedule,
-               RecordingService recordings, PlanService plan, InstantSource clock) {
+               RecordingService recordings, PlanService plan, DemoTests tests, InstantSource clock) {
         this.accounts = accounts;
         this.athletes = athletes;
         this.thresholds = thresholds;
@@ -67,6 +67,7 @@ class DemoLoader implements ApplicationRunner {
         this.schedule = schedule;
         this.recordings = recordings;
         this.plan = plan;
+        this.tests = tests;
         this.clock = clock;
     }
 
@@ -85,7 +86,11 @@ class DemoLoader implements ApplicationRunner {
             library(viewer, demo.sport() != Sport.RUN, demo.sport() != Sport.RIDE);
             values(demo, athlete, viewer);
             season(demo, athlete);
-            loads.add(workers.submit(() -> sessions(demo, athlete)));
+            loads.add(workers.submit(() -> {
+                int count = sessions(demo, athlete);
+                tests.add(demo, athlete, viewer, today(athlete));
+                return count;
+            }));
         }
         int count = 0;
         for (Future<Integer> load : loads) count += load.get();
@@ -109,12 +114,12 @@ class DemoLoader implements ApplicationRunner {
         set(athlete, viewer, Quantity.RESTING_HEART_RATE, today.plusDays(DemoAthlete.FIRST_DAY), demo.restingBpm());
         set(athlete, viewer, Quantity.BODY_MASS, today.plusDays(DemoAthlete.FIRST_DAY), demo.kilograms() + 1.5);
         set(athlete, viewer, Quantity.BODY_MASS, today.minusDays(60), demo.kilograms());
-        for (int day = DemoAthlete.FIRST_DAY; day < 0; day += DAYS_BETWEEN_TESTS) {
+        for (int day = DemoAthlete.FIRST_DAY; day < 0; day += DemoAthlete.DAYS_BETWEEN_TESTS) {
             LocalDate date = today.plusDays(day);
             double fit = demo.ability(day);
             if (demo.sport() != Sport.RUN) {
                 set(athlete, viewer, Quantity.THRESHOLD_POWER, date, Math.round(demo.watts() * fit));
-                set(athlete, viewer, Quantity.CRITICAL_POWER, date, Math.round(demo.watts() * fit * 1.03));
+                set(athlete, viewer, Quantity.CRITICAL_POWER, date, Math.round(demo.watts() * fit * 1.01));
                 set(athlete, viewer, Quantity.W_PRIME, date, Math.round(20_000 * fit / 100) * 100.0);
             }
             if (demo.sport() != Sport.RIDE) set(athlete, viewer, Quantity.THRESHOLD_SPEED, date, Math.rint(demo.metresPerSecond() * fit * 100) / 100);
@@ -170,14 +175,14 @@ class DemoLoader implements ApplicationRunner {
     private int sessions(DemoAthlete demo, Athlete athlete) {
         Random random = new Random(demo.seed());
         LocalDate today = today(athlete);
-        DatedValues values = thresholds.of(athlete);
+        DatedZones values = thresholds.zonesOf(athlete);
         int count = 0;
         for (DemoBlock block : blocks(demo)) {
             for (int day = block.from(); day < block.from() + block.days(); day++) {
                 LocalDate date = today.plusDays(day);
                 String title = day > DemoAthlete.NEXT_A ? "" : demo.planned(date, day, block.easy());
                 if (title.isEmpty()) continue;
-                Workout workout = title.startsWith("Race") ? workout(title) : workout(title).scaled(Math.max(0.4, Math.min(1.3, Math.rint(20 * DemoAthlete.amount(day, block.easy())) / 20)));
+                Workout workout = title.startsWith("Race") || title.contains("all-out") || title.contains("trial") ? workout(title) : workout(title).scaled(Math.max(0.4, Math.min(1.3, Math.rint(20 * DemoAthlete.amount(day, block.easy())) / 20)));
                 long id = schedule.add(athlete.id(), date, demo.startMinute(date), title, workout);
                 if (day >= 0 || demo.isMissed(day, random)) continue;
                 perform(demo, athlete, day, date, id, title, workout, values, random);
@@ -192,7 +197,7 @@ class DemoLoader implements ApplicationRunner {
         return shelf.get(title);
     }
 
-    private void perform(DemoAthlete demo, Athlete athlete, int day, LocalDate date, long id, String title, Workout workout, DatedValues values, Random random) {
+    private void perform(DemoAthlete demo, Athlete athlete, int day, LocalDate date, long id, String title, Workout workout, DatedZones values, Random random) {
         byte[] file = FitWorkouts.of(title, workout, values.on(date)).write(SERIAL, clock.instant());
         int late = random.nextInt(25);
         var start = date.atStartOfDay(athlete.zone()).plusMinutes(demo.startMinute(date) + late).toInstant();

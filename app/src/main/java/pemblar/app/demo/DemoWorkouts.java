@@ -21,8 +21,11 @@ final class DemoWorkouts {
         ride("Two by twenty", "warm-up: 15min 45>70%\n2 x (20min 92-97%, 6min 50%)\ncool-down: 10min 60>45%");
         ride("Over and under", "warm-up: 15min 45>70%\n3 x (3 x (2min 95%, 1min 106%), 5min 50%)\ncool-down: 10min 60>45%");
         ride("Seated and standing", "warm-up: 15min 45>70%\n6 x (90s 92% 60-75rpm seated, 30s 118% 75+rpm standing \"hands light\", 3min 50%)\ncool-down: 10min 60>45%");
-        ride("Sprints in endurance", "30min 60-65%, 6 x (15s 200%, 4min45s 60%), 20min 60-65%");
+        ride("Sprints in endurance", "30min 60-65%, 6 x (12s 280%, 4min48s 60%), 20min 60-65%");
         ride("Race ride", "20min 45>75%, 55min 97-102% \"hold back for the first ten minutes\", 10min 55>40%");
+        ride("Two all-out efforts", "20min 50>75%, 3min 143% \"all-out\", 25min 50%, 12min 111% \"all-out\", 10min 50%");
+        ride("Twenty minutes all-out", "20min 50>75%, 20min 107% \"all-out, evenly\", 15min 50%");
+        run("Half-hour trial", "15min z1-2, 30min 102-105% \"alone, and even\", 10min z1");
         run("Race run", "15min z1-2, 10km 99-102% \"even splits\", 10min z1");
         run("Easy loop", "45min z1-2");
         run("Strides", "35min z1-2, 6 x (20s 120%, 70s z1), 5min z1");

@@ -42,7 +42,6 @@ import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.Plan;
 import pemblar.core.workout.ShorthandText;
-import pemblar.core.zone.ZoneSchemes;
 import pemblar.core.zone.ZoneSet;
 import pemblar.core.zone.ZoneSet.Measure;
 
@@ -128,9 +127,9 @@ class SessionController {
 
     private static void forecast(SessionService.Opened opened, Model model) {
         try {
-            Forecast forecast = Forecast.of(opened.workout().orElseThrow(), opened.thresholds());
+            Forecast forecast = Forecast.of(opened.workout().orElseThrow(), opened.zones());
             model.addAttribute("forecast", forecast);
-            model.addAttribute("drawing", pemblar.app.workout.Drawing.of(forecast, opened.thresholds(), opened.workout().get().sport()));
+            model.addAttribute("drawing", pemblar.app.workout.Drawing.of(forecast, opened.zones(), opened.workout().get().sport()));
         } catch (IllegalArgumentException e) {
             model.addAttribute("missing", e.getMessage());
         }
@@ -143,7 +142,7 @@ class SessionController {
     private static Optional<StepMatching.Result> match(SessionService.Opened opened) {
         if (opened.workout().isEmpty() || opened.recording().isEmpty()) return Optional.empty();
         try {
-            return Optional.of(StepMatching.match(Plan.resolve(opened.workout().get(), opened.thresholds()), opened.recording().get()));
+            return Optional.of(StepMatching.match(Plan.resolve(opened.workout().get(), opened.zones()), opened.recording().get()));
         } catch (IllegalArgumentException e) {
             return Optional.empty();      // a threshold is missing; the page says which
         }
@@ -155,7 +154,7 @@ class SessionController {
     private static Map<String, List<ZoneLine>> zones(SessionService.Opened opened) {
         Map<String, List<ZoneLine>> all = new LinkedHashMap<>();
         opened.stored().orElseThrow().facts().zones().forEach((measure, seconds) ->
-            ZoneSchemes.of(measure, opened.recording().orElseThrow().sport(), opened.thresholds()).filter(set -> set.count() == seconds.size())
+            opened.zones().of(measure, opened.recording().orElseThrow().sport()).filter(set -> set.count() == seconds.size())
                 .ifPresent(set -> all.put(measure == Measure.HEART_RATE ? "heart rate" : measure == Measure.SPEED ? "pace" : "power", lines(set, seconds))));
         return all;
     }
@@ -189,6 +188,10 @@ class SessionController {
         SessionService.Opened opened = sessions.open(athleteId, viewer, id);
         Recording recording = opened.recording().orElseThrow(() -> new NotFoundException("recording"));
         model.addAttribute("figures", Range.of(recording, opened.thresholds(), from, to));
+        model.addAttribute("athlete", opened.athlete());
+        model.addAttribute("rangeSession", id);
+        model.addAttribute("rangeFrom", from);
+        model.addAttribute("rangeTo", to);
         return "review/session :: range";
     }
 

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import java.util.zip.Deflater;
 import java.util.zip.DeflaterOutputStream;
 import java.util.zip.InflaterInputStream;
@@ -98,6 +99,11 @@ final class ChannelColumn {
     }
 
     static Recording read(byte[] bytes) {
+        return read(bytes, key -> true);
+    }
+
+    /** Only the channels wanted: the rest is passed over without keeping it. */
+    static Recording read(byte[] bytes, Predicate<String> wanted) {
         try (DataInputStream in = new DataInputStream(new java.io.BufferedInputStream(new InflaterInputStream(new ByteArrayInputStream(bytes)), 1 << 16))) {
             int version = in.readByte();
             if (version != VERSION) throw new IOException("channel column of version " + version + ", expected " + VERSION);
@@ -109,7 +115,11 @@ final class ChannelColumn {
             List<Lap> laps = new ArrayList<>();
             for (int i = in.readInt(); i > 0; i--) laps.add(new Lap(in.readInt(), in.readInt(), in.readInt()));
             Map<String, Series> channels = new LinkedHashMap<>();
-            for (int i = in.readInt(); i > 0; i--) channels.put(in.readUTF(), series(in, seconds));
+            for (int i = in.readInt(); i > 0; i--) {
+                String key = in.readUTF();
+                if (wanted.test(key)) channels.put(key, series(in, seconds));
+                else pass(in, seconds);
+            }
             return new Recording(sport, start, seconds, pauses, channels, laps);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -131,6 +141,11 @@ final class ChannelColumn {
             values[i] = before / scale;
         }
         return Series.of(values);
+    }
+
+    private static void pass(DataInputStream in, int seconds) throws IOException {
+        in.readDouble();
+        for (int i = 0; i < seconds; i++) code(in);
     }
 
     private static long code(DataInputStream in) throws IOException {

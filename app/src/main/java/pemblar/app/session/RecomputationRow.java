@@ -6,6 +6,11 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.Set;
+import java.util.stream.Collectors;
+import pemblar.core.load.SessionSummary.Part;
 
 @Entity
 @Table(name = "recomputation")
@@ -19,13 +24,19 @@ class RecomputationRow {
     int total;
     int done;
     long lastRecordingId;
+    String parts;
 
     protected RecomputationRow() {}
 
-    RecomputationRow(long athleteId, LocalDate fromDay, LocalDate untilDay, int total) {
+    RecomputationRow(long athleteId, LocalDate fromDay, LocalDate untilDay, int total, Set<Part> parts) {
         this.athleteId = athleteId;
         this.fromDay = fromDay;
         this.untilDay = untilDay;
         this.total = total;
+        this.parts = parts.stream().map(Enum::name).collect(Collectors.joining(","));
+    }
+
+    Set<Part> parts() {
+        return Arrays.stream(parts.split(",")).map(Part::valueOf).collect(Collectors.toCollection(() -> EnumSet.noneOf(Part.class)));
     }
 }

@@ -3,10 +3,13 @@ package pemblar.app.session;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import java.time.InstantSource;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.event.EventListener;
@@ -16,11 +19,14 @@ import org.springframework.transaction.support.TransactionTemplate;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.threshold.ThresholdsChanged;
+import pemblar.core.load.SessionSummary.Part;
 
-/** After a changed threshold: exactly the sessions of its span, one small transaction each, so that a killed job goes on. */
+/** After a changed threshold: exactly the sessions of its span, a few to a transaction, so that a killed job goes on. */
 @Service
 public class RecomputationService {
     private static final String TASK = "recompute";
+    private static final String CURVES = "fill-curves";
+    private static final int BATCH = 40;
     private final RecomputationRepository recomputations;
     private final RecordingService recordings;
     private final ScheduleService schedule;
@@ -53,11 +59,11 @@ public class RecomputationService {
         Athlete athlete = athletes.forJob(change.athleteId());
         LocalDate today = athlete.dayOf(clock.instant());
         LocalDate ahead = change.from().isAfter(today) ? change.from() : today;
-        schedule.forecastAgain(athlete, ahead, change.until());
+        if (!change.parts().equals(EnumSet.of(Part.RESERVE))) schedule.forecastAgain(athlete, ahead, change.until());
         int total = recordings.idsIn(athlete.id(), change.from(), change.until(), 0).size();
         if (total == 0) return;
-        RecomputationRow row = recomputations.save(new RecomputationRow(athlete.id(), change.from(), change.until(), total));
-        queue.scheduleIfNotExists(new com.github.kagkarlsson.scheduler.task.TaskInstance<Void>(TASK, row.id.toString()), clock.instant());
+        RecomputationRow row = recomputations.save(new RecomputationRow(athlete.id(), change.from(), change.until(), total, change.parts()));
+        queue.scheduleIfNotExists(new TaskInstance<Void>(TASK, row.id.toString()), clock.instant());
     }
 
     @Transactional(readOnly = true)
@@ -71,7 +77,7 @@ public class RecomputationService {
         while (more);
     }
 
-    /** Recomputes the next recording; false when none is left. */
+    /** Recomputes the next few recordings; false when none is left. */
     private boolean next(long id) {
         RecomputationRow row = recomputations.findById(id).orElse(null);
         if (row == null) return false;
@@ -80,10 +86,23 @@ public class RecomputationService {
             row.done = row.total;
             return false;
         }
-        recordings.recompute(athletes.forJob(row.athleteId), left.get(0));
-        row.lastRecordingId = left.get(0);
-        row.done = Math.min(row.total - 1, row.done + 1);
+        List<Long> batch = left.subList(0, Math.min(BATCH, left.size()));
+        recordings.recompute(athletes.forJob(row.athleteId), batch, row.parts());
+        row.lastRecordingId = batch.get(batch.size() - 1);
+        row.done = Math.min(row.total - 1, row.done + batch.size());
         return true;
+    }
+
+    /** Brings recordings of an earlier version up to date: once at every start, at once done when there are none. */
+    void fillCurves() {
+        boolean more;
+        do more = recordings.storeNextCurves();
+        while (more);
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void queueCurves() {
+        queue.scheduleIfNotExists(new TaskInstance<Void>(CURVES, "all"), clock.instant());
     }
 
     @Configuration
@@ -91,6 +110,11 @@ public class RecomputationService {
         @Bean
         OneTimeTask<Void> recompute(org.springframework.beans.factory.ObjectProvider<RecomputationService> service) {
             return Tasks.oneTime(TASK).execute((instance, context) -> service.getObject().run(Long.parseLong(instance.getId())));
+        }
+
+        @Bean
+        OneTimeTask<Void> fillCurves(org.springframework.beans.factory.ObjectProvider<RecomputationService> service) {
+            return Tasks.oneTime(CURVES).execute((instance, context) -> service.getObject().fillCurves());
         }
     }
 }

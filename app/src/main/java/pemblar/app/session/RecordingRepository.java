@@ -13,6 +13,17 @@ interface RecordingRepository extends Repository<RecordingRow, Long> {
 
     Optional<RecordingRow> findByAthleteIdAndSha256(long athleteId, String sha256);
 
+    List<RecordingRow> findByIdIn(List<Long> ids);
+
+    @Query("select r from RecordingRow r where r.curvesVersion < :version order by r.id limit :count")
+    List<RecordingRow> withOlderCurves(int version, int count);
+
+    @Query("select r from RecordingRow r where r.athleteId = :athleteId and r.day >= :from and r.day < :until order by r.day")
+    List<RecordingRow> within(long athleteId, LocalDate from, LocalDate until);
+
+    @Query("select r from RecordingRow r where r.athleteId = :athleteId and r.leastCriticalWatts is not null and r.day >= :from order by r.day")
+    List<RecordingRow> belowZero(long athleteId, LocalDate from);
+
     @Query("select r.id from RecordingRow r where r.athleteId = :athleteId and r.day >= :from and r.day < :until and r.id > :after order by r.id")
     List<Long> idsIn(long athleteId, LocalDate from, LocalDate until, long after);
 }

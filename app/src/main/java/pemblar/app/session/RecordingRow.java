@@ -9,14 +9,22 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import pemblar.core.Sport;
 import pemblar.core.load.SessionSummary;
+import pemblar.core.model.Reserve;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.zone.ZoneSet.TimeInZones;
 
 /** The stored summary of a recording: what pages and trends query. */
 @Entity
@@ -46,6 +54,9 @@ class RecordingRow {
     Double meanSpeed;
     Double flatSpeed;
     Double lowestReserveJoules;
+    Integer lowestReserveSecond;
+    Double leastCriticalWatts;
+    int curvesVersion;
     Double loadPoints;
     String loadSource;
     @JdbcTypeCode(SqlTypes.JSON)
@@ -80,15 +91,40 @@ class RecordingRow {
         this.meanSpeed = mean(recording, Channel.SPEED);
         this.equivalentWatts = boxed(summary.equivalentPowerWatts());
         this.steadiness = boxed(summary.steadiness());
-        this.intensity = boxed(summary.intensity());
         this.flatSpeed = boxed(summary.flatSpeed());
+        this.lowData = String.join(", ", summary.lowData());
+        this.silhouette = silhouette;
+        valued(summary);
+    }
+
+    /** What rests on thresholds and zones. */
+    void valued(SessionSummary summary) {
+        this.intensity = boxed(summary.intensity());
         this.lowestReserveJoules = summary.lowestReserve().map(l -> l.joules()).orElse(null);
+        this.lowestReserveSecond = summary.lowestReserve().map(l -> l.index()).orElse(null);
+        this.leastCriticalWatts = boxed(summary.leastCriticalWatts());
         this.loadPoints = boxed(summary.countingLoad());
         this.loadSource = summary.countingSource().map(Enum::name).orElse(null);
         this.loads = SummaryJson.loads(summary.loads());
         this.zones = SummaryJson.zones(summary.zones());
-        this.lowData = String.join(", ", summary.lowData());
-        this.silhouette = silhouette;
+    }
+
+    /** The stored summary as the core has it; best means stay where they are stored, and what they miss is not told apart. */
+    SessionSummary summary() {
+        Map<Measure, TimeInZones> times = new LinkedHashMap<>();
+        SummaryJson.zones(zones).forEach((measure, seconds) -> times.put(measure, new TimeInZones(seconds, timerSeconds - seconds.stream().mapToInt(Integer::intValue).sum())));
+        return new SessionSummary(optional(equivalentWatts), optional(flatSpeed), optional(steadiness), optional(intensity), SummaryJson.loads(loads), new TreeMap<>(), times,
+            lowestReserveJoules == null ? Optional.empty() : Optional.of(new Reserve.Lowest(lowestReserveJoules, lowestReserveSecond == null ? -1 : lowestReserveSecond)),
+            optional(leastCriticalWatts), List.of());
+    }
+
+    /** True when the recording has a channel of power, speed or heart rate. */
+    boolean has(Channel channel) {
+        return (channel == Channel.POWER ? meanWatts : channel == Channel.SPEED ? meanSpeed : meanBpm) != null;
+    }
+
+    private static OptionalDouble optional(Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
     private static Double mean(Recording recording, Channel channel) {

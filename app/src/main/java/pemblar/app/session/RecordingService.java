@@ -4,9 +4,12 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -15,7 +18,9 @@ import pemblar.app.threshold.ThresholdService;
 import pemblar.core.Sport;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.recording.Recording;
-import pemblar.core.threshold.Thresholds;
+import pemblar.core.load.SessionSummary.Part;
+import pemblar.core.zone.DatedZones;
+import pemblar.core.zone.Zones;
 import pemblar.formats.Reading;
 import pemblar.formats.RecordingFiles;
 
@@ -23,16 +28,19 @@ import pemblar.formats.RecordingFiles;
 @Service
 public class RecordingService {
     private static final int PROBLEMS_LENGTH = 4000;
+    private static final int BATCH = 20;
     private final RecordingRepository recordings;
     private final RecordingDataRepository data;
     private final TrainingSessionRepository sessions;
     private final ThresholdService thresholds;
+    private final EffortService efforts;
 
-    RecordingService(RecordingRepository recordings, RecordingDataRepository data, TrainingSessionRepository sessions, ThresholdService thresholds) {
+    RecordingService(RecordingRepository recordings, RecordingDataRepository data, TrainingSessionRepository sessions, ThresholdService thresholds, EffortService efforts) {
         this.recordings = recordings;
         this.data = data;
         this.sessions = sessions;
         this.thresholds = thresholds;
+        this.efforts = efforts;
     }
 
     /** What became of a file. */
@@ -56,12 +64,13 @@ public class RecordingService {
         if (reading.recording().isEmpty()) return new Taken(Outcome.REFUSED, null, problems);
         Recording recording = reading.recording().get();
         LocalDate day = athlete.dayOf(recording.start());
-        Thresholds values = thresholds.of(athlete).on(day);
-        SessionSummary summary = SessionSummary.of(recording, values);
+        Zones zones = thresholds.zonesOf(athlete).on(day);
+        SessionSummary summary = SessionSummary.of(recording, zones);
         RecordingRow row = new RecordingRow(athlete.id(), hash, fileName, day, problems.length() > PROBLEMS_LENGTH ? problems.substring(0, PROBLEMS_LENGTH) : problems);
-        row.fill(recording, summary, Silhouettes.done(recording, values));
+        row.fill(recording, summary, Silhouettes.done(recording, zones.thresholds()));
         recordings.save(row);
         data.save(new RecordingDataRow(row.id, bytes, ChannelColumn.write(recording), SummaryJson.bests(summary.bests())));
+        efforts.store(row, recording);
         SessionRow session = place(athlete, row, wantedSession);
         return new Taken(Outcome.DONE, session.id, problems);
     }
@@ -89,15 +98,31 @@ public class RecordingService {
         return new SessionRow(athlete.id(), recording.day, recording.sport, time + what);
     }
 
-    /** Computes one recording's summary anew with the values of its day. */
+    /** Computes the named parts of some recordings' summaries anew, with the values of each one's day, reading only the channels they need. */
     @Transactional
-    public void recompute(Athlete athlete, long recordingId) {
-        RecordingRow row = recordings.findById(recordingId).orElse(null);
-        RecordingDataRow stored = data.findById(recordingId).orElse(null);
-        if (row == null || stored == null) return;
-        Recording recording = ChannelColumn.read(stored.channels);
-        Thresholds values = thresholds.of(athlete).on(row.day);
-        row.fill(recording, SessionSummary.of(recording, values), Silhouettes.done(recording, values));
+    public void recompute(Athlete athlete, List<Long> recordingIds, Set<Part> parts) {
+        DatedZones zones = thresholds.zonesOf(athlete);
+        Map<Long, byte[]> stored = new HashMap<>();
+        for (RecordingDataRepository.Channels column : data.channels(recordingIds)) stored.put(column.recordingId(), column.channels());
+        for (RecordingRow row : recordings.findByIdIn(recordingIds)) recompute(row, stored.get(row.id), zones.on(row.day), parts);
+    }
+
+    private static void recompute(RecordingRow row, byte[] stored, Zones day, Set<Part> parts) {
+        Optional<Part> silhouette = Silhouettes.source(row::has, day.thresholds().forSport(row.sport));
+        boolean redrawn = Silhouettes.changes(silhouette, parts);
+        Set<String> channels = parts.stream().map(part -> part.channel().key()).collect(Collectors.toSet());
+        if (redrawn) silhouette.ifPresent(part -> channels.add(part.channel().key()));
+        Recording recording = ChannelColumn.read(stored, channels::contains);
+        row.valued(row.summary().again(recording, day, parts));
+        if (redrawn) row.silhouette = Silhouettes.done(recording, day.thresholds());
+    }
+
+    /** Stores the curves of recordings that were taken in before curves were kept; false when none is left. */
+    @Transactional
+    public boolean storeNextCurves() {
+        List<RecordingRow> rows = recordings.withOlderCurves(EffortService.CURVES_VERSION, BATCH);
+        for (RecordingRow row : rows) efforts.store(row, ChannelColumn.read(data.findById(row.id).orElseThrow().channels));
+        return !rows.isEmpty();
     }
 
     @Transactional(readOnly = true)

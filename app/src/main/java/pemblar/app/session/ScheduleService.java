@@ -15,15 +15,16 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.Sport;
-import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.Workout;
+import pemblar.core.zone.Zones;
 import pemblar.formats.json.WorkoutJson;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Changes to what is planned. Each keeps what was before, for the day, so that it can be taken back. */
 @Service
 public class ScheduleService {
+    private static final int MOST_NAMED = 8;
     private static final Duration KEPT = Duration.ofDays(1);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
     private static final JsonMapper JSON = JsonMapper.shared();
@@ -63,7 +64,7 @@ public class ScheduleService {
         SessionRow row = new SessionRow(athlete.id(), day, workout.sport(), title);
         row.startMinute = startMinute;
         row.structure = WorkoutJson.write(workout);
-        forecast(row, thresholds.of(athlete).on(day));
+        forecast(row, thresholds.zonesOf(athlete).on(day));
         return sessions.save(row);
     }
 
@@ -72,7 +73,7 @@ public class ScheduleService {
         SessionRow row = open(athleteId, viewer, sessionId);
         PlanState before = new PlanState(List.of(PlanState.Was.of(row)), List.of());
         row.day = day;
-        forecast(row, thresholds.of(athletes.require(athleteId, viewer)).on(day));
+        forecast(row, thresholds.zonesOf(athletes.require(athleteId, viewer)).on(day));
         remember(athleteId, viewer, "Moved “" + row.title + "” to " + DAY.format(day) + ".", before);
     }
 
@@ -81,7 +82,7 @@ public class ScheduleService {
         SessionRow row = require(athleteId, viewer, sessionId);
         if (!row.isPlanned()) throw new IllegalArgumentException("Only a planned session can be copied; this one has no workout.");
         SessionRow copy = row.copyTo(day);
-        forecast(copy, thresholds.of(athletes.require(athleteId, viewer)).on(day));
+        forecast(copy, thresholds.zonesOf(athletes.require(athleteId, viewer)).on(day));
         sessions.save(copy);
         remember(athleteId, viewer, "Copied “" + row.title + "” to " + DAY.format(day) + ".", new PlanState(List.of(), List.of(copy.id)));
         return copy.id;
@@ -112,7 +113,7 @@ public class ScheduleService {
         if (!row.isPlanned()) throw new IllegalArgumentException("Only a planned session can be scaled.");
         PlanState before = new PlanState(List.of(PlanState.Was.of(row)), List.of());
         row.scalePercent = percent;
-        forecast(row, thresholds.of(athletes.require(athleteId, viewer)).on(row.day));
+        forecast(row, thresholds.zonesOf(athletes.require(athleteId, viewer)).on(row.day));
         remember(athleteId, viewer, "“" + row.title + "” is now " + percent + " % of its design.", before);
     }
 
@@ -198,13 +199,21 @@ public class ScheduleService {
     /** Planned sessions of a span get their figures anew, as after a new threshold. */
     @Transactional
     public int forecastAgain(Athlete athlete, LocalDate from, LocalDate until) {
-        var values = thresholds.of(athlete);
+        var values = thresholds.zonesOf(athlete);
         List<SessionRow> rows = sessions.plannedIn(athlete.id(), from, until);
         for (SessionRow row : rows) forecast(row, values.on(row.day));
         return rows.size();
     }
 
-    private static void forecast(SessionRow row, Thresholds values) {
+    /** Planned sessions without a recording, from a day on, whose targets name zones of a set; each in a few words. */
+    @Transactional(readOnly = true)
+    public List<String> usersOfZones(Athlete athlete, Zones.Key key, LocalDate from) {
+        LocalDate today = athlete.dayOf(clock.instant());
+        return sessions.plannedIn(athlete.id(), from.isAfter(today) ? from : today, LocalDate.of(9999, 1, 1)).stream()
+            .filter(row -> row.sport == key.sport() && row.workout().namesZones(key.measure())).map(row -> "“" + row.title + "” on " + DAY.format(row.day)).limit(MOST_NAMED).toList();
+    }
+
+    private static void forecast(SessionRow row, Zones values) {
         if (!row.isPlanned()) return;
         try {
             Forecast forecast = Forecast.of(row.workout(), values);

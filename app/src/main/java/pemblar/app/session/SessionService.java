@@ -13,6 +13,7 @@ import pemblar.app.threshold.ThresholdService;
 import pemblar.core.recording.Recording;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Workout;
+import pemblar.core.zone.Zones;
 
 /** Reads sessions: lists from stored summaries, one session with its channels. */
 @Service
@@ -47,7 +48,12 @@ public class SessionService {
     }
 
     /** One session whole. Workout and recording are empty when it has none. */
-    public record Opened(Athlete athlete, Slab slab, Optional<Workout> workout, Thresholds thresholds, Optional<Recording> recording, Optional<Stored> stored) {}
+    public record Opened(Athlete athlete, Slab slab, Optional<Workout> workout, Zones zones, Optional<Recording> recording, Optional<Stored> stored) {
+        /** The values of the day as they count for the session's sport. */
+        public Thresholds thresholds() {
+            return zones.thresholds().forSport(slab.sport());
+        }
+    }
 
     /** What is stored of a recording beside its channels. */
     public record Stored(RecordingFacts facts, java.util.TreeMap<Integer, Double> bests) {}
@@ -57,7 +63,7 @@ public class SessionService {
         Athlete athlete = athletes.require(athleteId, viewer);
         SessionRow row = sessions.find(sessionId, athleteId).orElseThrow(() -> new NotFoundException("session"));
         RecordingDataRow stored = row.recording == null ? null : data.findById(row.recording.id).orElseThrow();
-        return new Opened(athlete, Slab.of(row), row.isPlanned() ? Optional.of(row.workout()) : Optional.empty(), thresholds.of(athlete).on(row.day),
+        return new Opened(athlete, Slab.of(row), row.isPlanned() ? Optional.of(row.workout()) : Optional.empty(), thresholds.zonesOf(athlete).on(row.day),
             Optional.ofNullable(stored).map(s -> ChannelColumn.read(s.channels)),
             Optional.ofNullable(stored).map(s -> new Stored(RecordingFacts.of(row.recording), SummaryJson.bests(s.bests))));
     }

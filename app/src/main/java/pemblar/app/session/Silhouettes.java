@@ -1,6 +1,11 @@
 package pemblar.app.session;
 
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import pemblar.core.load.SessionSummary.Part;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
@@ -11,6 +16,7 @@ import pemblar.core.workout.PlannedStep;
 
 /** Silhouettes as short texts: "seconds,from,to" for each planned step; equal parts of a recording as fractions of threshold. */
 final class Silhouettes {
+    private static final List<Part> PREFERRED = List.of(Part.POWER, Part.SPEED, Part.HEART_RATE);
     private static final int MOST_STEPS = 300;
     private static final int PARTS = 80;
     private static final int UNKNOWN_SECONDS = 240;
@@ -34,13 +40,24 @@ final class Silhouettes {
     }
 
     /** Power, else speed, else heart rate, over its threshold; empty when no pair is known. */
-    static String done(Recording recording, Thresholds thresholds) {
-        Channel[] channels = {Channel.POWER, Channel.SPEED, Channel.HEART_RATE};
-        Quantity[] references = {Quantity.THRESHOLD_POWER, Quantity.THRESHOLD_SPEED, Quantity.THRESHOLD_HEART_RATE};
-        for (int i = 0; i < channels.length; i++)
-            if (recording.has(channels[i]) && thresholds.knows(references[i]))
-                return parts(recording.channel(channels[i]).orElseThrow(), thresholds.require(references[i]));
-        return "";
+    static String done(Recording recording, Thresholds all) {
+        Thresholds thresholds = all.forSport(recording.sport());
+        return source(recording::has, thresholds).map(part -> parts(recording.channel(part.channel()).orElseThrow(), thresholds.require(threshold(part)))).orElse("");
+    }
+
+    /** What a silhouette is drawn from. */
+    static Optional<Part> source(Predicate<Channel> has, Thresholds ofSport) {
+        return PREFERRED.stream().filter(part -> has.test(part.channel()) && ofSport.knows(threshold(part))).findFirst();
+    }
+
+    /** True when a change of the parts can change a silhouette that is now drawn from {@code source}. */
+    static boolean changes(Optional<Part> source, Set<Part> parts) {
+        int last = source.map(PREFERRED::indexOf).orElse(PREFERRED.size() - 1);
+        return PREFERRED.subList(0, last + 1).stream().anyMatch(parts::contains);
+    }
+
+    private static Quantity threshold(Part part) {
+        return part == Part.POWER ? Quantity.THRESHOLD_POWER : part == Part.SPEED ? Quantity.THRESHOLD_SPEED : Quantity.THRESHOLD_HEART_RATE;
     }
 
     private static String parts(Series series, double reference) {

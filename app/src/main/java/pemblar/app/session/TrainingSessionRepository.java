@@ -37,6 +37,9 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day >= :from and s.day < :until and s.structure is not null and s.recording is null")
     List<SessionRow> plannedIn(long athleteId, LocalDate from, LocalDate until);
 
+    @Query("select s from SessionRow s join fetch s.recording r where r.id in :recordingIds")
+    List<SessionRow> ofRecordings(List<Long> recordingIds);
+
     @Query("select s.id from SessionRow s where s.recording.id = :recordingId")
     Optional<Long> idOfRecording(long recordingId);
 

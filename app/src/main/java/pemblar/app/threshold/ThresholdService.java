@@ -1,6 +1,14 @@
 package pemblar.app.threshold;
 
+import java.time.Duration;
+import java.time.InstantSource;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -8,25 +16,50 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.core.Sport;
+import pemblar.core.load.SessionSummary.Part;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.DatedValues.Dated;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Sex;
+import pemblar.core.zone.DatedZones;
+import pemblar.core.zone.ZoneScheme;
+import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.zone.Zones;
+import tools.jackson.databind.json.JsonMapper;
 
-/** An athlete's dated values. A change is announced with exactly the days that it touches. */
+/** An athlete's dated values and zone sets. A change is announced with exactly the days and parts that it touches, and can be taken back for a day. */
 @Service
 public class ThresholdService {
     private static final LocalDate EARLIEST = LocalDate.of(1950, 1, 1);
     private static final LocalDate END_OF_TIME = LocalDate.of(9999, 1, 1);
+    private static final Duration KEPT = Duration.ofDays(1);
+    private static final JsonMapper JSON = JsonMapper.shared();
     private final DatedValueRepository values;
+    private final ZoneSetRepository zoneSets;
+    private final ValueChangeRepository changes;
     private final AthleteService athletes;
     private final ApplicationEventPublisher events;
+    private final InstantSource clock;
 
-    ThresholdService(DatedValueRepository values, AthleteService athletes, ApplicationEventPublisher events) {
+    ThresholdService(DatedValueRepository values, ZoneSetRepository zoneSets, ValueChangeRepository changes, AthleteService athletes, ApplicationEventPublisher events,
+                     InstantSource clock) {
         this.values = values;
+        this.zoneSets = zoneSets;
+        this.changes = changes;
         this.athletes = athletes;
         this.events = events;
+        this.clock = clock;
     }
+
+    /** What a value or set was on its day before a change; amount and scheme are null when there was none. */
+    record Before(Quantity quantity, String from, Double amount, Sport sport, Measure measure, String scheme, Long schemeId) {
+        static Before value(Quantity quantity, LocalDate from, Double amount) {
+            return new Before(quantity, from.toString(), amount, null, null, null, null);
+        }
+    }
+
+    record State(List<Before> before) {}
 
     /** For an athlete whom the caller has already asked for. */
     @Transactional(readOnly = true)
@@ -34,35 +67,145 @@ public class ThresholdService {
         return new DatedValues(values.findByAthleteIdOrderByValidFrom(athlete.id()).stream().map(DatedValueRow::toCore).toList(), athlete.sex());
     }
 
+    /** Values and zone sets together. For an athlete whom the caller has already asked for. */
+    @Transactional(readOnly = true)
+    public DatedZones zonesOf(Athlete athlete) {
+        return new DatedZones(of(athlete), zoneSets.findByAthleteIdOrderByValidFrom(athlete.id()).stream().map(ZoneSetRow::toCore).toList());
+    }
+
     /** @throws IllegalArgumentException with a sentence for the person when the value is impossible */
     @Transactional
     public void set(long athleteId, Viewer viewer, Quantity quantity, LocalDate from, double value) {
+        adopt(athleteId, viewer, from, Map.of(quantity, value), "");
+    }
+
+    /**
+     * Makes values hold from a day on, all or none.
+     * @param label what the foot of the page says of it; empty keeps no way back, as when a whole history is loaded
+     * @throws IllegalArgumentException with a sentence for the person when a value is impossible
+     */
+    @Transactional
+    public void adopt(long athleteId, Viewer viewer, LocalDate from, Map<Quantity, Double> adopted, String label) {
         Athlete athlete = athletes.require(athleteId, viewer);
+        checkDay(from);
+        List<Before> before = new ArrayList<>();
+        adopted.forEach((quantity, value) -> {
+            Dated dated = new Dated(quantity, from, value);
+            Optional<DatedValueRow> row = values.findByAthleteIdAndQuantityAndValidFrom(athleteId, quantity, from);
+            before.add(Before.value(quantity, from, row.map(r -> r.amount).orElse(null)));
+            row.ifPresentOrElse(r -> r.amount = value, () -> values.save(new DatedValueRow(athleteId, dated)));
+        });
+        if (!label.isEmpty()) remember(athleteId, viewer, label, before);
+        announce(athlete, from, adopted.keySet());
+    }
+
+    private static void checkDay(LocalDate from) {
         if (from.isBefore(EARLIEST) || !from.isBefore(END_OF_TIME)) throw new IllegalArgumentException("Date: choose a day after 1950.");
-        Dated dated = new Dated(quantity, from, value);
-        values.findByAthleteIdAndQuantityAndValidFrom(athleteId, quantity, from)
-            .ifPresentOrElse(row -> row.amount = value, () -> values.save(new DatedValueRow(athleteId, dated)));
-        announce(of(athlete), athleteId, quantity, from);
     }
 
     @Transactional
-    public void remove(long athleteId, Viewer viewer, Quantity quantity, LocalDate from) {
+    public void remove(long athleteId, Viewer viewer, Quantity quantity, LocalDate from, String label) {
         Athlete athlete = athletes.require(athleteId, viewer);
-        DatedValues before = of(athlete);
-        values.delete(values.findByAthleteIdAndQuantityAndValidFrom(athleteId, quantity, from).orElseThrow(() -> new NotFoundException("value")));
-        announce(before, athleteId, quantity, from);
+        DatedValueRow row = values.findByAthleteIdAndQuantityAndValidFrom(athleteId, quantity, from).orElseThrow(() -> new NotFoundException("value"));
+        remember(athleteId, viewer, label, List.of(Before.value(quantity, from, row.amount)));
+        DatedValues whole = of(athlete);
+        values.delete(row);
+        announce(athleteId, whole.spanOf(quantity, from), Part.restingOn(quantity));
     }
 
     @Transactional
     public void setSex(long athleteId, Viewer viewer, Sex sex) {
         athletes.setSex(athleteId, viewer, sex);
-        events.publishEvent(new ThresholdsChanged(athleteId, EARLIEST, END_OF_TIME));
+        events.publishEvent(new ThresholdsChanged(athleteId, EARLIEST, END_OF_TIME, EnumSet.of(Part.HEART_RATE)));
     }
 
-    private void announce(DatedValues dated, long athleteId, Quantity quantity, LocalDate from) {
-        if (quantity == Quantity.BODY_MASS) return;        // no stored summary rests on it
-        DatedValues.Span span = dated.spanOf(quantity, from);
+    /** Takes up a scheme for a sport from a day on. */
+    @Transactional
+    public void takeUp(long athleteId, Viewer viewer, DatedZones.Dated set, Long schemeId, String label) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        checkDay(set.from());
+        put(athlete, viewer, set.key(), set.from(), Optional.of(set.scheme()), schemeId, label);
+    }
+
+    /** Takes a zone set away: what held before it holds on. */
+    @Transactional
+    public void dropZoneSet(long athleteId, Viewer viewer, Zones.Key key, LocalDate from, String label) {
+        put(athletes.require(athleteId, viewer), viewer, key, from, Optional.empty(), null, label);
+    }
+
+    private void put(Athlete athlete, Viewer viewer, Zones.Key key, LocalDate from, Optional<ZoneScheme> scheme, Long schemeId, String label) {
+        Optional<ZoneSetRow> row = zoneSets.findByAthleteIdAndSportAndMeasureAndValidFrom(athlete.id(), key.sport(), key.measure(), from);
+        if (scheme.isEmpty() && row.isEmpty()) throw new NotFoundException("zone set");
+        remember(athlete.id(), viewer, label, List.of(new Before(null, from.toString(), null, key.sport(), key.measure(), row.map(r -> r.scheme).orElse(null), row.map(r -> r.schemeId).orElse(null))));
+        replace(athlete.id(), key, from, scheme.map(pemblar.formats.json.ZoneSchemeJson::write).orElse(null), schemeId);
+        announce(athlete.id(), zonesOf(athlete).spanOf(key, from), EnumSet.of(part(key.measure())));
+    }
+
+    private void replace(long athleteId, Zones.Key key, LocalDate from, String scheme, Long schemeId) {
+        Optional<ZoneSetRow> row = zoneSets.findByAthleteIdAndSportAndMeasureAndValidFrom(athleteId, key.sport(), key.measure(), from);
+        if (scheme == null) row.ifPresent(zoneSets::delete);
+        else row.ifPresentOrElse(r -> {
+            r.scheme = scheme;
+            r.schemeId = schemeId;
+        }, () -> zoneSets.save(new ZoneSetRow(athleteId, new DatedZones.Dated(key, from, pemblar.formats.json.ZoneSchemeJson.read(scheme)), schemeId)));
+    }
+
+    private static Part part(Measure measure) {
+        return measure == Measure.POWER ? Part.POWER : measure == Measure.HEART_RATE ? Part.HEART_RATE : Part.SPEED;
+    }
+
+    /** What the foot of the thresholds pages offers to take back. */
+    @Transactional(readOnly = true)
+    public Optional<String> latestChange(long athleteId, Viewer viewer) {
+        return latest(athleteId, viewer).map(row -> row.label);
+    }
+
+    private Optional<ValueChangeRow> latest(long athleteId, Viewer viewer) {
+        return changes.latest(athleteId, viewer.accountId(), clock.instant().minus(KEPT));
+    }
+
+    /** Takes the latest change of values or zones back. */
+    @Transactional
+    public Optional<String> undo(long athleteId, Viewer viewer) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        Optional<ValueChangeRow> change = latest(athleteId, viewer);
+        change.ifPresent(row -> {
+            for (Before before : JSON.readValue(row.beforeState, State.class).before()) restore(athlete, before);
+            changes.delete(row);
+        });
+        return change.map(row -> "Taken back: " + row.label);
+    }
+
+    private void restore(Athlete athlete, Before before) {
+        LocalDate from = LocalDate.parse(before.from());
+        if (before.quantity() == null) {
+            Zones.Key key = new Zones.Key(before.sport(), before.measure());
+            replace(athlete.id(), key, from, before.scheme(), before.schemeId());
+            announce(athlete.id(), zonesOf(athlete).spanOf(key, from), EnumSet.of(part(before.measure())));
+            return;
+        }
+        DatedValues whole = of(athlete);
+        Optional<DatedValueRow> row = values.findByAthleteIdAndQuantityAndValidFrom(athlete.id(), before.quantity(), from);
+        if (before.amount() == null) row.ifPresent(values::delete);
+        else row.ifPresentOrElse(r -> r.amount = before.amount(), () -> values.save(new DatedValueRow(athlete.id(), new Dated(before.quantity(), from, before.amount()))));
+        announce(athlete.id(), whole.spanOf(before.quantity(), from), Part.restingOn(before.quantity()));
+    }
+
+    private void remember(long athleteId, Viewer viewer, String label, List<Before> before) {
+        changes.save(new ValueChangeRow(athleteId, viewer.accountId(), label, JSON.writeValueAsString(new State(before)), clock.instant()));
+    }
+
+    /** One announcement for all quantities of an adoption that touch the same days, so that a session is read once. */
+    private void announce(Athlete athlete, LocalDate from, Set<Quantity> quantities) {
+        DatedValues whole = of(athlete);
+        Map<DatedValues.Span, EnumSet<Part>> spans = new java.util.LinkedHashMap<>();
+        for (Quantity quantity : quantities) spans.computeIfAbsent(whole.spanOf(quantity, from), s -> EnumSet.noneOf(Part.class)).addAll(Part.restingOn(quantity));
+        spans.forEach((span, parts) -> announce(athlete.id(), span, parts));
+    }
+
+    private void announce(long athleteId, DatedValues.Span span, Set<Part> parts) {
+        if (parts.isEmpty()) return;        // nothing that is stored rests on it
         LocalDate begin = span.from().isBefore(EARLIEST) ? EARLIEST : span.from();
-        events.publishEvent(new ThresholdsChanged(athleteId, begin, span.until().orElse(END_OF_TIME)));
+        events.publishEvent(new ThresholdsChanged(athleteId, begin, span.until().orElse(END_OF_TIME), parts));
     }
 }

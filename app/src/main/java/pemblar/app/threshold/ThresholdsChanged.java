@@ -1,6 +1,8 @@
 package pemblar.app.threshold;
 
 import java.time.LocalDate;
+import java.util.Set;
+import pemblar.core.load.SessionSummary.Part;
 
-/** A value changed: what was computed for the days from..until (exclusive) no longer holds. */
-public record ThresholdsChanged(long athleteId, LocalDate from, LocalDate until) {}
+/** A value or zone set changed: these parts of what was computed for the days from..until (exclusive) no longer hold. */
+public record ThresholdsChanged(long athleteId, LocalDate from, LocalDate until, Set<Part> parts) {}

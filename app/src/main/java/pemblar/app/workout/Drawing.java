@@ -8,10 +8,9 @@ import pemblar.core.Sport;
 import pemblar.core.recording.Series;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
+import pemblar.core.zone.Zones;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.PlannedStep;
-import pemblar.core.zone.ZoneSchemes;
-import pemblar.core.zone.ZoneSet;
 import pemblar.core.zone.ZoneSet.Measure;
 
 /**
@@ -33,19 +32,19 @@ public record Drawing(List<Shape> shapes, List<Tick> times, List<Tick> levels, S
 
     public record Tick(double at, String text) {}
 
-    public static Drawing of(Forecast forecast, Thresholds thresholds, Sport sport) {
+    public static Drawing of(Forecast forecast, Zones zones, Sport sport) {
         double total = forecast.steps().stream().mapToDouble(Drawing::seconds).sum();
         double top = Math.max(1.2, forecast.steps().stream().mapToDouble(s -> Math.max(intensity(s.intensityFrom()), intensity(s.intensityTo()))).max().orElse(1) * 1.06);
         List<Shape> shapes = new ArrayList<>();
         double at = 0;
         for (PlannedStep step : forecast.steps()) {
             double end = at + seconds(step);
-            shapes.add(shape(step, x(at, total), x(end, total), top, sport));
+            shapes.add(shape(step, zone(step, zones, sport), x(at, total), x(end, total), top));
             at = end;
         }
         List<Tick> levels = new ArrayList<>();
         for (int percent = 50; percent <= top * 100; percent += 50) levels.add(new Tick(y(percent / 100.0, top), percent + " %"));
-        return withReserve(shapes, times(total), levels, forecast, thresholds, total);
+        return withReserve(shapes, times(total), levels, forecast, zones.thresholds(), total);
     }
 
     private static Drawing withReserve(List<Shape> shapes, List<Tick> times, List<Tick> levels, Forecast forecast, Thresholds thresholds, double total) {
@@ -65,19 +64,18 @@ public record Drawing(List<Shape> shapes, List<Tick> times, List<Tick> levels, S
         return RESERVE_FLOOR - RESERVE_HEIGHT * (joules - lowest) / (full - lowest);
     }
 
-    private static Shape shape(PlannedStep step, double from, double to, double top, Sport sport) {
+    private static Shape shape(PlannedStep step, int zone, double from, double to, double top) {
         String points = String.format(Locale.ROOT, "%.1f,%.1f %.1f,%.1f %.1f,%.1f %.1f,%.1f", from, FLOOR, from, y(step.intensityFrom(), top), to, y(step.intensityTo(), top), to, FLOOR);
-        int zone = zone(step, sport);
         String title = pemblar.core.workout.ShorthandText.length(step.flat().step().length()) + " " + pemblar.core.workout.ShorthandText.target(step.flat().step().target());
         return new Shape(points, zone, Double.isNaN(step.seconds()), (from + to) / 2, FLOOR - 6, to - from > 16, title);
     }
 
-    /** Zone of the step's mean intensity in the scheme that ships for its quantity. */
-    private static int zone(PlannedStep step, Sport sport) {
+    /** Zone of the step's mean target among the athlete's own zones; a step without a target by its intensity. */
+    private static int zone(PlannedStep step, Zones zones, Sport sport) {
         Measure measure = step.basis() == null ? sport == Sport.RUN ? Measure.SPEED : Measure.POWER : step.basis().measure();
-        Quantity quantity = measure == Measure.POWER ? Quantity.THRESHOLD_POWER : measure == Measure.SPEED ? Quantity.THRESHOLD_SPEED : Quantity.THRESHOLD_HEART_RATE;
-        ZoneSet set = ZoneSchemes.of(measure, sport, Thresholds.NONE.with(quantity, 100)).orElseThrow();
-        return Math.max(1, set.zoneOf(100 * intensity(step.intensity()) + 1e-9));
+        double threshold = zones.thresholds().forSport(sport).get(measure.threshold()).orElse(Double.NaN);
+        double value = step.basis() == null ? intensity(step.intensity()) * threshold : step.targetAt(0.5);
+        return zones.of(measure, sport).map(set -> Math.max(1, set.zoneOf(value + 1e-9))).orElse(1);
     }
 
     private static double seconds(PlannedStep step) {

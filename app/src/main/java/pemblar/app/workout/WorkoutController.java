@@ -17,12 +17,13 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.Sport;
-import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Basis;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.Shorthand;
 import pemblar.core.workout.ShorthandText;
+import pemblar.core.workout.TrainedDurations;
 import pemblar.core.workout.Workout;
+import pemblar.core.zone.Zones;
 
 /** The library and the designer. The forecast is computed here as the person types. */
 @Controller
@@ -48,15 +49,16 @@ class WorkoutController {
     public record Shelf(long id, String title, String sport, Forecast forecast, Drawing drawing) {}
 
     @GetMapping
-    String library(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String library(@PathVariable long athleteId, @RequestParam(required = false) Integer trains, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
-        Thresholds values = thresholds.of(page.athlete()).on(page.today());
-        List<Shelf> shelves = workouts.library(viewer).stream().map(kept -> shelf(kept, values)).toList();
+        Zones values = thresholds.zonesOf(page.athlete()).on(page.today());
+        List<Shelf> shelves = workouts.library(viewer).stream().map(kept -> shelf(kept, values)).filter(s -> trains == null || s.forecast() != null && TrainedDurations.of(s.forecast()).contains(trains)).toList();
+        model.addAttribute("trains", trains);
         model.addAttribute("shelves", shelves);
         return "workout/library";
     }
 
-    private static Shelf shelf(WorkoutService.Kept kept, Thresholds values) {
+    private static Shelf shelf(WorkoutService.Kept kept, Zones values) {
         try {
             Forecast forecast = Forecast.of(kept.workout(), values);
             return new Shelf(kept.id(), kept.title(), kept.workout().sport().key(), forecast, Drawing.of(forecast, values, kept.workout().sport()));
@@ -125,7 +127,7 @@ class WorkoutController {
             return;
         }
         Workout workout = reading.workout().orElseThrow();
-        Thresholds values = thresholds.of(athlete).on(day);
+        Zones values = thresholds.zonesOf(athlete).on(day);
         try {
             Forecast forecast = Forecast.of(workout, values);
             model.addAttribute("forecast", forecast);

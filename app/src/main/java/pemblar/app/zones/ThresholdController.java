@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -13,43 +14,52 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.account.AccountService;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
+import pemblar.app.session.EffortService;
 import pemblar.app.session.RecomputationService;
+import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.Sport;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.DatedValues.Dated;
+import pemblar.core.threshold.Plausibility;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Sex;
-import pemblar.core.threshold.Thresholds;
-import pemblar.core.workout.Pace;
-import pemblar.core.zone.ZoneSchemes;
+import pemblar.core.zone.DatedZones;
 import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.zone.Zones;
 
-/** Thresholds, each with its day, and the zones that follow from them. */
+/** Thresholds, each with its day, what is doubtful about them, and the zones that follow. */
 @Controller
 @RequestMapping("/a/{athleteId}/thresholds")
 class ThresholdController {
+    private static final int YEAR = 365;
     private final Pages pages;
     private final ThresholdService thresholds;
     private final AthleteService athletes;
     private final RecomputationService recomputations;
+    private final EffortService efforts;
     private final AccountService accounts;
+    private final Shown shown;
 
-    ThresholdController(Pages pages, ThresholdService thresholds, AthleteService athletes, RecomputationService recomputations, AccountService accounts) {
+    ThresholdController(Pages pages, ThresholdService thresholds, AthleteService athletes, RecomputationService recomputations, EffortService efforts, AccountService accounts, Shown shown) {
         this.pages = pages;
         this.thresholds = thresholds;
         this.athletes = athletes;
         this.recomputations = recomputations;
+        this.efforts = efforts;
         this.accounts = accounts;
+        this.shown = shown;
     }
 
     /** A quantity with what holds today and all values so far, newest first. */
-    record QuantityView(Quantity quantity, String unit, String example, String now, List<DatedView> history) {}
+    record QuantityView(Quantity quantity, String label, String unit, String example, String now, List<DatedView> history) {}
 
     record DatedView(LocalDate from, String value) {}
 
@@ -57,35 +67,47 @@ class ThresholdController {
     String show(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         Athlete athlete = page.athlete();
-        DatedValues values = thresholds.of(athlete);
-        List<QuantityView> views = new ArrayList<>();
-        for (Quantity quantity : Quantity.values()) views.add(view(quantity, values, page.today()));
-        model.addAttribute("quantities", views);
-        model.addAttribute("zones", zones(athlete, values.on(page.today())));
+        LocalDate today = page.today();
+        DatedZones zones = thresholds.zonesOf(athlete);
+        model.addAttribute("quantities", quantities(athlete.sport(), zones.values()).stream().map(q -> view(q, zones.values(), today)).toList());
+        model.addAttribute("zones", ZoneView.all(athlete.sport(), zones.on(today)));
+        model.addAttribute("warnings", warnings(athlete, zones, today));
         model.addAttribute("progress", recomputations.latest(athlete).orElse(null));
+        model.addAttribute("undoValue", thresholds.latestChange(athleteId, viewer).orElse(null));
         return "zones/thresholds";
     }
 
-    @PostMapping
-    String set(@PathVariable long athleteId, @RequestParam Quantity quantity, @RequestParam String value, @RequestParam LocalDate from,
-               @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        try {
-            thresholds.set(athleteId, viewer, quantity, from, parsed(quantity, value));
-            return "redirect:/a/" + athleteId + "/thresholds?set=" + quantity;
-        } catch (IllegalArgumentException e) {
-            String view = show(athleteId, viewer, model);
-            model.addAttribute("refused", quantity);
-            model.addAttribute("problem", problem(quantity, value, e));
-            model.addAttribute("typed", value);
-            model.addAttribute("typedFrom", from);
-            return view;
+    /** What a person of this sport can set; a value that is there is always shown. */
+    private static List<Quantity> quantities(Sport sport, DatedValues values) {
+        List<Quantity> all = new ArrayList<>();
+        for (Quantity quantity : Quantity.values()) {
+            boolean serves = switch (quantity) {
+                case THRESHOLD_POWER, CRITICAL_POWER, W_PRIME -> sport != Sport.RUN;
+                case THRESHOLD_SPEED, RUNNING_THRESHOLD_HEART_RATE, RUNNING_THRESHOLD_POWER -> sport != Sport.RIDE;
+                default -> true;
+            };
+            if (serves || values.values().stream().anyMatch(d -> d.quantity() == quantity)) all.add(quantity);
         }
+        return all;
+    }
+
+    private List<String> warnings(Athlete athlete, DatedZones zones, LocalDate today) {
+        Plausibility.LastYear best = new Plausibility.LastYear(best(athlete, Sport.RIDE, Measure.POWER, today), best(athlete, Sport.RUN, Measure.SPEED, today), best(athlete, Sport.RIDE, Measure.HEART_RATE, today));
+        List<Dated> masses = zones.values().values().stream().filter(d -> d.quantity() == Quantity.BODY_MASS && !d.from().isAfter(today)).toList();
+        OptionalDouble massBefore = masses.size() < 2 ? OptionalDouble.empty() : OptionalDouble.of(masses.get(masses.size() - 2).value());
+        List<String> words = new ArrayList<>(Warnings.words(Plausibility.of(zones.values().on(today), best, massBefore)));
+        if (zones.on(today).ridesWithRunningZones()) words.add("Riding uses the heart-rate zones of running. Heart rate runs about 5 to 10 beats lower on the bike: give riding its own set, or its own threshold.");
+        return words;
+    }
+
+    private double best(Athlete athlete, Sport sport, Measure measure, LocalDate today) {
+        return efforts.curve(athlete, sport, measure, today.minusDays(YEAR), today).at(Plausibility.THRESHOLD_SECONDS);
     }
 
     @PostMapping("/remove")
-    String remove(@PathVariable long athleteId, @RequestParam Quantity quantity, @RequestParam LocalDate from,
-                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        thresholds.remove(athleteId, viewer, quantity, from);
+    String remove(@PathVariable long athleteId, @RequestParam Quantity quantity, @RequestParam LocalDate from, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        thresholds.remove(athleteId, viewer, quantity, from, "The " + quantity.label() + " of " + shown.date(from) + " was removed.");
+        flash.addFlashAttribute("changed", true);
         return "redirect:/a/" + athleteId + "/thresholds";
     }
 
@@ -110,66 +132,25 @@ class ThresholdController {
         Athlete athlete = athletes.require(athleteId, viewer);
         model.addAttribute("athlete", athlete);
         model.addAttribute("progress", recomputations.latest(athlete).orElse(null));
-        model.addAttribute("polled", true);
+        model.addAttribute("changed", true);
         return "zones/thresholds :: progress";
-    }
-
-    private static String problem(Quantity quantity, String value, IllegalArgumentException e) {
-        if (e instanceof NumberFormatException) return label(quantity) + ": “" + value + "” is not " + (quantity == Quantity.THRESHOLD_SPEED ? "a pace such as 4:10." : "a number.");
-        return label(quantity) + ": “" + value + "” cannot be right; accepted is " + shown(quantity, quantity == Quantity.THRESHOLD_SPEED ? quantity.highest() : quantity.lowest())
-            + " to " + shown(quantity, quantity == Quantity.THRESHOLD_SPEED ? quantity.lowest() : quantity.highest()) + " " + unit(quantity) + ".";
-    }
-
-    private static String label(Quantity quantity) {
-        return Character.toUpperCase(quantity.label().charAt(0)) + quantity.label().substring(1);
-    }
-
-    /** Pace is typed as minutes and seconds per kilometre, W′ in kJ, all else in the quantity's unit. */
-    private static double parsed(Quantity quantity, String typed) {
-        String value = typed.strip().replace(',', '.');
-        if (quantity == Quantity.THRESHOLD_SPEED) {
-            if (!value.matches("\\d{1,2}:[0-5]\\d")) throw new NumberFormatException(value);
-            String[] parts = value.split(":");
-            return 1000.0 / (Integer.parseInt(parts[0]) * 60 + Integer.parseInt(parts[1]));
-        }
-        double number = Double.parseDouble(value);
-        return quantity == Quantity.W_PRIME ? number * 1000 : number;
-    }
-
-    private static String unit(Quantity quantity) {
-        return quantity == Quantity.THRESHOLD_SPEED ? "min/km" : quantity == Quantity.W_PRIME ? "kJ" : quantity.unit();
-    }
-
-    private static String shown(Quantity quantity, double value) {
-        if (quantity == Quantity.THRESHOLD_SPEED) return Pace.clock(1000 / value);
-        if (quantity == Quantity.W_PRIME) return String.format(java.util.Locale.ROOT, "%.1f", value / 1000);
-        return quantity == Quantity.BODY_MASS ? String.format(java.util.Locale.ROOT, "%.1f", value) : String.valueOf(Math.round(value));
     }
 
     private static QuantityView view(Quantity quantity, DatedValues values, LocalDate today) {
         Optional<Dated> now = values.latest(quantity, today);
         List<DatedView> history = values.values().stream().filter(d -> d.quantity() == quantity).sorted(Comparator.comparing(Dated::from).reversed())
-            .map(d -> new DatedView(d.from(), shown(quantity, d.value()))).toList();
+            .map(d -> new DatedView(d.from(), Amounts.shown(quantity, d.value()))).toList();
         String example = switch (quantity) {
             case THRESHOLD_POWER, CRITICAL_POWER -> "e.g. 250";
+            case RUNNING_THRESHOLD_POWER -> "e.g. 290";
             case W_PRIME -> "e.g. 18";
             case THRESHOLD_HEART_RATE -> "e.g. 168";
+            case RUNNING_THRESHOLD_HEART_RATE -> "e.g. 174";
             case MAXIMUM_HEART_RATE -> "e.g. 187";
             case RESTING_HEART_RATE -> "e.g. 48";
             case THRESHOLD_SPEED -> "e.g. 4:10";
             case BODY_MASS -> "e.g. 68";
         };
-        return new QuantityView(quantity, unit(quantity), example, now.map(d -> shown(quantity, d.value())).orElse(null), history);
-    }
-
-    private static List<ZoneView> zones(Athlete athlete, Thresholds now) {
-        List<ZoneView> views = new ArrayList<>();
-        ZoneSchemes.of(Measure.POWER, Sport.RIDE, now).ifPresent(set -> views.add(ZoneView.of("Power", set)));
-        if (athlete.sport() != Sport.RUN) ZoneSchemes.of(Measure.HEART_RATE, Sport.RIDE, now).ifPresent(set -> views.add(ZoneView.of("Heart rate, riding", set)));
-        if (athlete.sport() != Sport.RIDE) {
-            ZoneSchemes.of(Measure.HEART_RATE, Sport.RUN, now).ifPresent(set -> views.add(ZoneView.of("Heart rate, running", set)));
-            ZoneSchemes.of(Measure.SPEED, Sport.RUN, now).ifPresent(set -> views.add(ZoneView.of("Pace, running", set)));
-        }
-        return views;
+        return new QuantityView(quantity, Amounts.label(quantity), Amounts.unit(quantity), example, now.map(d -> Amounts.shown(quantity, d.value())).orElse(null), history);
     }
 }

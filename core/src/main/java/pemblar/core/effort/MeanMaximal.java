@@ -13,7 +13,7 @@ public final class MeanMaximal {
     private static final int SMALLEST_BLOCK = 8;
     private static final int WINDOWS_IN_BLOCK = 32;
     /** Durations that people ask for by name; they are exact, too. */
-    private static final int[] ROUND = {180, 240, 300, 480, 600, 720, 900, 1200, 1800, 2400, 2700, 3600, 5400, 7200, 10_800, 14_400, 18_000, 21_600};
+    private static final int[] ROUND = {180, 240, 300, 480, 600, 720, 900, 1200, 1800, 2400, 2700, 3600, 4500, 5400, 7200, 10_800, 14_400, 18_000, 21_600};
 
     private MeanMaximal() {}
 

@@ -45,6 +45,23 @@ public record Reserve(double criticalPowerWatts, double capacityJoules) {
         return lowest;
     }
 
+    /**
+     * The lowest critical power, W, to a hundredth, at which a recording keeps a reserve of this capacity at zero or above:
+     * what a session that drove the reserve below zero proves (computation, section 7). It is this critical power itself when
+     * the reserve stays above zero with it.
+     */
+    public double leastCriticalPower(Series watts, List<Pause> pauses) {
+        if (lowest(watts, pauses).joules() >= 0) return criticalPowerWatts;
+        double low = criticalPowerWatts;
+        double high = Math.max(low, watts.max());
+        while (high - low > 0.01) {
+            double middle = (low + high) / 2;
+            if (new Reserve(middle, capacityJoules).lowest(watts, pauses).joules() < 0) low = middle;
+            else high = middle;
+        }
+        return high;
+    }
+
     /** Reserve, J, after holding a power for some seconds from a given reserve. */
     public double after(double reserveJoules, double watts, double seconds) {
         double above = watts - criticalPowerWatts;

@@ -42,6 +42,14 @@ public record DatedValues(List<Dated> values, Sex sex) {
         return new Span(first ? LocalDate.of(1, 1, 1) : from, next);
     }
 
+    /** With some values put in place of those of the same quantity and day. */
+    public DatedValues with(List<Dated> put) {
+        List<Dated> all = new java.util.ArrayList<>(values);
+        all.removeIf(d -> put.stream().anyMatch(p -> p.quantity() == d.quantity() && p.from().equals(d.from())));
+        all.addAll(put);
+        return new DatedValues(all, sex);
+    }
+
     public Optional<Dated> latest(Quantity quantity, LocalDate day) {
         return values.stream().filter(d -> d.quantity() == quantity && !d.from().isAfter(day)).reduce((a, b) -> b);
     }

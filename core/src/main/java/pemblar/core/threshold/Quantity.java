@@ -8,6 +8,8 @@ public enum Quantity {
     THRESHOLD_HEART_RATE("threshold heart rate", "bpm", 80, 230),
     MAXIMUM_HEART_RATE("maximum heart rate", "bpm", 100, 240),
     RESTING_HEART_RATE("resting heart rate", "bpm", 25, 110),
+    RUNNING_THRESHOLD_POWER("running threshold power", "W", 40, 600),
+    RUNNING_THRESHOLD_HEART_RATE("running threshold heart rate", "bpm", 80, 230),
     THRESHOLD_SPEED("threshold pace", "m/s", 1, 8),
     BODY_MASS("body mass", "kg", 25, 250);
 

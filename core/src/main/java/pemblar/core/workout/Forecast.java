@@ -10,6 +10,7 @@ import pemblar.core.model.Reserve;
 import pemblar.core.recording.Series;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
+import pemblar.core.zone.Zones;
 
 /**
  * What a workout will take, computed from its planned intensity second by second.
@@ -25,8 +26,9 @@ public record Forecast(List<PlannedStep> steps, int seconds, OptionalDouble metr
     public enum Remark { TIME_OF_SOME_STEPS_UNKNOWN, OPEN_STEPS_TAKEN_AS_EASY, DISTANCE_UNKNOWN, THRESHOLD_UNKNOWN }
 
     /** @throws IllegalArgumentException when a target cannot be resolved with these values */
-    public static Forecast of(Workout workout, Thresholds thresholds) {
-        List<PlannedStep> steps = Plan.resolve(workout, thresholds);
+    public static Forecast of(Workout workout, Zones zones) {
+        List<PlannedStep> steps = Plan.resolve(workout, zones);
+        Thresholds thresholds = zones.thresholds().forSport(workout.sport());
         int seconds = (int) Math.round(steps.stream().mapToDouble(PlannedStep::seconds).filter(Double::isFinite).sum());
         double metres = steps.stream().mapToDouble(PlannedStep::metres).sum();
         double intensity = seconds == 0 ? Double.NaN : SteadyEquivalent.of(intensities(steps, seconds));
@@ -36,6 +38,11 @@ public record Forecast(List<PlannedStep> steps, int seconds, OptionalDouble metr
         return new Forecast(steps, seconds, optional(metres), optional(intensity), optional(SessionLoad.ofIntensity(seconds, intensity)),
             model.flatMap(m -> watts.map(w -> m.lowest(w, List.of()))), model.flatMap(m -> watts.map(w -> m.over(w, List.of()))),
             remarks(steps, metres, intensity));
+    }
+
+    /** The same with the usual zones of the sport. */
+    public static Forecast of(Workout workout, Thresholds thresholds) {
+        return of(workout, Zones.usual(thresholds));
     }
 
     private static Series intensities(List<PlannedStep> steps, int seconds) {

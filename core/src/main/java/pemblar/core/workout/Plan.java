@@ -5,8 +5,8 @@ import java.util.List;
 import pemblar.core.load.SessionLoad;
 import pemblar.core.recording.Series;
 import pemblar.core.threshold.Thresholds;
-import pemblar.core.zone.ZoneSchemes;
 import pemblar.core.zone.ZoneSet;
+import pemblar.core.zone.Zones;
 
 /** Resolves a workout with the values of a day: every step with its watts, beats or pace. */
 public final class Plan {
@@ -19,21 +19,28 @@ public final class Plan {
     private static final double END_ZONE = 0.2;
 
     private final Workout workout;
+    private final Zones zones;
     private final Thresholds thresholds;
 
-    private Plan(Workout workout, Thresholds thresholds) {
+    private Plan(Workout workout, Zones zones) {
         this.workout = workout;
-        this.thresholds = thresholds;
+        this.zones = zones;
+        this.thresholds = zones.thresholds().forSport(workout.sport());
     }
 
     /**
      * @throws IllegalArgumentException when a target needs a threshold that is not known, or names a zone that is not there
      */
-    public static List<PlannedStep> resolve(Workout workout, Thresholds thresholds) {
-        Plan plan = new Plan(workout, thresholds);
+    public static List<PlannedStep> resolve(Workout workout, Zones zones) {
+        Plan plan = new Plan(workout, zones);
         List<PlannedStep> steps = new ArrayList<>();
         for (Workout.Flat flat : workout.expanded()) steps.add(plan.step(flat));
         return steps;
+    }
+
+    /** The same with the usual zones of the sport. */
+    public static List<PlannedStep> resolve(Workout workout, Thresholds thresholds) {
+        return resolve(workout, Zones.usual(thresholds));
     }
 
     private PlannedStep step(Workout.Flat flat) {
@@ -56,13 +63,20 @@ public final class Plan {
 
     private PlannedStep zone(Workout.Flat flat, Target.Zone z) {
         Basis basis = z.basis() == null ? workout.basis() : z.basis();
-        double reference = reference(basis);
-        ZoneSet zones = ZoneSchemes.of(basis.measure(), workout.sport(), thresholds)
-            .orElseThrow(() -> new IllegalArgumentException("there are no " + basis.key() + " zones for this sport"));
-        if (z.to() > zones.count()) throw new IllegalArgumentException("zone must be z1 to z" + zones.count() + ", was z" + z.to());
-        double low = z.from() == 1 ? zones.ceilingOf(1) * (1 - END_ZONE) : zones.floorOf(z.from());
-        double high = z.to() == zones.count() ? zones.floorOf(z.to()) * (1 + END_ZONE) : zones.ceilingOf(z.to());
-        return valued(flat, basis, low, high, false, reference);
+        ZoneSet set = zones.of(basis.measure(), workout.sport()).orElseThrow(() -> noZones(basis));
+        if (z.to() > set.count()) throw new IllegalArgumentException("zone must be z1 to z" + set.count() + ", was z" + z.to());
+        double low = z.from() == 1 ? set.ceilingOf(1) * (1 - END_ZONE) : set.floorOf(z.from());
+        double high = z.to() == set.count() ? set.floorOf(z.to()) * (1 + END_ZONE) : set.ceilingOf(z.to());
+        return valued(flat, basis, low, high, false, referenceIfKnown(basis));
+    }
+
+    private IllegalArgumentException noZones(Basis basis) {
+        boolean unknown = zones.scheme(basis.measure(), workout.sport()).isPresent() && !thresholds.knows(basis.threshold());
+        return new IllegalArgumentException(unknown ? unknown(basis) : "there are no " + basis.key() + " zones for this sport");
+    }
+
+    private static String unknown(Basis basis) {
+        return "the " + basis.threshold().label() + " is not known: set it, or use absolute targets";
     }
 
     private PlannedStep valued(Workout.Flat flat, Basis basis, double from, double to, boolean ramp, double reference) {
@@ -96,8 +110,7 @@ public final class Plan {
     }
 
     private double reference(Basis basis) {
-        return thresholds.get(basis.threshold()).orElseThrow(() ->
-            new IllegalArgumentException("the " + basis.threshold().label() + " is not known: set it, or use absolute targets"));
+        return thresholds.get(basis.threshold()).orElseThrow(() -> new IllegalArgumentException(unknown(basis)));
     }
 
     private double referenceIfKnown(Basis basis) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import pemblar.core.Sport;
+import pemblar.core.zone.ZoneSet;
 import pemblar.core.workout.Element.Repeat;
 import pemblar.core.workout.Element.Step;
 
@@ -38,6 +39,11 @@ public record Workout(Sport sport, Basis basis, List<Element> elements) {
     /** All steps in the order in which they are done. */
     public List<Flat> expanded() {
         return expand(elements);
+    }
+
+    /** True when a target names a zone of the measure. */
+    public boolean namesZones(ZoneSet.Measure measure) {
+        return expanded().stream().anyMatch(f -> f.step().target() instanceof Target.Zone z && (z.basis() == null ? basis : z.basis()).measure() == measure);
     }
 
     /** All lengths scaled; targets, repetitions and cues stay. */

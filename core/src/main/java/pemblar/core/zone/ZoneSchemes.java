@@ -3,32 +3,45 @@ package pemblar.core.zone;
 import java.util.List;
 import java.util.Optional;
 import pemblar.core.Sport;
-import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
+import pemblar.core.zone.ZoneScheme.Reference;
 import pemblar.core.zone.ZoneSet.Measure;
 
-/** The schemes that ship: starting points, in percent of threshold (computation, section 8). */
+/** The schemes that ship: starting points to edit (computation, section 8). */
 public final class ZoneSchemes {
     private static final List<String> SEVEN = List.of("recovery", "endurance", "tempo", "threshold", "VO2max", "anaerobic", "sprint");
-    private static final List<String> SIX = SEVEN.subList(0, 6);
-    private static final List<Double> POWER_SEVEN = List.of(55.0, 75.0, 90.0, 105.0, 120.0, 150.0);
-    private static final List<Double> HEART_RATE_RIDE = List.of(81.0, 89.0, 94.0, 100.0, 106.0);
-    private static final List<Double> HEART_RATE_RUN = List.of(85.0, 90.0, 95.0, 100.0, 106.0);
-    private static final List<Double> SPEED_RUN = List.of(78.0, 88.0, 95.0, 102.0, 111.0);
+    private static final List<String> THREE = List.of("below the first threshold", "between the thresholds", "above the second threshold");
+    public static final ZoneScheme POWER_SEVEN = scheme("Power, 7 zones", Measure.POWER, Reference.THRESHOLD, 55, 75, 90, 105, 120, 150);
+    public static final ZoneScheme POWER_THREE = new ZoneScheme("Power, 3 zones", Measure.POWER, Reference.THRESHOLD, List.of(80.0, 100.0), THREE);
+    public static final ZoneScheme HEART_RATE_RIDE = scheme("Heart rate on threshold, riding", Measure.HEART_RATE, Reference.THRESHOLD, 81, 89, 94, 100, 106);
+    public static final ZoneScheme HEART_RATE_RUN = scheme("Heart rate on threshold, running", Measure.HEART_RATE, Reference.THRESHOLD, 85, 90, 95, 100, 106);
+    public static final ZoneScheme HEART_RATE_RESERVE = scheme("Heart-rate reserve", Measure.HEART_RATE, Reference.RESERVE, 50, 60, 70, 80, 90);
+    public static final ZoneScheme HEART_RATE_MAXIMUM = scheme("Maximum heart rate", Measure.HEART_RATE, Reference.MAXIMUM, 60, 70, 80, 90);
+    public static final ZoneScheme SPEED_RUN = scheme("Pace on threshold", Measure.SPEED, Reference.THRESHOLD, 78, 88, 95, 102, 111);
+    public static final List<ZoneScheme> ALL = List.of(POWER_SEVEN, POWER_THREE, HEART_RATE_RIDE, HEART_RATE_RUN, HEART_RATE_RESERVE, HEART_RATE_MAXIMUM, SPEED_RUN);
 
     private ZoneSchemes() {}
 
-    /** The zones of a measure with the values of a day; empty when the threshold is not known. */
-    public static Optional<ZoneSet> of(Measure measure, Sport sport, Thresholds thresholds) {
+    private static ZoneScheme scheme(String name, Measure measure, Reference reference, double... boundaries) {
+        return new ZoneScheme(name, measure, reference, java.util.Arrays.stream(boundaries).boxed().toList(), SEVEN.subList(0, boundaries.length + 1));
+    }
+
+    /** What holds for a sport as long as nobody chose otherwise; empty for the speed of riding, which has no threshold. */
+    public static Optional<ZoneScheme> usual(Measure measure, Sport sport) {
         return switch (measure) {
-            case POWER -> set(measure, thresholds, Quantity.THRESHOLD_POWER, POWER_SEVEN, SEVEN);
-            case HEART_RATE -> set(measure, thresholds, Quantity.THRESHOLD_HEART_RATE, sport == Sport.RUN ? HEART_RATE_RUN : HEART_RATE_RIDE, SIX);
-            case SPEED -> sport == Sport.RUN ? set(measure, thresholds, Quantity.THRESHOLD_SPEED, SPEED_RUN, SIX) : Optional.empty();
+            case POWER -> Optional.of(POWER_SEVEN);
+            case HEART_RATE -> Optional.of(sport == Sport.RUN ? HEART_RATE_RUN : HEART_RATE_RIDE);
+            case SPEED -> sport == Sport.RUN ? Optional.of(SPEED_RUN) : Optional.empty();
         };
     }
 
-    private static Optional<ZoneSet> set(Measure measure, Thresholds thresholds, Quantity quantity, List<Double> percents, List<String> names) {
-        var reference = thresholds.get(quantity);
-        return reference.isPresent() ? Optional.of(new ZoneSet(measure, reference.getAsDouble(), 0, percents, names)) : Optional.empty();
+    /** Three zones from two thresholds found in a laboratory, in the measure's own unit. */
+    public static ZoneScheme fromLaboratory(String name, Measure measure, double first, double second) {
+        return new ZoneScheme(name, measure, Reference.ABSOLUTE, List.of(first, second), THREE);
+    }
+
+    /** The usual zones of a measure with the values of a day; empty when the threshold is not known. */
+    public static Optional<ZoneSet> of(Measure measure, Sport sport, Thresholds thresholds) {
+        return Zones.usual(thresholds).of(measure, sport);
     }
 }

@@ -2,6 +2,7 @@ package pemblar.core.zone;
 
 import java.util.List;
 import pemblar.core.recording.Series;
+import pemblar.core.threshold.Quantity;
 
 /**
  * Zones of one quantity: n - 1 boundaries, strictly rising, in percent of a reference; zone i (from 1) is
@@ -24,7 +25,19 @@ public record ZoneSet(Measure measure, double reference, double offset, List<Dou
     }
 
     /** The measured quantity a set divides. */
-    public enum Measure { POWER, HEART_RATE, SPEED }
+    public enum Measure {
+        POWER(Quantity.THRESHOLD_POWER), HEART_RATE(Quantity.THRESHOLD_HEART_RATE), SPEED(Quantity.THRESHOLD_SPEED);
+
+        private final Quantity threshold;
+
+        Measure(Quantity threshold) {
+            this.threshold = threshold;
+        }
+
+        public Quantity threshold() {
+            return threshold;
+        }
+    }
 
     /** Seconds in each zone, and those whose value is missing. */
     public record TimeInZones(List<Integer> seconds, int missingSeconds) {

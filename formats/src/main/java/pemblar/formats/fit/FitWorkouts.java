@@ -3,6 +3,7 @@ package pemblar.formats.fit;
 import java.util.ArrayList;
 import java.util.List;
 import pemblar.core.threshold.Thresholds;
+import pemblar.core.zone.Zones;
 import pemblar.core.workout.Element;
 import pemblar.core.workout.Element.Cadence;
 import pemblar.core.workout.Element.Repeat;
@@ -28,10 +29,15 @@ public final class FitWorkouts {
     }
 
     /** @throws IllegalArgumentException when a target cannot be resolved with these values */
-    public static FitWorkout of(String name, Workout workout, Thresholds thresholds) {
-        FitWorkouts flat = new FitWorkouts(Plan.resolve(workout, thresholds));
+    public static FitWorkout of(String name, Workout workout, Zones zones) {
+        FitWorkouts flat = new FitWorkouts(Plan.resolve(workout, zones));
         flat.add(workout.elements());
         return new FitWorkout(name, workout.sport(), flat.steps);
+    }
+
+    /** The same with the usual zones of the sport. */
+    public static FitWorkout of(String name, Workout workout, Thresholds thresholds) {
+        return of(name, workout, Zones.usual(thresholds));
     }
 
     private void add(List<Element> elements) {

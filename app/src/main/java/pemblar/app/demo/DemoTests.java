@@ -1,0 +1,93 @@
+package pemblar.app.demo;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.evidence.EvidenceService;
+import pemblar.app.frame.Viewer;
+import pemblar.app.session.EffortService;
+import pemblar.core.Sport;
+import pemblar.core.model.Effort;
+import pemblar.core.threshold.Calculation;
+import pemblar.core.threshold.Calculators;
+import pemblar.core.threshold.Estimate;
+import pemblar.core.threshold.Evidence;
+import pemblar.core.threshold.Method;
+import pemblar.core.workout.Pace;
+import pemblar.core.zone.ZoneSet.Measure;
+
+/** Makes evidence of the demo's tests and race, from what was recorded on their days. */
+@Component
+@ConditionalOnProperty("pemblar.demo")
+class DemoTests {
+    private static final int SHORT = 180;
+    private static final int LONG = 720;
+    private static final int TWENTY = 1200;
+    private static final int THIRTY = 1800;
+    private static final int RACE = 2700;
+    private final EvidenceService evidence;
+    private final EffortService efforts;
+
+    DemoTests(EvidenceService evidence, EffortService efforts) {
+        this.evidence = evidence;
+        this.efforts = efforts;
+    }
+
+    void add(DemoAthlete demo, Athlete athlete, Viewer viewer, LocalDate today) {
+        for (int day = DemoAthlete.FIRST_DAY; day < 0; day++) {
+            LocalDate date = today.plusDays(day);
+            List<Evidence> pieces = new ArrayList<>();
+            if (DemoAthlete.isTest(day) && demo.sport() != Sport.RUN) twoEfforts(pieces, athlete, date);
+            if (DemoAthlete.isTest(day) && demo.sport() == Sport.RUN) trial(pieces, athlete, date);
+            if (DemoAthlete.isTest(day - 2) && demo.sport() != Sport.RUN) twenty(pieces, athlete, date);
+            if (day == DemoAthlete.CLUB_RACE && demo.sport() != Sport.RUN) race(pieces, athlete, date);
+            if (!pieces.isEmpty()) evidence.keep(athlete.id(), viewer, pieces, null);
+        }
+    }
+
+    private void twoEfforts(List<Evidence> pieces, Athlete athlete, LocalDate date) {
+        double brief = best(athlete, Sport.RIDE, Measure.POWER, date, SHORT);
+        double sustained = best(athlete, Sport.RIDE, Measure.POWER, date, LONG);
+        if (Double.isNaN(brief) || Double.isNaN(sustained)) return;
+        add(pieces, Sport.RIDE, date, Method.TWO_EFFORTS, Calculators.twoEfforts(new Effort(SHORT, brief), new Effort(LONG, sustained), 0), text("3:00 at %.0f W, 12:00 at %.0f W", brief, sustained));
+    }
+
+    private void twenty(List<Evidence> pieces, Athlete athlete, LocalDate date) {
+        double watts = best(athlete, Sport.RIDE, Measure.POWER, date, TWENTY);
+        if (Double.isNaN(watts)) return;
+        add(pieces, Sport.RIDE, date, Method.TWENTY_MINUTES, Calculators.twentyMinutes(Sport.RIDE, watts, Calculators.USUAL_FACTOR), text("%.0f W over 20 min, times 0.95", watts));
+    }
+
+    private void trial(List<Evidence> pieces, Athlete athlete, LocalDate date) {
+        double speed = best(athlete, Sport.RUN, Measure.SPEED, date, THIRTY);
+        double bpm = best(athlete, Sport.RUN, Measure.HEART_RATE, date, TWENTY);
+        if (Double.isNaN(speed) || Double.isNaN(bpm)) return;
+        double k = evidence.endurance(athlete, speed * THIRTY, THIRTY).k();
+        add(pieces, Sport.RUN, date, Method.RACE_PACE, Calculators.racePace(speed * THIRTY, THIRTY, k), text("%.2f km in 30:00", speed * THIRTY / 1000));
+        add(pieces, Sport.RUN, date, Method.HEART_RATE_THIRTY, Calculators.heartRateThirty(Sport.RUN, bpm), text("mean of the last 20 min %.0f bpm", bpm));
+    }
+
+    private void race(List<Evidence> pieces, Athlete athlete, LocalDate date) {
+        double watts = best(athlete, Sport.RIDE, Measure.POWER, date, RACE);
+        double bpm = best(athlete, Sport.RIDE, Measure.HEART_RATE, date, TWENTY);
+        if (Double.isNaN(watts) || Double.isNaN(bpm)) return;
+        add(pieces, Sport.RIDE, date, Method.RACE_POWER, Calculators.racePower(Sport.RIDE, watts, RACE, evidence.endurance(athlete, Sport.RIDE).k()), text("Harbour club race: " + Pace.clock(RACE) + " at %.0f W", watts));
+        add(pieces, Sport.RIDE, date, Method.HEART_RATE_TWENTY, Calculators.heartRateTwenty(Sport.RIDE, bpm), text("Harbour club race: mean of 20 min %.0f bpm", bpm));
+    }
+
+    private double best(Athlete athlete, Sport sport, Measure measure, LocalDate date, int seconds) {
+        return efforts.curve(athlete, sport, measure, date, date).at(seconds);
+    }
+
+    private static void add(List<Evidence> pieces, Sport sport, LocalDate date, Method method, Calculation calculation, String source) {
+        for (Estimate estimate : calculation.estimates()) pieces.add(new Evidence(sport, date, estimate, method, source, ""));
+    }
+
+    private static String text(String format, Object... values) {
+        return String.format(Locale.ROOT, format, values);
+    }
+}

@@ -1,0 +1,148 @@
+package pemblar.app.evidence;
+
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+import pemblar.app.session.EffortService;
+import pemblar.core.Sport;
+import pemblar.core.effort.BestCurve;
+import pemblar.core.effort.BestCurve.Point;
+import pemblar.core.model.CriticalPower;
+import pemblar.core.model.PowerDuration;
+import pemblar.core.threshold.Endurance;
+import pemblar.core.threshold.Estimate;
+import pemblar.core.threshold.Evidence;
+import pemblar.core.threshold.Method;
+import pemblar.core.threshold.Quantity;
+import pemblar.core.threshold.Suggestion;
+import pemblar.core.workout.Pace;
+import pemblar.core.zone.ZoneSet.Measure;
+
+/** All evidence for an athlete's thresholds: what was kept, and what is found in the sessions by itself. */
+@Service
+public class EvidenceService {
+    public static final int RECENT_DAYS = 90;
+    private static final int YEAR = 365;
+    private static final int LONGEST_REASON = 200;
+    private final EvidenceRepository evidence;
+    private final SetAsideRepository setAsides;
+    private final EffortService efforts;
+    private final AthleteService athletes;
+    private final InstantSource clock;
+
+    EvidenceService(EvidenceRepository evidence, SetAsideRepository setAsides, EffortService efforts, AthleteService athletes, InstantSource clock) {
+        this.evidence = evidence;
+        this.setAsides = setAsides;
+        this.efforts = efforts;
+        this.athletes = athletes;
+        this.clock = clock;
+    }
+
+    /** All pieces for some quantities, newest first. For an athlete whom the caller has already asked for. */
+    @Transactional(readOnly = true)
+    public List<Piece> of(Athlete athlete, List<Quantity> quantities) {
+        LocalDate today = athlete.dayOf(clock.instant());
+        Map<String, String> reasons = setAsides.findByAthleteId(athlete.id()).stream().collect(Collectors.toMap(r -> r.evidenceKey, r -> r.reason));
+        List<Piece> pieces = new ArrayList<>();
+        for (EvidenceRow row : evidence.findByAthleteIdOrderByDayDesc(athlete.id())) pieces.add(piece("kept-" + row.id, row.toCore(), row.sessionId, reasons, true));
+        if (quantities.contains(Quantity.CRITICAL_POWER)) {
+            found(athlete, today).forEach(e -> pieces.add(piece("bests-" + e.quantity(), e, null, reasons, false)));
+            for (EffortService.BelowZero below : efforts.belowZero(athlete, today.minusDays(YEAR)))
+                pieces.add(piece("reserve-" + below.recordingId(), belowZero(below), below.sessionId(), reasons, false));
+        }
+        return pieces.stream().filter(p -> quantities.contains(p.evidence().quantity())).sorted(Comparator.comparing((Piece p) -> p.evidence().day()).reversed()).toList();
+    }
+
+    private static Piece piece(String key, Evidence evidence, Long sessionId, Map<String, String> reasons, boolean kept) {
+        return new Piece(key, evidence, sessionId, reasons.get(key), kept);
+    }
+
+    private static Evidence belowZero(EffortService.BelowZero below) {
+        double watts = below.leastCriticalWatts();
+        String moment = below.second() == null ? "" : " at " + Pace.clock(below.second());
+        return new Evidence(Sport.RIDE, below.day(), new Estimate(Quantity.CRITICAL_POWER, watts, watts, Double.POSITIVE_INFINITY), Method.RESERVE_BELOW_ZERO,
+            below.title() + moment, "the reserve was spent and more: critical power or W′ is set too low");
+    }
+
+    /** CP and W′ of the model over the best efforts of the last 90 days, when there is enough evidence. */
+    private List<Evidence> found(Athlete athlete, LocalDate today) {
+        BestCurve curve = efforts.curve(athlete, Sport.RIDE, Measure.POWER, today.minusDays(RECENT_DAYS), today);
+        Optional<CriticalPower> model = PowerDuration.of(curve.points(1, CriticalPower.LONGEST_SECONDS)).critical().filter(CriticalPower::isEnough);
+        if (model.isEmpty()) return List.of();
+        CriticalPower critical = model.get();
+        List<Long> sources = critical.efforts().stream().flatMap(e -> curve.points((int) e.seconds(), (int) e.seconds()).stream()).map(Point::source).distinct().toList();
+        LocalDate newest = efforts.named(athlete, sources).stream().map(EffortService.Named::day).max(Comparator.naturalOrder()).orElse(today);
+        String source = critical.efforts().size() + " efforts of " + critical.efforts().stream().map(e -> Pace.clock(e.seconds())).collect(Collectors.joining(", "));
+        return List.of(
+            new Evidence(Sport.RIDE, newest, around(Quantity.CRITICAL_POWER, critical.watts(), critical.wattsError()), Method.BEST_EFFORTS, source, ""),
+            new Evidence(Sport.RIDE, newest, around(Quantity.W_PRIME, critical.reserveJoules(), critical.reserveError()), Method.BEST_EFFORTS, source, ""));
+    }
+
+    private static Estimate around(Quantity quantity, double value, double error) {
+        return new Estimate(quantity, value, Math.max(value / 100, value - error), value + error);
+    }
+
+    /** What the pieces that count say together, by quantity; a quantity without two-sided evidence is left out. */
+    public static Map<Quantity, Suggestion> suggestions(List<Piece> pieces, LocalDate today) {
+        Map<Quantity, Suggestion> all = new EnumMap<>(Quantity.class);
+        pieces.stream().filter(Piece::counts).map(Piece::evidence).collect(Collectors.groupingBy(Evidence::quantity))
+            .forEach((quantity, list) -> Suggestion.of(list, today).ifPresent(s -> all.put(quantity, s)));
+        return all;
+    }
+
+    /** Keeps what a calculator answered, every estimate of it. */
+    @Transactional
+    public void keep(long athleteId, Viewer viewer, List<Evidence> pieces, Long sessionId) {
+        athletes.require(athleteId, viewer);
+        for (Evidence piece : pieces) evidence.save(new EvidenceRow(athleteId, viewer.accountId(), piece, sessionId, clock.instant()));
+    }
+
+    @Transactional
+    public void delete(long athleteId, Viewer viewer, long id) {
+        athletes.require(athleteId, viewer);
+        evidence.delete(evidence.findByIdAndAthleteId(id, athleteId).orElseThrow(() -> new NotFoundException("evidence")));
+    }
+
+    @Transactional
+    public void setAside(long athleteId, Viewer viewer, String key, String reason) {
+        athletes.require(athleteId, viewer);
+        if (reason.isBlank() || reason.length() > LONGEST_REASON) throw new IllegalArgumentException("Reason: say in up to " + LONGEST_REASON + " characters why it does not count.");
+        if (!key.matches("(kept|bests|reserve)-[A-Z_0-9]{1,40}")) throw new NotFoundException("evidence");
+        setAsides.save(new SetAsideRow(athleteId, key, reason.strip()));
+    }
+
+    @Transactional
+    public void bringBack(long athleteId, Viewer viewer, String key) {
+        athletes.require(athleteId, viewer);
+        setAsides.delete(setAsides.findById(new SetAsideRow.Key(athleteId, key)).orElseThrow(() -> new NotFoundException("evidence")));
+    }
+
+    /** The endurance exponent for power, from the athlete's best efforts of a year or the default. */
+    @Transactional(readOnly = true)
+    public Endurance endurance(Athlete athlete, Sport sport) {
+        return Endurance.ofPower(ownBests(athlete, sport, Measure.POWER));
+    }
+
+    /** The same for a running race of a distance. */
+    @Transactional(readOnly = true)
+    public Endurance endurance(Athlete athlete, double metres, double seconds) {
+        return Endurance.ofRunning(ownBests(athlete, Sport.RUN, Measure.SPEED), metres, seconds, athlete.sex());
+    }
+
+    private List<Point> ownBests(Athlete athlete, Sport sport, Measure measure) {
+        LocalDate today = athlete.dayOf(clock.instant());
+        return efforts.curve(athlete, sport, measure, today.minusDays(YEAR), today).points(1200, 14_400);
+    }
+}

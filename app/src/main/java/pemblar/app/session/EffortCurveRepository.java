@@ -1,0 +1,19 @@
+package pemblar.app.session;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+import pemblar.core.Sport;
+import pemblar.core.zone.ZoneSet.Measure;
+
+interface EffortCurveRepository extends Repository<EffortCurveRow, EffortCurveRow.Key> {
+    /** What the combining of curves needs of each session. */
+    record Curve(long recordingId, LocalDate day, byte[] means) {}
+
+    EffortCurveRow save(EffortCurveRow row);
+
+    @Query("select new pemblar.app.session.EffortCurveRepository$Curve(c.recordingId, c.day, c.means) from EffortCurveRow c "
+        + "where c.athleteId = :athleteId and c.sport = :sport and c.measure = :measure and c.day between :from and :to")
+    List<Curve> between(long athleteId, Sport sport, Measure measure, LocalDate from, LocalDate to);
+}

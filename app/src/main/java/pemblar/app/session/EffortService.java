@@ -1,0 +1,134 @@
+package pemblar.app.session;
+
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+import pemblar.core.Sport;
+import pemblar.core.effort.BestCurve;
+import pemblar.core.effort.SetAside;
+import pemblar.core.recording.Channel;
+import pemblar.core.recording.Recording;
+import pemblar.core.recording.Series;
+import pemblar.core.zone.ZoneSet.Measure;
+
+/** Best efforts over any span of days, from the curves stored with each recording; and stretches that do not count. */
+@Service
+public class EffortService {
+    static final int CURVES_VERSION = 1;
+    private static final int LONGEST_REASON = 200;
+    private final EffortCurveRepository curves;
+    private final EffortSetAsideRepository setAsides;
+    private final RecordingRepository recordings;
+    private final RecordingDataRepository data;
+    private final TrainingSessionRepository sessions;
+    private final AthleteService athletes;
+    private final InstantSource clock;
+
+    EffortService(EffortCurveRepository curves, EffortSetAsideRepository setAsides, RecordingRepository recordings, RecordingDataRepository data,
+                  TrainingSessionRepository sessions, AthleteService athletes, InstantSource clock) {
+        this.curves = curves;
+        this.setAsides = setAsides;
+        this.recordings = recordings;
+        this.data = data;
+        this.sessions = sessions;
+        this.athletes = athletes;
+        this.clock = clock;
+    }
+
+    /** The combined curve of a span of days, both ends included. Sources are ids of recordings. */
+    @Transactional(readOnly = true)
+    public BestCurve curve(Athlete athlete, Sport sport, Measure measure, LocalDate from, LocalDate to) {
+        return curve(athlete, sport, measure, from, to, day -> 1);
+    }
+
+    /** The same with every session's values divided by what {@code divisor} gives for its day; a day that gives NaN is left out. */
+    @Transactional(readOnly = true)
+    public BestCurve curve(Athlete athlete, Sport sport, Measure measure, LocalDate from, LocalDate to, ToDoubleFunction<LocalDate> divisor) {
+        BestCurve combined = new BestCurve();
+        for (EffortCurveRepository.Curve curve : curves.between(athlete.id(), sport, measure, from, to))
+            combined.raise(curve.recordingId(), EffortCurveRow.series(curve.means()), divisor.applyAsDouble(curve.day()));
+        return combined;
+    }
+
+    /** A session that drove the reserve below zero: the lowest critical power that keeps it at zero, and the second at which it was lowest. */
+    public record BelowZero(long recordingId, long sessionId, LocalDate day, String title, double leastCriticalWatts, Integer second) {}
+
+    @Transactional(readOnly = true)
+    public List<BelowZero> belowZero(Athlete athlete, LocalDate from) {
+        List<RecordingRow> rows = recordings.belowZero(athlete.id(), from);
+        List<Named> named = named(athlete, rows.stream().map(r -> r.id).toList());
+        return rows.stream().flatMap(row -> named.stream().filter(n -> n.recordingId() == row.id)
+            .map(n -> new BelowZero(row.id, n.sessionId(), n.day(), n.title(), row.leastCriticalWatts, row.lowestReserveSecond))).toList();
+    }
+
+    /** A stretch that was set aside, with the session it is in. */
+    public record Aside(long id, long sessionId, LocalDate day, String title, int from, int to, String reason) {}
+
+    @Transactional(readOnly = true)
+    public List<Aside> setAsides(Athlete athlete) {
+        List<EffortSetAsideRow> rows = setAsides.findByAthleteIdOrderByIdDesc(athlete.id());
+        if (rows.isEmpty()) return List.of();
+        var titles = sessions.ofRecordings(rows.stream().map(r -> r.recordingId).toList());
+        return rows.stream().map(row -> {
+            SessionRow session = titles.stream().filter(s -> s.recording.id.equals(row.recordingId)).findFirst().orElseThrow();
+            return new Aside(row.id, session.id, session.day, session.title, row.fromSecond, row.toSecond, row.reason);
+        }).toList();
+    }
+
+    /** What a session is called, for points of a curve that know only its recording. */
+    public record Named(long recordingId, long sessionId, LocalDate day, String title) {}
+
+    @Transactional(readOnly = true)
+    public List<Named> named(Athlete athlete, List<Long> recordingIds) {
+        if (recordingIds.isEmpty()) return List.of();
+        return sessions.ofRecordings(recordingIds).stream().filter(s -> s.athleteId == athlete.id()).map(s -> new Named(s.recording.id, s.id, s.day, s.title)).toList();
+    }
+
+    /** Sets aside the session's best effort of a duration: it no longer counts, and the curve follows at once. */
+    @Transactional
+    public void setAside(long athleteId, Viewer viewer, long recordingId, Measure measure, int seconds, String reason) {
+        athletes.require(athleteId, viewer);
+        if (reason.isBlank() || reason.length() > LONGEST_REASON) throw new IllegalArgumentException("Reason: say in up to " + LONGEST_REASON + " characters why it does not count, such as “spike”.");
+        RecordingRow row = recordings.findById(recordingId).filter(r -> r.athleteId == athleteId).orElseThrow(() -> new NotFoundException("recording"));
+        Recording recording = ChannelColumn.read(data.findById(recordingId).orElseThrow().channels);
+        SetAside window = SetAside.best(counting(row, recording, measure), seconds);
+        if (window == null) throw new IllegalArgumentException("This session has no effort of that length.");
+        setAsides.save(new EffortSetAsideRow(row, measure, window.from(), window.to(), reason.strip(), viewer.accountId(), clock.instant()));
+        setAsides.flush();
+        store(row, recording);
+    }
+
+    @Transactional
+    public void takeBack(long athleteId, Viewer viewer, long setAsideId) {
+        athletes.require(athleteId, viewer);
+        EffortSetAsideRow aside = setAsides.findByIdAndAthleteId(setAsideId, athleteId).orElseThrow(() -> new NotFoundException("stretch"));
+        setAsides.delete(aside);
+        setAsides.flush();
+        store(recordings.findById(aside.recordingId).orElseThrow(), ChannelColumn.read(data.findById(aside.recordingId).orElseThrow().channels));
+    }
+
+    /** Computes and stores the curves of a recording. */
+    void store(RecordingRow row, Recording recording) {
+        for (Measure measure : Measure.values()) {
+            if (measure == Measure.SPEED && recording.sport() != Sport.RUN) continue;        // speed on wheels says more about wind and road
+            Series values = counting(row, recording, measure);
+            if (values != null) curves.save(new EffortCurveRow(row, measure, BestCurve.onGrid(values)));
+        }
+        row.curvesVersion = CURVES_VERSION;
+    }
+
+    private Series counting(RecordingRow row, Recording recording, Measure measure) {
+        Channel channel = measure == Measure.POWER ? Channel.POWER : measure == Measure.HEART_RATE ? Channel.HEART_RATE : Channel.SPEED;
+        Series values = recording.channel(channel).orElse(null);
+        if (values == null) return null;
+        List<SetAside> aside = setAsides.findByRecordingId(row.id).stream().filter(a -> a.measure == measure).map(a -> new SetAside(a.fromSecond, a.toSecond)).toList();
+        return SetAside.without(values, aside);
+    }
+}

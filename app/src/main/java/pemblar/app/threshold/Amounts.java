@@ -1,0 +1,54 @@
+package pemblar.app.threshold;
+
+import java.util.Locale;
+import pemblar.core.threshold.Quantity;
+import pemblar.core.workout.Pace;
+
+/** How values of a quantity are typed and read: pace as minutes and seconds per km, W′ in kJ, all else in the quantity's unit. */
+public final class Amounts {
+    private Amounts() {}
+
+    /** @throws NumberFormatException when it is no number, or no pace such as 4:10 */
+    public static double parsed(Quantity quantity, String typed) {
+        String value = typed.strip().replace(',', '.');
+        if (quantity == Quantity.THRESHOLD_SPEED) {
+            if (!value.matches("\\d{1,2}:[0-5]\\d")) throw new NumberFormatException(value);
+            String[] parts = value.split(":");
+            return 1000.0 / (Integer.parseInt(parts[0]) * 60 + Integer.parseInt(parts[1]));
+        }
+        double number = Double.parseDouble(value);
+        return quantity == Quantity.W_PRIME ? number * 1000 : number;
+    }
+
+    public static String unit(Quantity quantity) {
+        return quantity == Quantity.THRESHOLD_SPEED ? "/km" : quantity == Quantity.W_PRIME ? "kJ" : quantity.unit();
+    }
+
+    public static String shown(Quantity quantity, double value) {
+        if (quantity == Quantity.THRESHOLD_SPEED) return Pace.clock(1000 / value);
+        if (quantity == Quantity.W_PRIME) return String.format(Locale.ROOT, "%.1f", value / 1000);
+        return quantity == Quantity.BODY_MASS ? String.format(Locale.ROOT, "%.1f", value) : String.valueOf(Math.round(value));
+    }
+
+    public static String withUnit(Quantity quantity, double value) {
+        return shown(quantity, value) + " " + unit(quantity);
+    }
+
+    /** As “255 to 266 W”; a pace from slow to fast. */
+    public static String range(Quantity quantity, double low, double high) {
+        return shown(quantity, low) + " to " + withUnit(quantity, high);
+    }
+
+    /** With a capital, to begin a sentence. */
+    public static String label(Quantity quantity) {
+        return Character.toUpperCase(quantity.label().charAt(0)) + quantity.label().substring(1);
+    }
+
+    /** Why a typed value was refused, and what is accepted. */
+    public static String problem(Quantity quantity, String typed, IllegalArgumentException e) {
+        if (e instanceof NumberFormatException) return label(quantity) + ": “" + typed + "” is not " + (quantity == Quantity.THRESHOLD_SPEED ? "a pace such as 4:10." : "a number.");
+        boolean pace = quantity == Quantity.THRESHOLD_SPEED;
+        return label(quantity) + ": “" + typed + "” cannot be right; accepted is " + shown(quantity, pace ? quantity.highest() : quantity.lowest())
+            + " to " + withUnit(quantity, pace ? quantity.lowest() : quantity.highest()) + ".";
+    }
+}

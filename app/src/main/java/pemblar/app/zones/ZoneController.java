@@ -1,0 +1,247 @@
+package pemblar.app.zones;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.format.annotation.DateTimeFormat;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Shown;
+import pemblar.app.frame.Viewer;
+import pemblar.app.ribbon.Pages;
+import pemblar.app.session.ScheduleService;
+import pemblar.app.threshold.ThresholdService;
+import pemblar.app.threshold.ZoneSchemeService;
+import pemblar.core.zone.DatedZones;
+import pemblar.core.zone.ZoneScheme;
+import pemblar.core.zone.ZoneScheme.Reference;
+import pemblar.core.zone.ZoneSchemes;
+import pemblar.core.zone.ZoneSet;
+import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.zone.Zones;
+import pemblar.formats.json.ZoneSchemeJson;
+
+/** Zone sets: choose a scheme, edit it, let it hold from a day on, keep it as one's own. All edits are computed here. */
+@Controller
+@RequestMapping("/a/{athleteId}/thresholds/zones")
+class ZoneController {
+    private static final double LAST_ZONE_SHARE = 0.16;
+    private final Pages pages;
+    private final ThresholdService thresholds;
+    private final ZoneSchemeService schemes;
+    private final ScheduleService schedule;
+    private final AthleteService athletes;
+    private final Shown shown;
+
+    ZoneController(Pages pages, ThresholdService thresholds, ZoneSchemeService schemes, ScheduleService schedule, AthleteService athletes, Shown shown) {
+        this.pages = pages;
+        this.thresholds = thresholds;
+        this.schemes = schemes;
+        this.schedule = schedule;
+        this.athletes = athletes;
+        this.shown = shown;
+    }
+
+    /** A zone of the editor: its upper boundary as typed, null for the last; where it stands in the bar, in percent of its width. */
+    record Edited(int number, String name, String boundary, Double value, String range, double left, double width) {}
+
+    /** A set that held or holds, by its first day. */
+    record History(LocalDate from, String name, boolean now) {}
+
+    /** A scheme to start from. */
+    record Choice(String value, String name) {}
+
+    @GetMapping
+    String show(@PathVariable long athleteId, @RequestParam Map<String, String> asked, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
+        ZoneView.Kind kind = kind(page.athlete(), asked);
+        DatedZones zones = thresholds.zonesOf(page.athlete());
+        ZoneScheme start = chosen(asked.getOrDefault("scheme", ""), kind, viewer).or(() -> zones.on(page.today()).scheme(kind.measure(), kind.sport())).orElseThrow();
+        fill(model, page.athlete(), kind, zones, page.today(), Draft.of(start), viewer);
+        return "zones/zones";
+    }
+
+    private static ZoneView.Kind kind(Athlete athlete, Map<String, String> asked) {
+        List<ZoneView.Kind> kinds = ZoneView.kinds(athlete.sport());
+        return kinds.stream().filter(k -> k.sport().name().equals(asked.get("sport")) && k.measure().name().equals(asked.get("measure"))).findFirst().orElse(kinds.get(0));
+    }
+
+    private Optional<ZoneScheme> chosen(String value, ZoneView.Kind kind, Viewer viewer) {
+        if (value.matches("own-\\d{1,15}")) return Optional.of(schemes.require(Long.parseLong(value.substring(4)), viewer).scheme()).filter(s -> s.measure() == kind.measure());
+        return value.matches("\\d") && Integer.parseInt(value) < ZoneSchemes.ALL.size() ? Optional.of(ZoneSchemes.ALL.get(Integer.parseInt(value))).filter(s -> s.measure() == kind.measure()) : Optional.empty();
+    }
+
+    private void fill(Model model, Athlete athlete, ZoneView.Kind kind, DatedZones zones, LocalDate today, Draft draft, Viewer viewer) {
+        List<Choice> choices = new ArrayList<>();
+        for (int i = 0; i < ZoneSchemes.ALL.size(); i++) if (ZoneSchemes.ALL.get(i).measure() == kind.measure()) choices.add(new Choice(String.valueOf(i), ZoneSchemes.ALL.get(i).name()));
+        List<ZoneSchemeService.Kept> own = schemes.own(viewer);
+        own.stream().filter(k -> k.scheme().measure() == kind.measure()).forEach(k -> choices.add(new Choice("own-" + k.id(), k.scheme().name() + " (own)")));
+        Zones now = zones.on(today);
+        model.addAttribute("kind", kind);
+        model.addAttribute("kinds", ZoneView.kinds(athlete.sport()));
+        model.addAttribute("choices", choices);
+        model.addAttribute("own", own);
+        model.addAttribute("history", history(zones, kind, today));
+        model.addAttribute("undoValue", thresholds.latestChange(athlete.id(), viewer).orElse(null));
+        model.addAttribute("isUsual", now.chosen().get(new Zones.Key(kind.sport(), kind.measure())) == null);
+        editor(model, kind, now, draft);
+    }
+
+    private static List<History> history(DatedZones zones, ZoneView.Kind kind, LocalDate today) {
+        Zones.Key key = new Zones.Key(kind.sport(), kind.measure());
+        LocalDate holds = zones.latest(key, today).map(DatedZones.Dated::from).orElse(null);
+        return zones.sets().stream().filter(s -> s.key().equals(key)).map(s -> new History(s.from(), s.scheme().name(), s.from().equals(holds))).sorted(java.util.Comparator.comparing(History::from).reversed()).toList();
+    }
+
+    private static void editor(Model model, ZoneView.Kind kind, Zones now, Draft draft) {
+        ZoneScheme scheme = draft.scheme();
+        Optional<ZoneSet> set = scheme.with(now.thresholds().forSport(kind.sport()));
+        int last = scheme.boundaries().size() - 1;
+        double low = scheme.boundaries().get(0) * 0.75;
+        double high = scheme.boundaries().get(last) + (scheme.boundaries().get(last) - low) * LAST_ZONE_SHARE;
+        List<Edited> zones = new ArrayList<>();
+        double left = 0;
+        for (int i = 0; i <= scheme.boundaries().size(); i++) {
+            int zone = i + 1;
+            boolean top = i == scheme.boundaries().size();
+            double right = top ? 100 : 100 * (scheme.boundaries().get(i) - low) / (high - low);
+            zones.add(new Edited(zone, scheme.names().get(i), top ? null : Draft.shown(scheme, i), top ? null : scheme.boundaries().get(i), set.map(s -> ZoneView.range(s, zone)).orElse("–"), left, right - left));
+            left = right;
+        }
+        model.addAttribute("zones", zones);
+        model.addAttribute("scheme", scheme);
+        model.addAttribute("drawn", ZoneSchemeJson.write(scheme));
+        model.addAttribute("low", low);
+        model.addAttribute("high", high);
+        model.addAttribute("unitOfBoundary", unit(scheme));
+        model.addAttribute("referenceWord", reference(scheme));
+        model.addAttribute("known", set.isPresent());
+        model.addAttribute("problems", draft.problems());
+        model.addAttribute("references", Arrays.stream(Reference.values()).filter(r -> r.serves(scheme.measure())).toList());
+    }
+
+    private static String unit(ZoneScheme scheme) {
+        if (scheme.reference() != Reference.ABSOLUTE) return "%";
+        return scheme.measure() == Measure.POWER ? "W" : scheme.measure() == Measure.HEART_RATE ? "bpm" : "/km";
+    }
+
+    private static String reference(ZoneScheme scheme) {
+        return switch (scheme.reference()) {
+            case THRESHOLD -> "% of threshold";
+            case MAXIMUM -> "% of maximum heart rate";
+            case RESERVE -> "% of heart-rate reserve (maximum less resting)";
+            case CRITICAL_POWER -> "% of critical power";
+            case ABSOLUTE -> "absolute, in " + unit(scheme);
+        };
+    }
+
+    /** The editor after an edit: computed, not saved. */
+    @PostMapping("/edit")
+    String edit(@PathVariable long athleteId, @RequestParam Map<String, String> form, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        model.addAttribute("athlete", athlete);
+        ZoneView.Kind kind = kind(athlete, form);
+        model.addAttribute("kind", kind);
+        model.addAttribute("today", LocalDate.parse(form.getOrDefault("from", "2026-01-01")));
+        editor(model, kind, thresholds.zonesOf(athlete).on(LocalDate.parse(form.getOrDefault("from", "2026-01-01"))), draft(form));
+        return "zones/zones :: editor";
+    }
+
+    private static Draft draft(Map<String, String> form) {
+        return Draft.typed(form);
+    }
+
+    /** Lets the edited scheme hold from a day on, or keeps it as one's own. */
+    @PostMapping
+    String save(@PathVariable long athleteId, @RequestParam Map<String, String> form, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
+                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model, RedirectAttributes flash) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        ZoneView.Kind kind = kind(athlete, form);
+        Draft draft = draft(form);
+        if (!draft.problems().isEmpty()) {
+            Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
+            fill(model, athlete, kind, thresholds.zonesOf(athlete), page.today(), draft, viewer);
+            return "zones/zones";
+        }
+        try {
+            if (form.getOrDefault("do", "").equals("keep")) {
+                schemes.save(viewer, draft.scheme());
+                flash.addFlashAttribute("said", "Saved as your own scheme “" + draft.scheme().name() + "”. It can be used for every athlete you see.");
+            } else {
+                Long ownId = schemes.own(viewer).stream().filter(k -> k.scheme().equals(draft.scheme())).map(ZoneSchemeService.Kept::id).findFirst().orElse(null);
+                String label = kind.title() + " has “" + draft.scheme().name() + "” from " + shown.date(from) + ".";
+                thresholds.takeUp(athleteId, viewer, new DatedZones.Dated(new Zones.Key(kind.sport(), kind.measure()), from, draft.scheme()), ownId, label);
+                flash.addFlashAttribute("said", label + " Time in zones of the sessions from then on is computed anew.");
+            }
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+        }
+        return back(athleteId, kind);
+    }
+
+    /** Takes a dated set away, unless planned sessions name zones that would then not be there. */
+    @PostMapping("/drop")
+    String drop(@PathVariable long athleteId, @RequestParam Map<String, String> form, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
+                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        ZoneView.Kind kind = kind(athlete, form);
+        Zones.Key key = new Zones.Key(kind.sport(), kind.measure());
+        List<String> users = schedule.usersOfZones(athlete, key, from);
+        if (users.isEmpty()) thresholds.dropZoneSet(athleteId, viewer, key, from, "The " + kind.title().toLowerCase(Locale.ROOT) + " zones of " + shown.date(from) + " were taken away.");
+        else flash.addFlashAttribute("said", "This set is in use and stays: planned sessions have targets in its zones: " + String.join("; ", users) + ". Change their targets or drop them first.");
+        return back(athleteId, kind);
+    }
+
+    @PostMapping("/own/delete")
+    String delete(@PathVariable long athleteId, @RequestParam long id, @RequestParam Map<String, String> form, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        try {
+            schemes.delete(viewer, id);
+            flash.addFlashAttribute("said", "The scheme was deleted.");
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+        }
+        return back(athleteId, kind(athlete, form));
+    }
+
+    @GetMapping("/own.json")
+    ResponseEntity<byte[]> export(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        athletes.require(athleteId, viewer);
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON)
+            .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("pemblar-zones.json").build().toString())
+            .body(schemes.export(viewer).getBytes(StandardCharsets.UTF_8));
+    }
+
+    @PostMapping("/import")
+    String takeIn(@PathVariable long athleteId, @RequestParam MultipartFile file, @RequestParam Map<String, String> form, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) throws IOException {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        String name = Optional.ofNullable(file.getOriginalFilename()).filter(n -> !n.isBlank()).orElse("the file");
+        if (file.getSize() > ZoneSchemeJson.MOST_BYTES) flash.addFlashAttribute("said", name + " is too large for a file of zones: at most " + ZoneSchemeJson.MOST_BYTES / 1000 + " kB.");
+        else flash.addFlashAttribute("said", schemes.importFrom(viewer, name, new String(file.getBytes(), StandardCharsets.UTF_8)));
+        return back(athleteId, kind(athlete, form));
+    }
+
+    private static String back(long athleteId, ZoneView.Kind kind) {
+        return "redirect:/a/" + athleteId + "/thresholds/zones?" + kind.address();
+    }
+}
