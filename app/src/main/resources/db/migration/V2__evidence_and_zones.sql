@@ -93,3 +93,4 @@ create table profile_bands (
 );
 
 alter table recomputation add column parts varchar(60) not null default 'POWER,HEART_RATE,SPEED,RESERVE';
+alter table recomputation add column sports varchar(30) not null default 'RIDE,RUN,OTHER';

@@ -65,9 +65,13 @@ final class Person {
     }
 
     HttpResponse<String> upload(String path, Map<String, byte[]> files) {
+        return upload(path, "files", files);
+    }
+
+    HttpResponse<String> upload(String path, String field, Map<String, byte[]> files) {
         ByteArrayOutputStream body = new ByteArrayOutputStream();
         files.forEach((name, bytes) -> {
-            body.writeBytes(("--" + BOUNDARY + "\r\nContent-Disposition: form-data; name=\"files\"; filename=\"" + name + "\"\r\n\r\n").getBytes(StandardCharsets.UTF_8));
+            body.writeBytes(("--" + BOUNDARY + "\r\nContent-Disposition: form-data; name=\"" + field + "\"; filename=\"" + name + "\"\r\n\r\n").getBytes(StandardCharsets.UTF_8));
             body.writeBytes(bytes);
             body.writeBytes("\r\n".getBytes(StandardCharsets.UTF_8));
         });

@@ -27,8 +27,9 @@ class StructureTest {
     }
 
     @Test
-    void theCoreKnowsOnlyJava() {
-        classes().that().resideInAPackage("pemblar.core..").should().onlyDependOnClassesThat().resideInAnyPackage("pemblar.core..", "java..").check(OURS);
+    void theCoreKnowsOnlyJavaAndItsModelANumericalLibrary() {
+        classes().that().resideInAPackage("pemblar.core..").should().onlyDependOnClassesThat().resideInAnyPackage("pemblar.core..", "java..", "org.hipparchus..").check(OURS);
+        noClasses().that().resideInAPackage("pemblar.core..").and().resideOutsideOfPackage("pemblar.core.model").should().dependOnClassesThat().resideInAPackage("org.hipparchus..").check(OURS);
     }
 
     @Test

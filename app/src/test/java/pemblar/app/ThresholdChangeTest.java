@@ -27,7 +27,10 @@ class ThresholdChangeTest {
         var inside = loads("day >= '" + from + "'");
         double planned = SQL.queryForObject("select sum(planned_load) from session where athlete_id = 3 and sport = 'RIDE' and day > '" + today + "'", Double.class);
         kasper.get("/a/3/thresholds");
-        kasper.post("/a/3/thresholds", Map.of("quantity", "THRESHOLD_POWER", "value", "200", "from", from.toString()));
+        String asked = kasper.post("/a/3/thresholds/adopt", Map.of("THRESHOLD_POWER", "200", "from", from.toString(), "ask", "1")).body();
+        assertTrue(asked.contains(">" + inside.size() + "</dd><dt>sessions are recomputed"), "the preview counts the sessions of the span");
+        assertEquals(inside, loads("day >= '" + from + "'"), "a preview saves nothing");
+        kasper.post("/a/3/thresholds/adopt", Map.of("THRESHOLD_POWER", "200", "from", from.toString()));
         Eventually.holds(Duration.ofSeconds(60), () -> SQL.queryForObject("select count(*) from recomputation where done < total", Integer.class) == 0
             && !loads("day >= '" + from + "'").equals(inside));
         assertEquals(before, loads("day < '" + from + "'"));
@@ -36,7 +39,7 @@ class ThresholdChangeTest {
         for (int i = 0; i < after.size(); i++) assertNotEquals(inside.get(i), after.get(i));
         assertEquals(planned, SQL.queryForObject("select sum(planned_load) from session where athlete_id = 3 and sport = 'RIDE' and day > '" + today + "'", Double.class), planned * 0.02);
         kasper.get("/a/3/thresholds");
-        kasper.post("/a/3/thresholds/remove", Map.of("quantity", "THRESHOLD_POWER", "from", from.toString()));
+        assertTrue(kasper.post("/a/3/thresholds/adopt/undo", Map.of()).body().contains("Taken back: Threshold power is now 200 W"));
         Eventually.holds(Duration.ofSeconds(60), () -> loads("day >= '" + from + "'").toString().equals(inside.toString()));
     }
 
@@ -44,7 +47,9 @@ class ThresholdChangeTest {
     void anImpossibleValueIsRefusedInPlaceAndKept() {
         Person kasper = Person.demo("kasper");
         kasper.get("/a/3/thresholds");
-        String page = kasper.post("/a/3/thresholds", Map.of("quantity", "BODY_MASS", "value", "720", "from", "2026-05-01")).body();
+        String page = kasper.post("/a/3/thresholds/adopt", Map.of("BODY_MASS", "720", "from", "2026-05-01", "ask", "1")).body();
         assertTrue(page.contains("cannot be right") && page.contains("value=\"720\""));
+        String words = kasper.post("/a/3/thresholds/adopt", Map.of("THRESHOLD_POWER", "strong", "from", "2026-05-01")).body();
+        assertTrue(words.contains("is not a number") && words.contains("value=\"strong\""));
     }
 }

@@ -16,6 +16,7 @@ import pemblar.core.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 import pemblar.formats.fit.FitWorkouts;
+import pemblar.formats.fit.FitZones;
 
 /** Sends a planned session to the bench unit as a FIT workout and takes the FIT activity back through the ordinary upload. */
 @Service
@@ -42,6 +43,13 @@ public class BenchService {
         var workout = opened.workout().orElseThrow(() -> new IllegalArgumentException("This session has no workout to send."));
         String title = opened.slab().title();
         return new WorkoutFile(title.replaceAll("[^\\p{L}\\p{N}]+", "-") + ".fit", FitWorkouts.of(title, workout, opened.zones()).write(SERIAL, clock.instant()));
+    }
+
+    /** The zones of the session's day and sport, as a device gets them beside the workout. */
+    @Transactional(readOnly = true)
+    public WorkoutFile zonesFile(long athleteId, Viewer viewer, long sessionId) {
+        SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
+        return new WorkoutFile("zones-" + opened.slab().sport().key() + ".fit", FitZones.of(opened.zones(), opened.slab().sport(), clock.instant()).write(SERIAL));
     }
 
     /** Does the session on the bench unit and uploads what it recorded. */

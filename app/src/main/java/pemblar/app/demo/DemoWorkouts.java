@@ -25,7 +25,7 @@ final class DemoWorkouts {
         ride("Race ride", "20min 45>75%, 55min 97-102% \"hold back for the first ten minutes\", 10min 55>40%");
         ride("Two all-out efforts", "20min 50>75%, 3min 143% \"all-out\", 25min 50%, 12min 111% \"all-out\", 10min 50%");
         ride("Twenty minutes all-out", "20min 50>75%, 20min 107% \"all-out, evenly\", 15min 50%");
-        run("Half-hour trial", "15min z1-2, 30min 102-105% \"alone, and even\", 10min z1");
+        run("Half-hour trial", "15min z1-2, 30min 105-107% \"alone, and even\", 10min z1");
         run("Race run", "15min z1-2, 10km 99-102% \"even splits\", 10min z1");
         run("Easy loop", "45min z1-2");
         run("Strides", "35min z1-2, 6 x (20s 120%, 70s z1), 5min z1");

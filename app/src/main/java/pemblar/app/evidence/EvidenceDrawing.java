@@ -140,8 +140,9 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
         private List<Tick> valueTicks() {
             List<Tick> ticks = new ArrayList<>();
             if (pace) {
-                for (int seconds = 120; seconds <= 900; seconds += 10)
-                    if (1000.0 / seconds >= lowest && 1000.0 / seconds <= highest && (highest - lowest < 0.7 || seconds % 30 == 0)) ticks.add(new Tick(y(1000.0 / seconds), Amounts.shown(Quantity.THRESHOLD_SPEED, 1000.0 / seconds)));
+                int apart = highest - lowest < 0.45 ? 5 : highest - lowest < 0.9 ? 10 : 30;
+                for (int seconds = 120; seconds <= 900; seconds += apart)
+                    if (1000.0 / seconds >= lowest && 1000.0 / seconds <= highest) ticks.add(new Tick(y(1000.0 / seconds), Amounts.shown(Quantity.THRESHOLD_SPEED, 1000.0 / seconds)));
                 return ticks;
             }
             double step = STEPS[STEPS.length - 1];

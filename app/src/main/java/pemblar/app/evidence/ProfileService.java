@@ -9,7 +9,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.frame.Viewer;
-import pemblar.core.model.ProfileBands;
+import pemblar.core.profile.ProfileBands;
 import pemblar.formats.Reading.Problem;
 import pemblar.formats.csv.ProfileBandsCsv;
 

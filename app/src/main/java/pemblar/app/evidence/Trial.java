@@ -17,7 +17,6 @@ import pemblar.core.threshold.Endurance;
 import pemblar.core.threshold.Estimate;
 import pemblar.core.threshold.Evidence;
 import pemblar.core.threshold.Method;
-import pemblar.core.workout.Pace;
 
 /** A calculator's form as it was typed, and what it gives. Nothing is kept by trying. */
 final class Trial {
@@ -186,9 +185,14 @@ final class Trial {
         double seconds = seconds("time");
         double wanted = method == Method.RACE_POWER ? 55 : 60;
         double ratio = Math.max(seconds / 60 / wanted, wanted / (seconds / 60));
-        String far = ratio < 1.35 ? "The range is narrow: the time is close to the " + (int) wanted + " min that a threshold stands for, so hardly anything has to be extrapolated."
-            : ratio < 2.5 ? "The range is moderate: the time has to be carried from " + Pace.clock(seconds / 60).replaceAll(":.*", "") + " min to " + (int) wanted + " min along the exponent."
-            : "The range is wide: from " + Pace.clock(seconds / 60).replaceAll(":.*", "") + " min to " + (int) wanted + " min is a long way along the exponent, and a small error in it grows with every step.";
-        return far;
+        String way = "from " + minutes(seconds) + " to " + (int) wanted + " min";
+        if (ratio < 1.35) return "The range is narrow: the time is close to the " + (int) wanted + " min that a threshold stands for, so hardly anything has to be extrapolated.";
+        if (ratio < 2.5) return "The range is moderate: the time has to be carried " + way + " along the exponent.";
+        return "The range is wide: " + way + " is a long way along the exponent, and a small error in it grows with every step.";
+    }
+
+    private static String minutes(double seconds) {
+        long minutes = Math.round(seconds / 60);
+        return minutes < 120 ? minutes + " min" : minutes / 60 + " h" + (minutes % 60 == 0 ? "" : " " + minutes % 60 + " min");
     }
 }

@@ -74,7 +74,8 @@ public class AdoptionPreview {
         Map<Span, Set<Part>> spans = spans(then.values(), adopted);
         Set<Long> recomputed = new java.util.HashSet<>();
         spans.forEach((span, parts) -> {
-            List<RecordingRow> rows = recordings.within(athlete.id(), span.from(), span.until().orElse(LocalDate.of(9999, 1, 1)));
+            List<RecordingRow> rows = recordings.within(athlete.id(), span.from(), span.until().orElse(LocalDate.of(9999, 1, 1))).stream()
+                .filter(row -> adopted.stream().anyMatch(d -> d.quantity().serves(row.sport))).toList();
             rows.forEach(row -> recomputed.add(row.id));
             for (int i = 0; i < rows.size(); i += BATCH) loads(rows.subList(i, Math.min(rows.size(), i + BATCH)), then, parts, deltas);
         });

@@ -62,10 +62,8 @@ public class EffortService {
 
     @Transactional(readOnly = true)
     public List<BelowZero> belowZero(Athlete athlete, LocalDate from) {
-        List<RecordingRow> rows = recordings.belowZero(athlete.id(), from);
-        List<Named> named = named(athlete, rows.stream().map(r -> r.id).toList());
-        return rows.stream().flatMap(row -> named.stream().filter(n -> n.recordingId() == row.id)
-            .map(n -> new BelowZero(row.id, n.sessionId(), n.day(), n.title(), row.leastCriticalWatts, row.lowestReserveSecond))).toList();
+        return sessions.belowZero(athlete.id(), from).stream()
+            .map(s -> new BelowZero(s.recording.id, s.id, s.day, s.title, s.recording.leastCriticalWatts, s.recording.lowestReserveSecond)).toList();
     }
 
     /** A stretch that was set aside, with the session it is in. */

@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.Set;
 import java.util.stream.Collectors;
+import pemblar.core.Sport;
 import pemblar.core.load.SessionSummary.Part;
 
 @Entity
@@ -25,15 +26,21 @@ class RecomputationRow {
     int done;
     long lastRecordingId;
     String parts;
+    String sports;
 
     protected RecomputationRow() {}
 
-    RecomputationRow(long athleteId, LocalDate fromDay, LocalDate untilDay, int total, Set<Part> parts) {
+    RecomputationRow(long athleteId, LocalDate fromDay, LocalDate untilDay, int total, Set<Sport> sports, Set<Part> parts) {
         this.athleteId = athleteId;
         this.fromDay = fromDay;
         this.untilDay = untilDay;
         this.total = total;
+        this.sports = sports.stream().map(Enum::name).collect(Collectors.joining(","));
         this.parts = parts.stream().map(Enum::name).collect(Collectors.joining(","));
+    }
+
+    Set<Sport> sports() {
+        return Arrays.stream(sports.split(",")).map(Sport::valueOf).collect(Collectors.toCollection(() -> EnumSet.noneOf(Sport.class)));
     }
 
     Set<Part> parts() {

@@ -60,9 +60,9 @@ public class RecomputationService {
         LocalDate today = athlete.dayOf(clock.instant());
         LocalDate ahead = change.from().isAfter(today) ? change.from() : today;
         if (!change.parts().equals(EnumSet.of(Part.RESERVE))) schedule.forecastAgain(athlete, ahead, change.until());
-        int total = recordings.idsIn(athlete.id(), change.from(), change.until(), 0).size();
+        int total = recordings.idsIn(athlete.id(), change.from(), change.until(), change.sports(), 0).size();
         if (total == 0) return;
-        RecomputationRow row = recomputations.save(new RecomputationRow(athlete.id(), change.from(), change.until(), total, change.parts()));
+        RecomputationRow row = recomputations.save(new RecomputationRow(athlete.id(), change.from(), change.until(), total, change.sports(), change.parts()));
         queue.scheduleIfNotExists(new TaskInstance<Void>(TASK, row.id.toString()), clock.instant());
     }
 
@@ -81,7 +81,7 @@ public class RecomputationService {
     private boolean next(long id) {
         RecomputationRow row = recomputations.findById(id).orElse(null);
         if (row == null) return false;
-        List<Long> left = recordings.idsIn(row.athleteId, row.fromDay, row.untilDay, row.lastRecordingId);
+        List<Long> left = recordings.idsIn(row.athleteId, row.fromDay, row.untilDay, row.sports(), row.lastRecordingId);
         if (left.isEmpty()) {
             row.done = row.total;
             return false;

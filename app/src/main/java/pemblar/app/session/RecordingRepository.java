@@ -3,8 +3,10 @@ package pemblar.app.session;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
+import pemblar.core.Sport;
 
 interface RecordingRepository extends Repository<RecordingRow, Long> {
     RecordingRow save(RecordingRow row);
@@ -21,9 +23,6 @@ interface RecordingRepository extends Repository<RecordingRow, Long> {
     @Query("select r from RecordingRow r where r.athleteId = :athleteId and r.day >= :from and r.day < :until order by r.day")
     List<RecordingRow> within(long athleteId, LocalDate from, LocalDate until);
 
-    @Query("select r from RecordingRow r where r.athleteId = :athleteId and r.leastCriticalWatts is not null and r.day >= :from order by r.day")
-    List<RecordingRow> belowZero(long athleteId, LocalDate from);
-
-    @Query("select r.id from RecordingRow r where r.athleteId = :athleteId and r.day >= :from and r.day < :until and r.id > :after order by r.id")
-    List<Long> idsIn(long athleteId, LocalDate from, LocalDate until, long after);
+    @Query("select r.id from RecordingRow r where r.athleteId = :athleteId and r.day >= :from and r.day < :until and r.sport in :sports and r.id > :after order by r.id")
+    List<Long> idsIn(long athleteId, LocalDate from, LocalDate until, Set<Sport> sports, long after);
 }

@@ -126,8 +126,8 @@ public class RecordingService {
     }
 
     @Transactional(readOnly = true)
-    public List<Long> idsIn(long athleteId, LocalDate from, LocalDate until, long after) {
-        return recordings.idsIn(athleteId, from, until, after);
+    public List<Long> idsIn(long athleteId, LocalDate from, LocalDate until, Set<Sport> sports, long after) {
+        return recordings.idsIn(athleteId, from, until, sports, after);
     }
 
     private static String sha256(byte[] bytes) {

@@ -40,6 +40,9 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     @Query("select s from SessionRow s join fetch s.recording r where r.id in :recordingIds")
     List<SessionRow> ofRecordings(List<Long> recordingIds);
 
+    @Query("select s from SessionRow s join fetch s.recording r where r.athleteId = :athleteId and r.leastCriticalWatts is not null and r.day >= :from order by r.day")
+    List<SessionRow> belowZero(long athleteId, LocalDate from);
+
     @Query("select s.id from SessionRow s where s.recording.id = :recordingId")
     Optional<Long> idOfRecording(long recordingId);
 

@@ -110,13 +110,13 @@ public class ThresholdService {
         remember(athleteId, viewer, label, List.of(Before.value(quantity, from, row.amount)));
         DatedValues whole = of(athlete);
         values.delete(row);
-        announce(athleteId, whole.spanOf(quantity, from), Part.restingOn(quantity));
+        announce(athleteId, whole.spanOf(quantity, from), sports(quantity), Part.restingOn(quantity));
     }
 
     @Transactional
     public void setSex(long athleteId, Viewer viewer, Sex sex) {
         athletes.setSex(athleteId, viewer, sex);
-        events.publishEvent(new ThresholdsChanged(athleteId, EARLIEST, END_OF_TIME, EnumSet.of(Part.HEART_RATE)));
+        events.publishEvent(new ThresholdsChanged(athleteId, EARLIEST, END_OF_TIME, EnumSet.allOf(Sport.class), EnumSet.of(Part.HEART_RATE)));
     }
 
     /** Takes up a scheme for a sport from a day on. */
@@ -138,7 +138,7 @@ public class ThresholdService {
         if (scheme.isEmpty() && row.isEmpty()) throw new NotFoundException("zone set");
         remember(athlete.id(), viewer, label, List.of(new Before(null, from.toString(), null, key.sport(), key.measure(), row.map(r -> r.scheme).orElse(null), row.map(r -> r.schemeId).orElse(null))));
         replace(athlete.id(), key, from, scheme.map(pemblar.formats.json.ZoneSchemeJson::write).orElse(null), schemeId);
-        announce(athlete.id(), zonesOf(athlete).spanOf(key, from), EnumSet.of(part(key.measure())));
+        announce(athlete.id(), zonesOf(athlete).spanOf(key, from), EnumSet.of(key.sport()), EnumSet.of(part(key.measure())));
     }
 
     private void replace(long athleteId, Zones.Key key, LocalDate from, String scheme, Long schemeId) {
@@ -181,31 +181,39 @@ public class ThresholdService {
         if (before.quantity() == null) {
             Zones.Key key = new Zones.Key(before.sport(), before.measure());
             replace(athlete.id(), key, from, before.scheme(), before.schemeId());
-            announce(athlete.id(), zonesOf(athlete).spanOf(key, from), EnumSet.of(part(before.measure())));
+            announce(athlete.id(), zonesOf(athlete).spanOf(key, from), EnumSet.of(key.sport()), EnumSet.of(part(before.measure())));
             return;
         }
         DatedValues whole = of(athlete);
         Optional<DatedValueRow> row = values.findByAthleteIdAndQuantityAndValidFrom(athlete.id(), before.quantity(), from);
         if (before.amount() == null) row.ifPresent(values::delete);
         else row.ifPresentOrElse(r -> r.amount = before.amount(), () -> values.save(new DatedValueRow(athlete.id(), new Dated(before.quantity(), from, before.amount()))));
-        announce(athlete.id(), whole.spanOf(before.quantity(), from), Part.restingOn(before.quantity()));
+        announce(athlete.id(), whole.spanOf(before.quantity(), from), sports(before.quantity()), Part.restingOn(before.quantity()));
     }
 
     private void remember(long athleteId, Viewer viewer, String label, List<Before> before) {
         changes.save(new ValueChangeRow(athleteId, viewer.accountId(), label, JSON.writeValueAsString(new State(before)), clock.instant()));
     }
 
-    /** One announcement for all quantities of an adoption that touch the same days, so that a session is read once. */
+    /** One announcement for all quantities of an adoption that touch the same days and sports, so that a session is read once. */
     private void announce(Athlete athlete, LocalDate from, Set<Quantity> quantities) {
+        record Touched(DatedValues.Span span, Set<Sport> sports) {}
         DatedValues whole = of(athlete);
-        Map<DatedValues.Span, EnumSet<Part>> spans = new java.util.LinkedHashMap<>();
-        for (Quantity quantity : quantities) spans.computeIfAbsent(whole.spanOf(quantity, from), s -> EnumSet.noneOf(Part.class)).addAll(Part.restingOn(quantity));
-        spans.forEach((span, parts) -> announce(athlete.id(), span, parts));
+        Map<Touched, EnumSet<Part>> all = new java.util.LinkedHashMap<>();
+        for (Quantity quantity : quantities)
+            all.computeIfAbsent(new Touched(whole.spanOf(quantity, from), sports(quantity)), t -> EnumSet.noneOf(Part.class)).addAll(Part.restingOn(quantity));
+        all.forEach((touched, parts) -> announce(athlete.id(), touched.span(), touched.sports(), parts));
     }
 
-    private void announce(long athleteId, DatedValues.Span span, Set<Part> parts) {
+    private static Set<Sport> sports(Quantity quantity) {
+        Set<Sport> sports = EnumSet.allOf(Sport.class);
+        sports.removeIf(sport -> !quantity.serves(sport));
+        return sports;
+    }
+
+    private void announce(long athleteId, DatedValues.Span span, Set<Sport> sports, Set<Part> parts) {
         if (parts.isEmpty()) return;        // nothing that is stored rests on it
         LocalDate begin = span.from().isBefore(EARLIEST) ? EARLIEST : span.from();
-        events.publishEvent(new ThresholdsChanged(athleteId, begin, span.until().orElse(END_OF_TIME), parts));
+        events.publishEvent(new ThresholdsChanged(athleteId, begin, span.until().orElse(END_OF_TIME), sports, parts));
     }
 }

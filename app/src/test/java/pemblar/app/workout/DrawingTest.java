@@ -7,6 +7,7 @@ import org.junit.jupiter.api.Test;
 import pemblar.core.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
+import pemblar.core.zone.Zones;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.Shorthand;
 
@@ -14,7 +15,7 @@ class DrawingTest {
     private static final Thresholds VALUES = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200).with(Quantity.CRITICAL_POWER, 205).with(Quantity.W_PRIME, 15_000);
 
     private static Drawing draw(String text, Thresholds values) {
-        return Drawing.of(Forecast.of(Shorthand.read(text, Sport.RIDE).workout().orElseThrow(), values), values, Sport.RIDE);
+        return Drawing.of(Forecast.of(Shorthand.read(text, Sport.RIDE).workout().orElseThrow(), values), Zones.usual(values), Sport.RIDE);
     }
 
     @Test

@@ -18,6 +18,7 @@ public record PowerDuration(Optional<CriticalPower> critical, Optional<MaximalPo
     /** Distance from the model within which a best effort counts as all-out. */
     public static final double ENVELOPE = 0.05;
     private static final double OTHER_EFFORT = 2;
+    private static final double OTHER_POWER = 1.05;
     private static final int MOST_ROUNDS = 30;
     /** Durations, s, that a pair or triple of tests usually takes. */
     private static final int[] USUAL_TESTS = {180, 720, 1200, 360};
@@ -71,8 +72,10 @@ public record PowerDuration(Optional<CriticalPower> critical, Optional<MaximalPo
     }
 
     private static boolean isSame(Point a, Point b) {
-        double ratio = (double) Math.max(a.seconds(), b.seconds()) / Math.min(a.seconds(), b.seconds());
-        return a.source() == b.source() && ratio < OTHER_EFFORT;
+        if (a.source() != b.source()) return false;
+        double longer = (double) Math.max(a.seconds(), b.seconds()) / Math.min(a.seconds(), b.seconds());
+        double stronger = Math.max(a.value(), b.value()) / Math.min(a.value(), b.value());
+        return longer < OTHER_EFFORT || stronger < OTHER_POWER;
     }
 
     /** Power, W, by the model that reaches the duration; empty without one. */

@@ -1,5 +1,7 @@
 package pemblar.core.threshold;
 
+import pemblar.core.Sport;
+
 /** What an athlete's zones, intensity and load refer to. Each is set with the day from which it holds. */
 public enum Quantity {
     THRESHOLD_POWER("threshold power", "W", 40, 600),
@@ -40,6 +42,15 @@ public enum Quantity {
 
     public double highest() {
         return highest;
+    }
+
+    /** True when something that is computed for a sport can rest on this quantity. */
+    public boolean serves(Sport sport) {
+        return switch (this) {
+            case THRESHOLD_POWER, CRITICAL_POWER, W_PRIME -> sport != Sport.RUN;
+            case RUNNING_THRESHOLD_POWER, RUNNING_THRESHOLD_HEART_RATE, THRESHOLD_SPEED -> sport == Sport.RUN;
+            case THRESHOLD_HEART_RATE, MAXIMUM_HEART_RATE, RESTING_HEART_RATE, BODY_MASS -> true;
+        };
     }
 
     public boolean allows(double value) {

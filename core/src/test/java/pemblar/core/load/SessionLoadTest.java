@@ -56,7 +56,7 @@ class SessionLoadTest {
 
     @Test
     void powerCountsBeforeSpeedBeforeHeartRate() {
-        Thresholds all = HEART.with(Quantity.THRESHOLD_POWER, 200).with(Quantity.THRESHOLD_SPEED, 4);
+        Thresholds all = HEART.with(Quantity.RUNNING_THRESHOLD_POWER, 200).with(Quantity.THRESHOLD_POWER, 300).with(Quantity.THRESHOLD_SPEED, 4);
         Recording run = new Recording(Sport.RUN, Instant.EPOCH, 3600, List.of(), Map.of("power", constant(100, 3600), "speed", constant(4, 3600), "heartRate", constant(170, 3600)), List.of());
         SessionSummary summary = SessionSummary.of(run, all);
         assertEquals(List.of(Source.POWER, Source.SPEED, Source.HEART_RATE), List.copyOf(summary.loads().keySet()));

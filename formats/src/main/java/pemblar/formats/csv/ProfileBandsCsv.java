@@ -12,7 +12,7 @@ import java.util.TreeMap;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
-import pemblar.core.model.ProfileBands;
+import pemblar.core.profile.ProfileBands;
 import pemblar.core.threshold.Sex;
 import pemblar.formats.Reading.Problem;
 

@@ -8,6 +8,9 @@ final class Profile {
     /** 1989-12-31T00:00:00Z, from which the protocol counts seconds. */
     static final long EPOCH = 631_065_600L;
     static final int FILE_ID = 0;
+    static final int ZONES_TARGET = 7;
+    static final int HEART_RATE_ZONE = 8;
+    static final int POWER_ZONE = 9;
     static final int SPORT = 12;
     static final int SESSION = 18;
     static final int LAP = 19;
@@ -16,8 +19,10 @@ final class Profile {
     static final int WORKOUT = 26;
     static final int WORKOUT_STEP = 27;
     static final int ACTIVITY = 34;
+    static final int SPEED_ZONE = 53;
     static final int FIELD_DESCRIPTION = 206;
     static final int DEVELOPER_DATA_ID = 207;
+    static final int TYPE_SPORT = 3;
     static final int TYPE_ACTIVITY = 4;
     static final int TYPE_WORKOUT = 5;
     /** The manufacturer number set aside for development. */

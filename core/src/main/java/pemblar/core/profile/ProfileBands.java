@@ -1,4 +1,4 @@
-package pemblar.core.model;
+package pemblar.core.profile;
 
 import java.util.ArrayList;
 import java.util.List;

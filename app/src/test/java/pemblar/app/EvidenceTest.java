@@ -1,0 +1,137 @@
+package pemblar.app;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Evidence, calculators, the curve and the profile, over HTTP as a person without a script would use them. */
+class EvidenceTest {
+    private static final String TODAY = LocalDate.now().toString();
+    private static Person nora;
+    private static String thresholds;
+
+    @BeforeAll
+    static void signUp() {
+        nora = new Person(Running.ADDRESS).signUp("nora@pemblar.example", "ride");
+        thresholds = nora.get("/").uri().getPath().replaceAll("/today$", "") + "/thresholds";
+    }
+
+    private static String tried(Map<String, String> fields) {
+        StringBuilder query = new StringBuilder("?calculate=1");
+        fields.forEach((name, value) -> query.append('&').append(name).append('=').append(value));
+        return nora.get(thresholds + "/evidence/try" + query).body();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "method=TWO_EFFORTS&sport=RIDE&shortTime=3:00&shortWatts=380&longTime=8:00&longWatts=300&shortDay=2026-05-01&longDay=2026-05-01 | at least 3 times | 8:00",
+        "method=RACE_POWER&sport=RIDE&time=3:00&watts=320&day=2026-05-01 | 10 min or more | 3:00",
+        "method=RACE_POWER&sport=RIDE&time=1:00:00&watts=2000&day=2026-05-01 | nobody holds 2000 W | 2000",
+        "method=RACE_POWER&sport=RIDE&time=an hour&watts=200&day=2026-05-01 | is not a time | an hour",
+        "method=TWENTY_MINUTES&sport=RIDE&watts=many&factor=0.95&day=2026-05-01 | is not a number | many",
+        "method=TWENTY_MINUTES&sport=RIDE&watts=280&factor=1.4&day=2026-05-01 | 0.90 to 0.97 | 1.4"})
+    void impossibleInputIsRefusedInPlaceAndKept(String form, String reason, String kept) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        for (String pair : form.split("&")) fields.put(pair.split("=")[0], pair.split("=")[1].replace(" ", "%20"));
+        String page = tried(fields);
+        assertTrue(page.contains(reason), page.replaceAll("(?s).*<main", ""));
+        assertTrue(page.contains("value=\"" + kept + "\""));
+        assertFalse(page.contains("Keep as evidence"));
+        Map<String, String> post = new HashMap<>();
+        for (String pair : form.split("&")) post.put(pair.split("=")[0], pair.split("=")[1]);
+        assertTrue(nora.post(thresholds + "/evidence", post).body().contains(reason), "keeping refuses it as well");
+    }
+
+    @Test
+    void tryingKeepsNothingAndKeepingJoinsTheSuggestion() {
+        String page = tried(Map.of("method", "RACE_POWER", "sport", "RIDE", "time", "5:10:00", "watts", "190", "day", TODAY));
+        assertTrue(page.contains("214 W") && page.contains("range 208 to 224 W"), page.replaceAll("(?s).*<main", ""));
+        assertTrue(page.contains("Exponent 0.070: the usual value") && page.contains("The range is wide: from 5 h 10 min to 55 min"));
+        assertFalse(nora.get(thresholds + "/evidence").body().contains("Adopt …"));
+        nora.post(thresholds + "/evidence", Map.of("method", "TWENTY_MINUTES", "sport", "RIDE", "watts", "280", "factor", "0.95", "day", TODAY, "name", "hall & wind"));
+        String evidence = nora.get(thresholds + "/evidence").body();
+        assertTrue(evidence.contains("260 to 272 W, most likely 266; one piece of evidence, from today"), evidence.replaceAll("(?s).*<main", ""));
+        assertTrue(evidence.contains("hall &amp; wind"));
+        String key = first(evidence, "name=\"key\" value=\"(kept-\\d+)\"");
+        String aside = nora.post(thresholds + "/evidence/set-aside", Map.of("key", key, "reason", "downhill", "of", "ride-power")).body();
+        assertTrue(aside.contains("set aside: downhill") && !aside.contains("most likely"));
+        assertTrue(nora.post(thresholds + "/evidence/bring-back", Map.of("key", key, "of", "ride-power")).body().contains("most likely 266"));
+        String id = key.substring(5);
+        assertFalse(nora.post(thresholds + "/evidence/delete", Map.of("id", id, "of", "ride-power")).body().contains("most likely"));
+    }
+
+    @Test
+    void aResultCannotLieAhead() {
+        String page = nora.post(thresholds + "/evidence", Map.of("method", "RAMP", "sport", "RIDE", "watts", "350", "day", LocalDate.now().plusDays(3).toString())).body();
+        assertTrue(page.contains("cannot lie ahead"));
+    }
+
+    private static String first(String page, String pattern) {
+        Matcher matcher = Pattern.compile(pattern).matcher(page);
+        assertTrue(matcher.find(), pattern + " in " + page.replaceAll("(?s).*<main", ""));
+        return matcher.group(1);
+    }
+
+    @Test
+    void theDemoRiderHasEvidenceOfEveryKind() {
+        String page = Person.demo("jonna").get("/a/1/thresholds/evidence").body();
+        for (String method : new String[] {"20 min test", "two efforts", "race or trial, power", "best efforts of 90 days", "reserve below zero"}) assertTrue(page.contains(method), method);
+        assertTrue(page.contains("Critical power") && page.contains("most likely"));
+    }
+
+    @Test
+    void aBestEffortThatIsSetAsideLeavesTheCurveAndComesBack() {
+        Person jonna = Person.demo("jonna");
+        String curve = "/a/1/thresholds/curve";
+        String before = jonna.get(curve).body();
+        String best = first(before, "<td class=\"num\">(\\d+)</td>");
+        String recording = first(before, "name=\"recording\" value=\"(\\d+)\"");
+        String after = jonna.post(curve + "/set-aside", Map.of("recording", recording, "seconds", "1", "reason", "spike")).body();
+        assertTrue(Integer.parseInt(first(after, "<td class=\"num\">(\\d+)</td>")) <= Integer.parseInt(best));
+        assertTrue(after.contains("1 s at") && after.contains("spike"));
+        String id = first(after, "name=\"id\" value=\"(\\d+)\"");
+        String restored = jonna.post(curve + "/bring-back", Map.of("id", id)).body();
+        assertEquals(best, first(restored, "<td class=\"num\">(\\d+)</td>"));
+        assertTrue(jonna.post(curve + "/set-aside", Map.of("recording", recording, "seconds", "1", "reason", " ")).body().contains("Reason: say"));
+        assertEquals(404, Person.demo("kasper").post("/a/3/thresholds/curve/set-aside", Map.of("recording", recording, "seconds", "1", "reason", "not mine")).statusCode());
+    }
+
+    @Test
+    void theProfileNamesTheWeakestAndLeadsToItsWorkouts() {
+        Person jonna = Person.demo("jonna");
+        String page = jonna.get("/a/1/thresholds/profile").body();
+        String seconds = first(page, "workouts\\?trains=(\\d+)");
+        String all = jonna.get("/a/1/workouts").body();
+        String some = jonna.get("/a/1/workouts?trains=" + seconds).body();
+        assertTrue(count(some) > 0 && count(some) < count(all), count(some) + " of " + count(all));
+    }
+
+    private static int count(String page) {
+        return page.split("workouts/design\\?id=", -1).length - 1;
+    }
+
+    @Test
+    void aCoachPutsOwnBandsInPlaceAndBack() {
+        Person oda = Person.demo("oda");
+        String profile = "/a/1/thresholds/profile";
+        String shipped = oda.get(profile + "/bands.csv").body();
+        oda.get(profile);
+        String refused = oda.upload(profile + "/bands", "file", Map.of("mine.csv", shipped.replace("3.57", "33.57").getBytes())).body();
+        assertTrue(refused.contains("mine.csv was not taken") && refused.contains("rising along the row"), refused.replaceAll("(?s).*<main", ""));
+        String taken = oda.upload(profile + "/bands", "file", Map.of("mine.csv", shipped.replace("well trained", "strong").getBytes())).body();
+        assertTrue(taken.contains(">strong<") && taken.contains("your file mine.csv"));
+        assertFalse(Person.demo("jonna").get(profile).body().contains(">strong<"), "the bands are the coach's own view");
+        assertFalse(oda.post(profile + "/bands/reset", Map.of()).body().contains(">strong<"));
+    }
+}
