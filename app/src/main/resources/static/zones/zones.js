@@ -40,11 +40,19 @@ document.addEventListener('pointerup', event => {
   held = null;
   send(index, valueAt(event));
 });
+// Keys repeat faster than the server answers: the handle moves at once, and the last place is sent when the keys rest.
+const REST = 200;
+let resting = 0;
 document.addEventListener('keydown', event => {
   const handle = event.target.closest?.('.handle');
   if (!handle || !['ArrowLeft', 'ArrowRight'].includes(event.key)) return;
   event.preventDefault();
-  const {gap} = scale();
+  const {low, high, gap} = scale();
   const next = Number(handle.dataset.value) + (event.key === 'ArrowRight' ? gap : -gap);
-  if (next > 0) send(handle.dataset.index, next.toFixed(gap < 1 ? 2 : 1));
+  if (next <= 0) return;
+  handle.dataset.value = next;
+  handle.setAttribute('transform', `translate(${(next - low) / (high - low) * 1000} 0)`);
+  handle.querySelector('text').textContent = next.toFixed(gap < 1 ? 2 : 0);
+  clearTimeout(resting);
+  resting = setTimeout(() => send(handle.dataset.index, next.toFixed(gap < 1 ? 2 : 1)), REST);
 });

@@ -10,13 +10,10 @@ import com.deque.html.axecore.selenium.AxeBuilder;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,74 +21,14 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
-import org.openqa.selenium.chrome.ChromeDriver;
-import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.ExpectedConditions;
-import org.openqa.selenium.support.ui.WebDriverWait;
 import pemblar.formats.RecordingFiles;
 
 /** From a threshold to an adjusted plan, as a person does it in the browser. */
-class JourneyTest {
-    private static ChromeDriver browser;
-    private static WebDriverWait wait;
-
+class JourneyTest extends Browser {
     @TempDir
     static Path folder;
-
-    @BeforeAll
-    static void open() throws IOException {
-        System.setProperty("webdriver.chrome.driver", "/usr/bin/chromedriver");
-        ChromeOptions options = new ChromeOptions();
-        options.setBinary("/usr/bin/chromium");
-        options.addArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
-            "--disable-sync", "--disable-dev-shm-usage", "--window-size=1280,800", "--user-data-dir=" + Files.createTempDirectory("pemblar-browser"));
-        browser = new ChromeDriver(options);
-        wait = new WebDriverWait(browser, Duration.ofSeconds(30));
-    }
-
-    @AfterAll
-    static void close() {
-        browser.quit();
-    }
-
-    private static void go(String path) {
-        browser.get(Running.ADDRESS + path);
-    }
-
-    private static WebElement see(String css) {
-        return wait.until(ExpectedConditions.visibilityOfElementLocated(By.cssSelector(css)));
-    }
-
-    private static void seeText(String css, String text) {
-        wait.until(ExpectedConditions.textToBePresentInElementLocated(By.cssSelector(css), text));
-    }
-
-    private static void type(String css, String text) {
-        WebElement field = see(css);
-        field.clear();
-        field.sendKeys(text);
-    }
-
-    private static void signIn(String email, String password) {
-        browser.manage().deleteAllCookies();
-        go("/sign-in");
-        type("#username", email);
-        type("#password", password);
-        see("button.primary").click();
-        see("h1");
-    }
-
-    private static String athlete() {
-        String path = browser.getCurrentUrl().substring(Running.ADDRESS.length());
-        return path.substring(0, path.indexOf('/', 3));
-    }
-
-    private static void setValue(String quantity, String value) {
-        type("#" + quantity + " input[name=value]", value);
-        see("#" + quantity + " td form button").click();
-        seeText("#" + quantity + " .now", value);
-    }
 
     private static String dayOf(String slabTitle) {
         return browser.findElements(By.cssSelector(".slab")).stream().filter(s -> s.getText().contains(slabTitle)).map(s -> s.getAttribute("data-day")).findFirst().orElse("none");
@@ -226,7 +163,7 @@ class JourneyTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/sign-in", "/sign-up", "/a/1/today", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/sessions", "/a/1/session", "/a/1/progress", "/a/1/thresholds"})
+    @ValueSource(strings = {"/sign-in", "/sign-up", "/a/1/today", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/sessions", "/a/1/session", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/evidence/try", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/zones", "/a/1/thresholds/adopt?THRESHOLD_POWER=270"})
     void aPageHasNoBarrierThatAxeFinds(String path) {
         if (path.startsWith("/a/")) signIn("jonna@pemblar.example", "pemblar-demo");
         else browser.manage().deleteAllCookies();
