@@ -17,7 +17,7 @@ import java.util.regex.Pattern;
 public final class PageLoad {
     private static final int WARM = 40;
     private static final int MEASURED = 60;
-    private static final List<String> PAGES = List.of("today", "board", "workouts", "workouts/design", "sessions", "progress", "thresholds");
+    private static final List<String> PAGES = List.of("today", "board", "workouts", "workouts/design", "sessions", "progress", "thresholds", "thresholds/evidence", "thresholds/curve", "thresholds/profile", "thresholds/zones");
     private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
     private final String address;
 

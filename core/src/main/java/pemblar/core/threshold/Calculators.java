@@ -94,8 +94,8 @@ public final class Calculators {
             if (!(e.seconds() >= SHORTEST_EFFORT && e.seconds() <= LONGEST_EFFORT))
                 refusals.add(new Refusal(e == shorter ? "shortTime" : "longTime", "each effort must last 1:30 to 40:00: outside, the line of work over time bends"));
         if (longer.seconds() < LEAST_RATIO * shorter.seconds())
-            refusals.add(new Refusal("longTime", text("the long effort must last at least 3 times the short one, %d s or more, was %.0f s: closer together, a small error in one turns W′ upside down",
-                (long) Math.ceil(LEAST_RATIO * shorter.seconds()), longer.seconds())));
+            refusals.add(new Refusal("longTime", text("the long effort must last at least 3 times the short one, %s or more, was %s: closer together, a small error in one turns W′ upside down",
+                clock(LEAST_RATIO * shorter.seconds()), clock(longer.seconds()))));
         if (shorter.watts() <= longer.watts()) refusals.add(new Refusal("longWatts", "the short effort must have more watts than the long one"));
         if (Math.abs(daysBetween) > MOST_DAYS_APART) refusals.add(new Refusal("longDay", text("both efforts must lie within 7 days, were %d apart", Math.abs(daysBetween))));
         checkWatts(refusals, "shortWatts", shorter.watts(), shorter.seconds());
