@@ -36,9 +36,9 @@ class EvidenceTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
         "method=TWO_EFFORTS&sport=RIDE&shortTime=3:00&shortWatts=380&longTime=8:00&longWatts=300&shortDay=2026-05-01&longDay=2026-05-01 | at least 3 times | 8:00",
-        "method=RACE_POWER&sport=RIDE&time=3:00&watts=320&day=2026-05-01 | 10 min or more | 3:00",
-        "method=RACE_POWER&sport=RIDE&time=1:00:00&watts=2000&day=2026-05-01 | nobody holds 2000 W | 2000",
-        "method=RACE_POWER&sport=RIDE&time=an hour&watts=200&day=2026-05-01 | is not a time | an hour",
+        "method=RACE_BY_POWER&sport=RIDE&time=3:00&watts=320&day=2026-05-01 | 10 min or more | 3:00",
+        "method=RACE_BY_POWER&sport=RIDE&time=1:00:00&watts=2000&day=2026-05-01 | Nobody holds 2000 W | 2000",
+        "method=RACE_BY_POWER&sport=RIDE&time=an hour&watts=200&day=2026-05-01 | is not a time | an hour",
         "method=TWENTY_MINUTES&sport=RIDE&watts=many&factor=0.95&day=2026-05-01 | is not a number | many",
         "method=TWENTY_MINUTES&sport=RIDE&watts=280&factor=1.4&day=2026-05-01 | 0.90 to 0.97 | 1.4"})
     void impossibleInputIsRefusedInPlaceAndKept(String form, String reason, String kept) {
@@ -55,7 +55,7 @@ class EvidenceTest {
 
     @Test
     void tryingKeepsNothingAndKeepingJoinsTheSuggestion() {
-        String page = tried(Map.of("method", "RACE_POWER", "sport", "RIDE", "time", "5:10:00", "watts", "190", "day", TODAY));
+        String page = tried(Map.of("method", "RACE_BY_POWER", "sport", "RIDE", "time", "5:10:00", "watts", "190", "day", TODAY));
         assertTrue(page.contains("214 W") && page.contains("range 208 to 224 W"), page.replaceAll("(?s).*<main", ""));
         assertTrue(page.contains("Exponent 0.070: the usual value") && page.contains("The range is wide: from 5 h 10 min to 55 min"));
         assertFalse(nora.get(thresholds + "/evidence").body().contains("Adopt …"));
@@ -86,7 +86,7 @@ class EvidenceTest {
     @Test
     void theDemoRiderHasEvidenceOfEveryKind() {
         String page = Person.demo("jonna").get("/a/1/thresholds/evidence").body();
-        for (String method : new String[] {"20 min test", "two efforts", "race or trial, power", "best efforts of 90 days", "reserve below zero"}) assertTrue(page.contains(method), method);
+        for (String method : new String[] {"20 min test", "two efforts", "trial or race by power", "best efforts of 90 days", "reserve below zero"}) assertTrue(page.contains(method), method);
         assertTrue(page.contains("Critical power") && page.contains("most likely"));
     }
 

@@ -67,7 +67,7 @@ class DemoTests {
         double bpm = best(athlete, Sport.RUN, Measure.HEART_RATE, date, TWENTY);
         if (Double.isNaN(speed) || Double.isNaN(bpm)) return;
         double k = evidence.endurance(athlete, speed * THIRTY, THIRTY).k();
-        add(pieces, Sport.RUN, date, Method.RACE_PACE, Calculators.racePace(speed * THIRTY, THIRTY, k), text("%.2f km in 30:00", speed * THIRTY / 1000));
+        add(pieces, Sport.RUN, date, Method.RACE_BY_PACE, Calculators.racePace(speed * THIRTY, THIRTY, k), text("%.2f km in 30:00", speed * THIRTY / 1000));
         add(pieces, Sport.RUN, date, Method.HEART_RATE_THIRTY, Calculators.heartRateThirty(Sport.RUN, bpm), text("mean of the last 20 min %.0f bpm", bpm));
     }
 
@@ -75,7 +75,7 @@ class DemoTests {
         double watts = best(athlete, Sport.RIDE, Measure.POWER, date, RACE);
         double bpm = best(athlete, Sport.RIDE, Measure.HEART_RATE, date, TWENTY);
         if (Double.isNaN(watts) || Double.isNaN(bpm)) return;
-        add(pieces, Sport.RIDE, date, Method.RACE_POWER, Calculators.racePower(Sport.RIDE, watts, RACE, evidence.endurance(athlete, Sport.RIDE).k()), text("Harbour club race: " + Pace.clock(RACE) + " at %.0f W", watts));
+        add(pieces, Sport.RIDE, date, Method.RACE_BY_POWER, Calculators.racePower(Sport.RIDE, watts, RACE, evidence.endurance(athlete, Sport.RIDE).k()), text("Harbour club race: " + Pace.clock(RACE) + " at %.0f W", watts));
         add(pieces, Sport.RIDE, date, Method.HEART_RATE_TWENTY, Calculators.heartRateTwenty(Sport.RIDE, bpm), text("Harbour club race: mean of 20 min %.0f bpm", bpm));
     }
 

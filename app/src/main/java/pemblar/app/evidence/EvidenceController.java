@@ -177,9 +177,9 @@ class EvidenceController {
 
     /** The likeliest method for a stretch of that length. */
     private static Method method(Recording recording, int seconds) {
-        if (recording.sport() == Sport.RUN) return Method.RACE_PACE;
+        if (recording.sport() == Sport.RUN) return Method.RACE_BY_PACE;
         if (!recording.has(Channel.POWER)) return Method.HEART_RATE_TWENTY;
-        return seconds >= 1170 && seconds <= 1230 ? Method.TWENTY_MINUTES : seconds <= 75 ? Method.RAMP : seconds < 1170 ? Method.TWO_EFFORTS : Method.RACE_POWER;
+        return seconds >= 1170 && seconds <= 1230 ? Method.TWENTY_MINUTES : seconds <= 75 ? Method.RAMP : seconds < 1170 ? Method.TWO_EFFORTS : Method.RACE_BY_POWER;
     }
 
     private static Optional<Long> number(String text) {

@@ -8,11 +8,11 @@ import pemblar.core.threshold.Quantity;
 /** One screen of evidence: a sport and a measured quantity, with the thresholds it is about. The first is drawn round, the second square. */
 enum Screen {
     RIDE_POWER("Power, riding", Sport.RIDE, List.of(Quantity.THRESHOLD_POWER, Quantity.CRITICAL_POWER, Quantity.W_PRIME),
-        List.of(Method.TWENTY_MINUTES, Method.RAMP, Method.TWO_EFFORTS, Method.RACE_POWER)),
+        List.of(Method.TWENTY_MINUTES, Method.RAMP, Method.TWO_EFFORTS, Method.RACE_BY_POWER)),
     RIDE_HEART("Heart rate, riding", Sport.RIDE, List.of(Quantity.THRESHOLD_HEART_RATE), List.of(Method.HEART_RATE_THIRTY, Method.HEART_RATE_TWENTY)),
-    RUN_PACE("Pace, running", Sport.RUN, List.of(Quantity.THRESHOLD_SPEED), List.of(Method.RACE_PACE)),
+    RUN_PACE("Pace, running", Sport.RUN, List.of(Quantity.THRESHOLD_SPEED), List.of(Method.RACE_BY_PACE)),
     RUN_HEART("Heart rate, running", Sport.RUN, List.of(Quantity.RUNNING_THRESHOLD_HEART_RATE), List.of(Method.HEART_RATE_THIRTY, Method.HEART_RATE_TWENTY)),
-    RUN_POWER("Power, running", Sport.RUN, List.of(Quantity.RUNNING_THRESHOLD_POWER), List.of(Method.TWENTY_MINUTES, Method.RAMP, Method.RACE_POWER));
+    RUN_POWER("Power, running", Sport.RUN, List.of(Quantity.RUNNING_THRESHOLD_POWER), List.of(Method.TWENTY_MINUTES, Method.RAMP, Method.RACE_BY_POWER));
 
     private final String title;
     private final Sport sport;

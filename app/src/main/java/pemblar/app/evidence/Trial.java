@@ -64,13 +64,13 @@ final class Trial {
                 yield answer(x -> Calculators.ramp(sport, watts));
             }
             case TWO_EFFORTS -> twoEfforts();
-            case RACE_POWER -> {
+            case RACE_BY_POWER -> {
                 double watts = number("watts");
                 double seconds = seconds("time");
                 endurance = exponents.power(sport);
                 yield answer(x -> Calculators.racePower(sport, watts, seconds, endurance.k()));
             }
-            case RACE_PACE -> {
+            case RACE_BY_PACE -> {
                 double metres = number("distance") * 1000;
                 double seconds = seconds("time");
                 if (unread.isEmpty() && metres > 0 && seconds > 0) endurance = exponents.running(metres, seconds);
@@ -155,8 +155,8 @@ final class Trial {
             case TWENTY_MINUTES -> text("watts") + " W over 20 min, times " + text("factor");
             case RAMP -> "best minute " + text("watts") + " W";
             case TWO_EFFORTS -> text("shortTime") + " at " + text("shortWatts") + " W, " + text("longTime") + " at " + text("longWatts") + " W";
-            case RACE_POWER -> text("time") + " at " + text("watts") + " W";
-            case RACE_PACE -> text("distance") + " km in " + text("time");
+            case RACE_BY_POWER -> text("time") + " at " + text("watts") + " W";
+            case RACE_BY_PACE -> text("distance") + " km in " + text("time");
             case HEART_RATE_THIRTY -> "mean of the last 20 min " + text("bpm") + " bpm";
             case HEART_RATE_TWENTY -> "mean of 20 min " + text("bpm") + " bpm";
             case BEST_EFFORTS, RESERVE_BELOW_ZERO -> "";
@@ -183,7 +183,7 @@ final class Trial {
     String whyThisWide() {
         if (endurance == null || calculation().isRefused()) return "";
         double seconds = seconds("time");
-        double wanted = method == Method.RACE_POWER ? 55 : 60;
+        double wanted = method == Method.RACE_BY_POWER ? 55 : 60;
         double ratio = Math.max(seconds / 60 / wanted, wanted / (seconds / 60));
         String way = "from " + minutes(seconds) + " to " + (int) wanted + " min";
         if (ratio < 1.35) return "The range is narrow: the time is close to the " + (int) wanted + " min that a threshold stands for, so hardly anything has to be extrapolated.";
