@@ -13,5 +13,7 @@ interface DatedValueRepository extends Repository<DatedValueRow, Long> {
 
     List<DatedValueRow> findByAthleteIdOrderByValidFrom(long athleteId);
 
+    List<DatedValueRow> findByAthleteIdInOrderByValidFrom(List<Long> athleteIds);
+
     Optional<DatedValueRow> findByAthleteIdAndQuantityAndValidFrom(long athleteId, Quantity quantity, LocalDate validFrom);
 }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -71,6 +72,20 @@ public class ThresholdService {
     @Transactional(readOnly = true)
     public DatedZones zonesOf(Athlete athlete) {
         return new DatedZones(of(athlete), zoneSets.findByAthleteIdOrderByValidFrom(athlete.id()).stream().map(ZoneSetRow::toCore).toList());
+    }
+
+    /** The same for a whole roster, from two queries, in its order. */
+    @Transactional(readOnly = true)
+    public Map<Athlete, DatedZones> zonesOf(List<Athlete> roster) {
+        List<Long> ids = roster.stream().map(Athlete::id).toList();
+        Map<Long, List<DatedValueRow>> rows = values.findByAthleteIdInOrderByValidFrom(ids).stream().collect(Collectors.groupingBy(r -> r.athleteId));
+        Map<Long, List<ZoneSetRow>> sets = zoneSets.findByAthleteIdInOrderByValidFrom(ids).stream().collect(Collectors.groupingBy(r -> r.athleteId));
+        Map<Athlete, DatedZones> all = new java.util.LinkedHashMap<>();
+        for (Athlete athlete : roster) {
+            DatedValues own = new DatedValues(rows.getOrDefault(athlete.id(), List.of()).stream().map(DatedValueRow::toCore).toList(), athlete.sex());
+            all.put(athlete, new DatedZones(own, sets.getOrDefault(athlete.id(), List.of()).stream().map(ZoneSetRow::toCore).toList()));
+        }
+        return all;
     }
 
     /** @throws IllegalArgumentException with a sentence for the person when the value is impossible */

@@ -14,6 +14,8 @@ interface ZoneSetRepository extends Repository<ZoneSetRow, Long> {
 
     List<ZoneSetRow> findByAthleteIdOrderByValidFrom(long athleteId);
 
+    List<ZoneSetRow> findByAthleteIdInOrderByValidFrom(List<Long> athleteIds);
+
     List<ZoneSetRow> findBySchemeIdOrderByAthleteIdAscValidFromAsc(long schemeId);
 
     Optional<ZoneSetRow> findByAthleteIdAndSportAndMeasureAndValidFrom(long athleteId, Sport sport, Measure measure, LocalDate validFrom);

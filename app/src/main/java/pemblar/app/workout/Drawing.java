@@ -9,15 +9,20 @@ import pemblar.core.recording.Series;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.Zones;
+import pemblar.core.workout.Editing;
+import pemblar.core.workout.Element.Step;
 import pemblar.core.workout.Forecast;
+import pemblar.core.workout.Length;
 import pemblar.core.workout.PlannedStep;
+import pemblar.core.workout.ShorthandText;
+import pemblar.core.workout.Target;
 import pemblar.core.zone.ZoneSet.Measure;
 
 /**
  * A workout drawn to scale in a box of {@link #WIDTH} by 220: time along, percent of threshold up, harder is darker.
  * @param reservePath the planned reserve under it; empty when it cannot be known
  */
-public record Drawing(List<Shape> shapes, List<Tick> times, List<Tick> levels, String reservePath, double lowestX, double lowestY, double zeroY) {
+public record Drawing(List<Shape> shapes, List<Tick> times, List<Tick> levels, String reservePath, double lowestX, double lowestY, double zeroY, double total, double top) {
     public static final double WIDTH = 760;
     private static final double LEFT = 44;
     private static final double FLOOR = 190;
@@ -27,29 +32,54 @@ public record Drawing(List<Shape> shapes, List<Tick> times, List<Tick> levels, S
     private static final int UNKNOWN_SECONDS = 240;
     private static final int[] TICK_SECONDS = {60, 300, 600, 900, 1800, 3600, 7200};
 
-    /** A step; {@code open} when its length cannot be known. */
-    public record Shape(String points, int zone, boolean open, double labelX, double labelY, boolean labelled, String title) {}
+    /**
+     * A step; {@code open} when its length cannot be known.
+     * @param path where it stands in the design, and {@code kind} what its target is: band, ramp, single or none
+     * @param from, to its ends along the axis; {@code beginY} and {@code endY} its height; {@code lowY} and {@code highY} the edges of a band
+     * @param amount seconds, or metres for a length by distance; 0 when it has no length to drag
+     */
+    public record Shape(String points, int zone, boolean open, double labelX, double labelY, boolean labelled, String title,
+                        String path, String kind, double from, double to, double beginY, double endY, double lowY, double highY, double amount, String unit) {}
 
     public record Tick(double at, String text) {}
 
     public static Drawing of(Forecast forecast, Zones zones, Sport sport) {
-        double total = forecast.steps().stream().mapToDouble(Drawing::seconds).sum();
+        return of(forecast, List.of(), zones, sport, false);
+    }
+
+    /**
+     * @param paths      of each step of the forecast, for editing; empty when it is only looked at
+     * @param byDistance along the axis by distance; taken by time when the distance of a step cannot be known
+     */
+    public static Drawing of(Forecast forecast, List<Editing.Path> paths, Zones zones, Sport sport, boolean byDistance) {
+        boolean far = byDistance && forecast.metres().isPresent();
+        double total = forecast.steps().stream().mapToDouble(s -> extent(s, far)).sum();
         double top = Math.max(1.2, forecast.steps().stream().mapToDouble(s -> Math.max(intensity(s.intensityFrom()), intensity(s.intensityTo()))).max().orElse(1) * 1.06);
         List<Shape> shapes = new ArrayList<>();
         double at = 0;
-        for (PlannedStep step : forecast.steps()) {
-            double end = at + seconds(step);
-            shapes.add(shape(step, zone(step, zones, sport), x(at, total), x(end, total), top));
+        for (int i = 0; i < forecast.steps().size(); i++) {
+            PlannedStep step = forecast.steps().get(i);
+            double end = at + extent(step, far);
+            shapes.add(shape(step, zone(step, zones, sport), x(at, total), x(end, total), top, paths.isEmpty() ? "" : paths.get(i).toString()));
             at = end;
         }
         List<Tick> levels = new ArrayList<>();
         for (int percent = 50; percent <= top * 100; percent += 50) levels.add(new Tick(y(percent / 100.0, top), percent + " %"));
-        return withReserve(shapes, times(total), levels, forecast, zones.thresholds(), total);
+        return withReserve(shapes, far ? distances(total) : times(total), levels, far ? withoutReserve(forecast) : forecast, zones.thresholds(), total, top);
     }
 
-    private static Drawing withReserve(List<Shape> shapes, List<Tick> times, List<Tick> levels, Forecast forecast, Thresholds thresholds, double total) {
+    /** Over distance a curve by seconds has no place. */
+    private static Forecast withoutReserve(Forecast f) {
+        return new Forecast(f.steps(), f.seconds(), f.metres(), f.intensity(), f.load(), f.lowestReserve(), Optional.empty(), f.remarks());
+    }
+
+    private static double extent(PlannedStep step, boolean far) {
+        return far ? step.metres() : seconds(step);
+    }
+
+    private static Drawing withReserve(List<Shape> shapes, List<Tick> times, List<Tick> levels, Forecast forecast, Thresholds thresholds, double total, double top) {
         Optional<Series> reserve = forecast.reserve();
-        if (reserve.isEmpty()) return new Drawing(shapes, times, levels, "", 0, 0, 0);
+        if (reserve.isEmpty()) return new Drawing(shapes, times, levels, "", 0, 0, 0, total, top);
         double full = thresholds.require(Quantity.W_PRIME);
         double lowest = Math.min(0, forecast.lowestReserve().orElseThrow().joules());
         StringBuilder path = new StringBuilder();
@@ -57,17 +87,31 @@ public record Drawing(List<Shape> shapes, List<Tick> times, List<Tick> levels, S
         for (int i = 0; i < reserve.get().size(); i += step)
             path.append(String.format(Locale.ROOT, "%s%.1f %.1f", path.isEmpty() ? "M" : "L", x(i + 1.0, total), reserveY(reserve.get().at(i), lowest, full)));
         int index = Math.max(0, forecast.lowestReserve().get().index());
-        return new Drawing(shapes, times, levels, path.toString(), x(index + 1.0, total), reserveY(reserve.get().at(index), lowest, full), reserveY(0, lowest, full));
+        return new Drawing(shapes, times, levels, path.toString(), x(index + 1.0, total), reserveY(reserve.get().at(index), lowest, full), reserveY(0, lowest, full), total, top);
     }
 
     private static double reserveY(double joules, double lowest, double full) {
         return RESERVE_FLOOR - RESERVE_HEIGHT * (joules - lowest) / (full - lowest);
     }
 
-    private static Shape shape(PlannedStep step, int zone, double from, double to, double top) {
-        String points = String.format(Locale.ROOT, "%.1f,%.1f %.1f,%.1f %.1f,%.1f %.1f,%.1f", from, FLOOR, from, y(step.intensityFrom(), top), to, y(step.intensityTo(), top), to, FLOOR);
-        String title = pemblar.core.workout.ShorthandText.length(step.flat().step().length()) + " " + pemblar.core.workout.ShorthandText.target(step.flat().step().target());
-        return new Shape(points, zone, Double.isNaN(step.seconds()), (from + to) / 2, FLOOR - 6, to - from > 16, title);
+    private static Shape shape(PlannedStep step, int zone, double from, double to, double top, String path) {
+        double begin = y(step.intensityFrom(), top);
+        double end = y(step.intensityTo(), top);
+        String points = String.format(Locale.ROOT, "%.1f,%.1f %.1f,%.1f %.1f,%.1f %.1f,%.1f", from, FLOOR, from, begin, to, end, to, FLOOR);
+        Step design = step.flat().step();
+        String title = ShorthandText.length(design.length()) + " " + ShorthandText.target(design.target());
+        double middle = (step.low() + step.high()) / 2;
+        boolean band = !step.isRamp() && isBand(design.target());
+        double low = band ? y(step.intensity() * step.low() / middle, top) : begin;
+        double high = band ? y(step.intensity() * step.high() / middle, top) : begin;
+        String kind = step.isRamp() ? "ramp" : band ? "band" : design.target() instanceof Target.Open ? "none" : "single";
+        double amount = design.length() instanceof Length.Time t ? t.seconds() : design.length() instanceof Length.Distance d ? d.metres() : 0;
+        return new Shape(points, zone, Double.isNaN(step.seconds()), (from + to) / 2, FLOOR - 6, to - from > 16, title, path, kind, from, to, begin, end, low, high, amount,
+            design.length() instanceof Length.Distance ? "m" : "s");
+    }
+
+    private static boolean isBand(Target target) {
+        return target instanceof Target.Percent p && p.from() < p.to() || target instanceof Target.Absolute a && a.from() != a.to();
     }
 
     /** Zone of the step's mean target among the athlete's own zones; a step without a target by its intensity. */
@@ -92,6 +136,14 @@ public record Drawing(List<Shape> shapes, List<Tick> times, List<Tick> levels, S
 
     private static double y(double value, double top) {
         return FLOOR - HEIGHT * intensity(value) / top;
+    }
+
+    private static List<Tick> distances(double total) {
+        double step = 1000;
+        while (total / step > 10) step *= step >= 5000 ? 2 : 5;
+        List<Tick> ticks = new ArrayList<>();
+        for (double metres = 0; metres <= total; metres += step) ticks.add(new Tick(x(metres, total), Math.round(metres / 1000) + (metres == 0 ? "" : " km")));
+        return ticks;
     }
 
     private static List<Tick> times(double total) {

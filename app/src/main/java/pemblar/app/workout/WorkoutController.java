@@ -2,6 +2,7 @@ package pemblar.app.workout;
 
 import java.time.InstantSource;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -18,11 +19,14 @@ import pemblar.app.ribbon.Pages;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.Sport;
 import pemblar.core.workout.Basis;
+import pemblar.core.workout.Editing;
 import pemblar.core.workout.Forecast;
+import pemblar.core.workout.Rescue;
 import pemblar.core.workout.Shorthand;
 import pemblar.core.workout.ShorthandText;
 import pemblar.core.workout.TrainedDurations;
 import pemblar.core.workout.Workout;
+import pemblar.core.zone.ZoneSet;
 import pemblar.core.zone.Zones;
 
 /** The library and the designer. The forecast is computed here as the person types. */
@@ -77,18 +81,36 @@ class WorkoutController {
             WorkoutService.Kept kept = workouts.require(id, viewer);
             form(model, id, kept.title(), kept.workout().sport(), kept.workout().basis(), ShorthandText.of(kept.workout()));
         }
-        forecast(page.athlete(), model, page.today());
+        forecast(page.athlete(), viewer, model, page.today());
         return "workout/design";
     }
 
     @PostMapping("/forecast")
-    String forecast(@PathVariable long athleteId, @RequestParam String text, @RequestParam Sport sport, @RequestParam Basis basis,
+    String forecast(@PathVariable long athleteId, @RequestParam String text, @RequestParam Sport sport, @RequestParam Basis basis, @RequestParam(defaultValue = "time") String axis,
                     @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Athlete athlete = athletes.require(athleteId, viewer);
         model.addAttribute("athlete", athlete);
+        model.addAttribute("axis", axis);
         form(model, null, "", sport, basis, text);
-        forecast(athlete, model, athlete.dayOf(clock.instant()));
+        forecast(athlete, viewer, model, athlete.dayOf(clock.instant()));
         return "workout/design :: forecast";
+    }
+
+    /** An edit made in the drawing: the text follows, and the figures with it. A refused edit says why and leaves all as it was. */
+    @PostMapping("/edit")
+    String edit(@PathVariable long athleteId, @RequestParam String text, @RequestParam Sport sport, @RequestParam Basis basis, @RequestParam String edit,
+                @RequestParam String path, @RequestParam(defaultValue = "") String other, @RequestParam(defaultValue = "0") double amount, @RequestParam(defaultValue = "time") String axis,
+                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        Zones zones = thresholds.zonesOf(athlete).on(athlete.dayOf(clock.instant()));
+        String after = text;
+        Shorthand.Reading reading = Shorthand.read(text, sport, basis);
+        try {
+            if (reading.workout().isPresent()) after = ShorthandText.of(DrawnEdit.of(edit, path, other, amount).on(reading.workout().get(), zones));
+        } catch (IllegalArgumentException e) {
+            model.addAttribute("editRefused", e.getMessage());
+        }
+        return forecast(athleteId, after, sport, basis, axis, viewer, model);
     }
 
     @PostMapping
@@ -106,7 +128,7 @@ class WorkoutController {
         }
         Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
         form(model, id, title, sport, basis, text);
-        forecast(page.athlete(), model, page.today());
+        forecast(page.athlete(), viewer, model, page.today());
         model.addAttribute("refused", problem);
         return "workout/design";
     }
@@ -119,22 +141,56 @@ class WorkoutController {
         model.addAttribute("text", text);
     }
 
-    private void forecast(Athlete athlete, Model model, LocalDate day) {
+    private void forecast(Athlete athlete, Viewer viewer, Model model, LocalDate day) {
         Sport sport = (Sport) model.getAttribute("sport");
+        model.addAttribute("axis", model.getAttribute("axis") == null ? "time" : model.getAttribute("axis"));
         Shorthand.Reading reading = Shorthand.read((String) model.getAttribute("text"), sport, (Basis) model.getAttribute("basis"));
         if (reading.problem().isPresent()) {
             model.addAttribute("problem", reading.problem().get());
             return;
         }
         Workout workout = reading.workout().orElseThrow();
-        Zones values = thresholds.zonesOf(athlete).on(day);
+        model.addAttribute("normal", ShorthandText.of(workout));
+        Zones zones = thresholds.zonesOf(athlete).on(day);
         try {
-            Forecast forecast = Forecast.of(workout, values);
+            Forecast forecast = Forecast.of(workout, zones);
             model.addAttribute("forecast", forecast);
-            model.addAttribute("drawing", Drawing.of(forecast, values, sport));
-            model.addAttribute("normal", ShorthandText.of(workout));
+            model.addAttribute("drawing", Drawing.of(forecast, Editing.paths(workout), zones, sport, "distance".equals(model.getAttribute("axis"))));
+            model.addAttribute("rescue", Rescue.of(workout, zones, forecast).orElse(null));
+            model.addAttribute("zoneTimes", zoneTimes(forecast, zones, workout));
+            roster(workout, athlete, viewer, model);
         } catch (IllegalArgumentException e) {
             model.addAttribute("missing", e.getMessage());
         }
+    }
+
+    /** Planned time in a zone; {@code width} in percent of the longest. */
+    record ZoneTime(int number, String name, int seconds, double width) {}
+
+    private static List<ZoneTime> zoneTimes(Forecast forecast, Zones zones, Workout workout) {
+        List<Integer> seconds = forecast.secondsInZones(zones, workout);
+        int most = Math.max(1, seconds.stream().mapToInt(Integer::intValue).max().orElse(1));
+        List<ZoneTime> times = new ArrayList<>();
+        ZoneSet set = zones.of(workout.basis().measure(), workout.sport()).orElse(null);
+        for (int i = 0; set != null && i < seconds.size(); i++) times.add(new ZoneTime(i + 1, set.names().get(i), seconds.get(i), 100.0 * seconds.get(i) / most));
+        return times;
+    }
+
+    /** What the workout takes for one of the athletes that a coach may mean it for. */
+    record ForAthlete(String name, Forecast forecast, String missing) {}
+
+    private void roster(Workout workout, Athlete shown, Viewer viewer, Model model) {
+        List<Athlete> roster = athletes.roster(viewer).stream().filter(a -> a.sport() == Sport.OTHER || a.sport() == workout.sport()).toList();
+        if (roster.size() < 2) return;
+        List<ForAthlete> all = new ArrayList<>();
+        for (var entry : thresholds.zonesOf(roster).entrySet()) {
+            Athlete athlete = entry.getKey();
+            try {
+                all.add(new ForAthlete(athlete.name(), Forecast.of(workout, entry.getValue().on(athlete.dayOf(clock.instant()))), null));
+            } catch (IllegalArgumentException e) {
+                all.add(new ForAthlete(athlete.name(), null, e.getMessage()));
+            }
+        }
+        model.addAttribute("roster", all);
     }
 }

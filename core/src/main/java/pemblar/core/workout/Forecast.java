@@ -10,6 +10,7 @@ import pemblar.core.model.Reserve;
 import pemblar.core.recording.Series;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
+import pemblar.core.zone.ZoneSet;
 import pemblar.core.zone.Zones;
 
 /**
@@ -60,6 +61,19 @@ public record Forecast(List<PlannedStep> steps, int seconds, OptionalDouble metr
         double[] values = new double[seconds];
         fill(steps, values, (step, share) -> step.basis() == Basis.POWER ? step.targetAt(share) : step.intensity() * threshold);
         return Optional.of(Series.of(values));
+    }
+
+    /**
+     * Planned seconds in each zone of the workout's own quantity, by the middle of the target second by second; a step of another quantity
+     * counts by its intensity, one of unknown time not at all. Empty when there are no such zones.
+     */
+    public List<Integer> secondsInZones(Zones zones, Workout workout) {
+        Optional<ZoneSet> set = zones.of(workout.basis().measure(), workout.sport());
+        double threshold = zones.thresholds().forSport(workout.sport()).get(workout.basis().threshold()).orElse(Double.NaN);
+        if (set.isEmpty() || seconds == 0) return List.of();
+        double[] values = new double[seconds];
+        fill(steps, values, (step, share) -> step.basis() == workout.basis() ? step.targetAt(share) : (step.intensityFrom() + (step.intensityTo() - step.intensityFrom()) * share) * threshold);
+        return set.get().timeIn(Series.of(values)).seconds();
     }
 
     private interface At {
