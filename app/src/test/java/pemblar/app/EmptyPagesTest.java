@@ -22,7 +22,7 @@ class EmptyPagesTest {
     void eachEmptyPageOffersANextStep() {
         assertTrue(newcomer.get(base + "/today").body().contains("Set your thresholds"));
         assertTrue(newcomer.get(base + "/board").body().contains("Design a workout"));
-        assertTrue(newcomer.get(base + "/workouts").body().contains("Design the first"));
+        assertTrue(newcomer.get(base + "/workouts").body().contains("Ships with Pemblar"));
         assertTrue(newcomer.get(base + "/sessions").body().contains("Upload a FIT or GPX file"));
         assertTrue(newcomer.get(base + "/progress").body().contains("Upload a recording"));
         assertTrue(newcomer.get(base + "/thresholds").body().contains("Zones appear here"));

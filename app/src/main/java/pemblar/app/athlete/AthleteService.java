@@ -45,6 +45,12 @@ public class AthleteService {
         return athletes.findOwn(viewer.accountId());
     }
 
+    /** Accounts of the coaches whom this person's own athlete accepted. */
+    @Transactional(readOnly = true)
+    public List<Long> coachesOf(Viewer viewer) {
+        return coachings.coachesOf(viewer.accountId());
+    }
+
     /** The athlete that belongs to an account; an unknown time zone becomes UTC. */
     @Transactional
     public Athlete create(Viewer viewer, Sport sport, String zone) {

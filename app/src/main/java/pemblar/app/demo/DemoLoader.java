@@ -76,14 +76,14 @@ class DemoLoader implements ApplicationRunner {
         if (!accounts.isEmpty()) return;
         long begin = clock.millis();
         Viewer coach = accounts.create("oda@pemblar.example", "Oda Verling", PASSWORD);
-        library(coach, true, true);
+        library(coach, true, true, true);
         ExecutorService workers = Executors.newFixedThreadPool(2);
         List<Future<Integer>> loads = new ArrayList<>();
         for (DemoAthlete demo : ATHLETES) {
             Viewer viewer = accounts.create(demo.email(), demo.name(), PASSWORD);
             Athlete athlete = athletes.create(viewer, demo.sport(), demo.zone());
             athletes.accept(athlete.id(), viewer, coach);
-            library(viewer, demo.sport() != Sport.RUN, demo.sport() != Sport.RIDE);
+            library(viewer, demo.sport() != Sport.RUN, demo.sport() != Sport.RIDE, false);
             values(demo, athlete, viewer);
             season(demo, athlete);
             loads.add(workers.submit(() -> {
@@ -98,9 +98,17 @@ class DemoLoader implements ApplicationRunner {
         LOG.info("demo data: {} recordings in {} s", count, (clock.millis() - begin) / 1000);
     }
 
-    private void library(Viewer viewer, boolean rides, boolean runs) {
-        if (rides) DemoWorkouts.RIDES.forEach((title, workout) -> workouts.save(null, viewer, title, workout));
-        if (runs) DemoWorkouts.RUNS.forEach((title, workout) -> workouts.save(null, viewer, title, workout));
+    /** Tests are the coach's, and shared; the rest everybody has as their own. */
+    private void library(Viewer viewer, boolean rides, boolean runs, boolean coach) {
+        if (rides) shelve(viewer, DemoWorkouts.RIDES, coach);
+        if (runs) shelve(viewer, DemoWorkouts.RUNS, coach);
+    }
+
+    private void shelve(Viewer viewer, Map<String, Workout> shelf, boolean coach) {
+        shelf.forEach((title, workout) -> {
+            boolean test = DemoWorkouts.folder(title).equals("Tests");
+            if (test == coach) workouts.save(null, viewer, new WorkoutService.Label(title, DemoWorkouts.folder(title), test ? "test" : "", coach), workout);
+        });
     }
 
     private LocalDate today(Athlete athlete) {

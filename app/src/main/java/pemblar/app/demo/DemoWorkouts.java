@@ -35,6 +35,12 @@ final class DemoWorkouts {
         run("Steady by heart", "10min z1, 40min 84-89%hr, 5min z1");
     }
 
+    /** The folder of the demo's library. */
+    static String folder(String title) {
+        if (title.startsWith("Race")) return "Races";
+        return title.contains("all-out") || title.contains("trial") ? "Tests" : title.startsWith("Easy") || title.startsWith("Steady") || title.startsWith("Long") ? "Base" : "Hard days";
+    }
+
     private static void ride(String title, String text) {
         RIDES.put(title, Shorthand.read(text, Sport.RIDE).workout().orElseThrow());
     }

@@ -14,6 +14,7 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.session.SessionService;
+import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
 import pemblar.core.load.LoadTrend;
 
@@ -61,8 +62,8 @@ class BoardController {
     String schedule(@PathVariable long athleteId, @RequestParam long workout, @RequestParam LocalDate day, @RequestParam(defaultValue = "") String time,
                     @RequestParam(required = false) LocalDate from, @RequestParam(required = false) LocalDate to,
                     @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        WorkoutService.Kept kept = workouts.require(workout, viewer);
-        schedule.schedule(athleteId, viewer, day, minute(time), kept.title(), kept.workout());
+        Shelved kept = workouts.require(workout, viewer);
+        schedule.schedule(athleteId, viewer, day, minute(time), new ScheduleService.Chosen(kept.title(), kept.workout(), kept.id(), kept.version()));
         return answer(athleteId, viewer, from, to, model);
     }
 

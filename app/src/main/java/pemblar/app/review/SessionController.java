@@ -32,6 +32,8 @@ import pemblar.app.ribbon.Pages;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
+import pemblar.app.workout.Shelved;
+import pemblar.app.workout.WorkoutService;
 import pemblar.core.Sport;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.model.Reserve;
@@ -59,14 +61,16 @@ class SessionController {
     private final ImportService imports;
     private final AthleteService athletes;
     private final Limits limits;
+    private final WorkoutService workouts;
 
-    SessionController(Pages pages, SessionService sessions, ScheduleService schedule, ImportService imports, AthleteService athletes, Limits limits) {
+    SessionController(Pages pages, SessionService sessions, ScheduleService schedule, ImportService imports, AthleteService athletes, Limits limits, WorkoutService workouts) {
         this.pages = pages;
         this.sessions = sessions;
         this.schedule = schedule;
         this.imports = imports;
         this.athletes = athletes;
         this.limits = limits;
+        this.workouts = workouts;
     }
 
     @GetMapping
@@ -110,6 +114,7 @@ class SessionController {
         model.addAttribute("slab", slab);
         model.addAttribute("stored", opened.stored().orElse(null));
         model.addAttribute("threshold", opened.thresholds().get(Quantity.THRESHOLD_POWER).isPresent() ? (Double) opened.thresholds().get(Quantity.THRESHOLD_POWER).getAsDouble() : null);
+        newer(opened, viewer).ifPresent(version -> model.addAttribute("newerVersion", version.version()));
         opened.workout().ifPresent(workout -> {
             model.addAttribute("shorthand", ShorthandText.of(workout));
             forecast(opened, model);
@@ -227,6 +232,18 @@ class SessionController {
     @PostMapping("/{id}/unmatch")
     String unmatch(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         return "redirect:/a/" + athleteId + "/sessions/" + schedule.unmatch(athleteId, viewer, id);
+    }
+
+    /** The library's workout of a session that is still to be done, when it is newer than what was planned. */
+    private Optional<Shelved> newer(SessionService.Opened opened, Viewer viewer) {
+        if (opened.workoutId() == null || opened.workoutVersion() == null || opened.slab().done() != null) return Optional.empty();
+        return workouts.everything(viewer).stream().filter(w -> w.id() == opened.workoutId() && w.version() > opened.workoutVersion()).findFirst();
+    }
+
+    @PostMapping("/{id}/follow")
+    String follow(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        newer(sessions.open(athleteId, viewer, id), viewer).ifPresent(w -> schedule.follow(athleteId, viewer, id, new ScheduleService.Chosen(w.title(), w.workout(), w.id(), w.version())));
+        return "redirect:/a/" + athleteId + "/sessions/" + id;
     }
 
     @PostMapping("/{id}/match")

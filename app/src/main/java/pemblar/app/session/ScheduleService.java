@@ -45,11 +45,16 @@ public class ScheduleService {
         this.clock = clock;
     }
 
+    /** A workout to be put on a day, and the version of the library's workout it is; the id is null when it is in no library. */
+    public record Chosen(String title, Workout workout, Long workoutId, Integer version) {}
+
     /** Puts a workout on a day. {@code startMinute} is the clock time in minutes since midnight, or null. */
     @Transactional
-    public long schedule(long athleteId, Viewer viewer, LocalDate day, Integer startMinute, String title, Workout workout) {
+    public long schedule(long athleteId, Viewer viewer, LocalDate day, Integer startMinute, Chosen chosen) {
         Athlete athlete = athletes.require(athleteId, viewer);
-        SessionRow row = add(athlete, day, startMinute, title, workout);
+        SessionRow row = add(athlete, day, startMinute, chosen.title(), chosen.workout());
+        row.workoutId = chosen.workoutId();
+        row.workoutVersion = chosen.version();
         remember(athleteId, viewer, "Put “" + row.title + "” on " + DAY.format(day) + ".", new PlanState(List.of(), List.of(row.id)));
         return row.id;
     }
@@ -100,6 +105,8 @@ public class ScheduleService {
 
     private static void clearPlan(SessionRow row) {
         row.structure = null;
+        row.workoutId = null;
+        row.workoutVersion = null;
         row.plannedLoad = null;
         row.plannedSeconds = null;
         row.plannedSilhouette = "";
@@ -115,6 +122,19 @@ public class ScheduleService {
         row.scalePercent = percent;
         forecast(row, thresholds.zonesOf(athletes.require(athleteId, viewer)).on(row.day));
         remember(athleteId, viewer, "“" + row.title + "” is now " + percent + " % of its design.", before);
+    }
+
+    /** Lets a planned session take over a newer version of its workout; its day, time and scale stay. */
+    @Transactional
+    public void follow(long athleteId, Viewer viewer, long sessionId, Chosen newer) {
+        SessionRow row = open(athleteId, viewer, sessionId);
+        if (!row.isPlanned() || !newer.workoutId().equals(row.workoutId)) throw new IllegalArgumentException("This session does not come from that workout.");
+        PlanState before = new PlanState(List.of(PlanState.Was.of(row)), List.of());
+        row.structure = WorkoutJson.write(newer.workout());
+        row.title = newer.title().length() > 80 ? newer.title().substring(0, 80) : newer.title();
+        row.workoutVersion = newer.version();
+        forecast(row, thresholds.zonesOf(athletes.require(athleteId, viewer)).on(row.day));
+        remember(athleteId, viewer, "“" + row.title + "” on " + DAY.format(row.day) + " follows version " + newer.version() + ".", before);
     }
 
     /** Separates a recording from its plan: the recording gets a session of its own. */
@@ -175,7 +195,7 @@ public class ScheduleService {
         SessionRow row = sessions.find(was.id(), athleteId).orElse(null);
         if (row == null) {
             sessions.insert(was.id(), athleteId, LocalDate.parse(was.day()), was.startMinute(), was.sport(), was.title(), was.structure(), was.scalePercent(),
-                was.plannedSeconds(), was.plannedLoad(), was.silhouette(), was.recordingId());
+                was.plannedSeconds(), was.plannedLoad(), was.silhouette(), was.recordingId(), was.workoutId(), was.workoutVersion());
             return;
         }
         row.day = LocalDate.parse(was.day());
@@ -187,6 +207,8 @@ public class ScheduleService {
         row.plannedSeconds = was.plannedSeconds();
         row.plannedLoad = was.plannedLoad();
         row.plannedSilhouette = was.silhouette();
+        row.workoutId = was.workoutId();
+        row.workoutVersion = was.workoutVersion();
         row.recording = was.recordingId() == null ? null : recordings.findById(was.recordingId()).orElse(null);
     }
 

@@ -33,6 +33,8 @@ class SessionRow {
     @JdbcTypeCode(SqlTypes.JSON)
     String structure;
     int scalePercent = 100;
+    Long workoutId;
+    Integer workoutVersion;
     Integer plannedSeconds;
     Double plannedLoad;
     String plannedSilhouette = "";
@@ -64,6 +66,8 @@ class SessionRow {
         copy.startMinute = startMinute;
         copy.structure = structure;
         copy.scalePercent = scalePercent;
+        copy.workoutId = workoutId;
+        copy.workoutVersion = workoutVersion;
         return copy;
     }
 }

@@ -48,7 +48,7 @@ public class SessionService {
     }
 
     /** One session whole. Workout and recording are empty when it has none. */
-    public record Opened(Athlete athlete, Slab slab, Optional<Workout> workout, Zones zones, Optional<Recording> recording, Optional<Stored> stored) {
+    public record Opened(Athlete athlete, Slab slab, Optional<Workout> workout, Zones zones, Optional<Recording> recording, Optional<Stored> stored, Long workoutId, Integer workoutVersion) {
         /** The values of the day as they count for the session's sport. */
         public Thresholds thresholds() {
             return zones.thresholds().forSport(slab.sport());
@@ -65,7 +65,7 @@ public class SessionService {
         RecordingDataRow stored = row.recording == null ? null : data.findById(row.recording.id).orElseThrow();
         return new Opened(athlete, Slab.of(row), row.isPlanned() ? Optional.of(row.workout()) : Optional.empty(), thresholds.zonesOf(athlete).on(row.day),
             Optional.ofNullable(stored).map(s -> ChannelColumn.read(s.channels)),
-            Optional.ofNullable(stored).map(s -> new Stored(RecordingFacts.of(row.recording), SummaryJson.bests(s.bests))));
+            Optional.ofNullable(stored).map(s -> new Stored(RecordingFacts.of(row.recording), SummaryJson.bests(s.bests))), row.workoutId, row.workoutVersion);
     }
 
     /** The original file as it came. */

@@ -47,8 +47,8 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     Optional<Long> idOfRecording(long recordingId);
 
     @Modifying(flushAutomatically = true, clearAutomatically = true)
-    @Query(nativeQuery = true, value = "insert into session (id, athlete_id, day, start_minute, sport, title, structure, scale_percent, planned_seconds, planned_load, planned_silhouette, recording_id) "
-        + "values (:id, :athleteId, :day, :startMinute, :sport, :title, cast(:structure as jsonb), :scalePercent, :plannedSeconds, :plannedLoad, :silhouette, :recordingId)")
+    @Query(nativeQuery = true, value = "insert into session (id, athlete_id, day, start_minute, sport, title, structure, scale_percent, planned_seconds, planned_load, planned_silhouette, recording_id, workout_id, workout_version) "
+        + "values (:id, :athleteId, :day, :startMinute, :sport, :title, cast(:structure as jsonb), :scalePercent, :plannedSeconds, :plannedLoad, :silhouette, :recordingId, :workoutId, :workoutVersion)")
     void insert(long id, long athleteId, LocalDate day, Integer startMinute, String sport, String title, String structure, int scalePercent,
-                Integer plannedSeconds, Double plannedLoad, String silhouette, Long recordingId);
+                Integer plannedSeconds, Double plannedLoad, String silhouette, Long recordingId, Long workoutId, Integer workoutVersion);
 }

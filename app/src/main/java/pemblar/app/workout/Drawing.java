@@ -25,8 +25,8 @@ import pemblar.core.zone.ZoneSet.Measure;
 public record Drawing(List<Shape> shapes, List<Tick> times, List<Tick> levels, String reservePath, double lowestX, double lowestY, double zeroY, double total, double top) {
     public static final double WIDTH = 760;
     private static final double LEFT = 44;
-    private static final double FLOOR = 190;
-    private static final double HEIGHT = 170;
+    static final double FLOOR = 190;
+    static final double HEIGHT = 170;
     private static final double RESERVE_FLOOR = 60;
     private static final double RESERVE_HEIGHT = 52;
     private static final int UNKNOWN_SECONDS = 240;

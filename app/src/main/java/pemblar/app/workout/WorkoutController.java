@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
@@ -24,7 +25,6 @@ import pemblar.core.workout.Forecast;
 import pemblar.core.workout.Rescue;
 import pemblar.core.workout.Shorthand;
 import pemblar.core.workout.ShorthandText;
-import pemblar.core.workout.TrainedDurations;
 import pemblar.core.workout.Workout;
 import pemblar.core.zone.ZoneSet;
 import pemblar.core.zone.Zones;
@@ -40,35 +40,55 @@ class WorkoutController {
     private final AthleteService athletes;
     private final Pages pages;
     private final InstantSource clock;
+    private final Shelves shelves;
 
-    WorkoutController(WorkoutService workouts, ThresholdService thresholds, AthleteService athletes, Pages pages, InstantSource clock) {
+    WorkoutController(WorkoutService workouts, ThresholdService thresholds, AthleteService athletes, Pages pages, InstantSource clock, Shelves shelves) {
         this.workouts = workouts;
         this.thresholds = thresholds;
         this.athletes = athletes;
         this.pages = pages;
         this.clock = clock;
+        this.shelves = shelves;
     }
 
-    /** A workout of the library with what it takes for this athlete; the forecast is null when a threshold is missing. */
-    public record Shelf(long id, String title, String sport, Forecast forecast, Drawing drawing) {}
-
     @GetMapping
-    String library(@PathVariable long athleteId, @RequestParam(required = false) Integer trains, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String library(@PathVariable long athleteId, Search search, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
-        Zones values = thresholds.zonesOf(page.athlete()).on(page.today());
-        List<Shelf> shelves = workouts.library(viewer).stream().map(kept -> shelf(kept, values)).filter(s -> trains == null || s.forecast() != null && TrainedDurations.of(s.forecast()).contains(trains)).toList();
-        model.addAttribute("trains", trains);
-        model.addAttribute("shelves", shelves);
+        Zones zones = thresholds.zonesOf(page.athlete()).on(page.today());
+        List<Shelf> all = workouts.everything(viewer).stream().map(kept -> shelves.of(kept, zones)).toList();
+        List<Shelf> found = all.stream().filter(search::finds).toList();
+        java.util.Map<String, List<Shelf>> folders = new java.util.LinkedHashMap<>();
+        for (Shelf shelf : found) folders.computeIfAbsent(folder(shelf), f -> new ArrayList<>()).add(shelf);
+        model.addAttribute("folders", folders);
+        model.addAttribute("count", found.size());
+        model.addAttribute("of", all.stream().filter(s -> !s.kept().archived()).count());
+        model.addAttribute("search", search);
+        model.addAttribute("tags", all.stream().flatMap(s -> s.kept().tags().stream()).distinct().sorted().toList());
         return "workout/library";
     }
 
-    private static Shelf shelf(WorkoutService.Kept kept, Zones values) {
-        try {
-            Forecast forecast = Forecast.of(kept.workout(), values);
-            return new Shelf(kept.id(), kept.title(), kept.workout().sport().key(), forecast, Drawing.of(forecast, values, kept.workout().sport()));
-        } catch (IllegalArgumentException e) {
-            return new Shelf(kept.id(), kept.title(), kept.workout().sport().key(), null, null);
-        }
+    private static String folder(Shelf shelf) {
+        Shelved kept = shelf.kept();
+        String whose = switch (kept.origin()) {
+            case OWN -> "Own";
+            case COACH -> "From the coach";
+            case SHIPPED -> "Ships with Pemblar";
+        };
+        return kept.folder().isEmpty() ? whose : whose + " · " + kept.folder();
+    }
+
+    @PostMapping("/{id}/copy")
+    String copy(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        athletes.require(athleteId, viewer);
+        return "redirect:/a/" + athleteId + "/workouts/design?id=" + workouts.copy(id, viewer);
+    }
+
+    @PostMapping("/{id}/archive")
+    String archive(@PathVariable long athleteId, @PathVariable long id, @RequestParam boolean archived, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        athletes.require(athleteId, viewer);
+        workouts.archive(id, viewer, archived);
+        flash.addFlashAttribute("said", archived ? "Archived. It is no longer offered; sessions that come from it stay. Find it under “archived”." : "It is offered again.");
+        return "redirect:/a/" + athleteId + "/workouts" + (archived ? "" : "?whose=archived");
     }
 
     @GetMapping("/design")
@@ -78,8 +98,10 @@ class WorkoutController {
         if (id == null) {
             form(model, null, "", sport, Basis.usualFor(sport), sport == Sport.RUN ? RUN_EXAMPLE : EXAMPLE);
         } else {
-            WorkoutService.Kept kept = workouts.require(id, viewer);
-            form(model, id, kept.title(), kept.workout().sport(), kept.workout().basis(), ShorthandText.of(kept.workout()));
+            Shelved kept = workouts.require(id, viewer);
+            form(model, kept.isOwn() ? id : null, kept.title(), kept.workout().sport(), kept.workout().basis(), ShorthandText.of(kept.workout()));
+            model.addAttribute("kept", kept);
+            model.addAttribute("label", new WorkoutService.Label(kept.title(), kept.folder(), String.join(", ", kept.tags()), kept.shared()));
         }
         forecast(page.athlete(), viewer, model, page.today());
         return "workout/design";
@@ -114,13 +136,13 @@ class WorkoutController {
     }
 
     @PostMapping
-    String save(@PathVariable long athleteId, @RequestParam(required = false) Long id, @RequestParam String title, @RequestParam String text, @RequestParam Sport sport,
-                @RequestParam Basis basis, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String save(@PathVariable long athleteId, @RequestParam(required = false) Long id, @RequestParam String title, @RequestParam(defaultValue = "") String folder, @RequestParam(defaultValue = "") String tags,
+                @RequestParam(defaultValue = "false") boolean shared, @RequestParam String text, @RequestParam Sport sport, @RequestParam Basis basis, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Shorthand.Reading reading = Shorthand.read(text, sport, basis);
         String problem = reading.problem().map(Shorthand.Problem::toString).orElse(null);
         if (reading.workout().isPresent()) {
             try {
-                workouts.save(id, viewer, title, reading.workout().get());
+                workouts.save(id, viewer, new WorkoutService.Label(title, folder, tags, shared), reading.workout().get());
                 return "redirect:/a/" + athleteId + "/workouts";
             } catch (IllegalArgumentException e) {
                 problem = e.getMessage();
@@ -128,6 +150,7 @@ class WorkoutController {
         }
         Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
         form(model, id, title, sport, basis, text);
+        model.addAttribute("label", new WorkoutService.Label(title, folder, tags, shared));
         forecast(page.athlete(), viewer, model, page.today());
         model.addAttribute("refused", problem);
         return "workout/design";

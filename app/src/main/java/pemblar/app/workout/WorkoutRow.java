@@ -19,14 +19,17 @@ class WorkoutRow {
     String title;
     @JdbcTypeCode(SqlTypes.JSON)
     String structure;
+    String folder = "";
+    String tags = "";
+    boolean shared;
+    boolean archived;
+    int version = 1;
     Instant createdAt;
 
     protected WorkoutRow() {}
 
-    WorkoutRow(long accountId, String title, String structure, Instant createdAt) {
+    WorkoutRow(long accountId, Instant createdAt) {
         this.accountId = accountId;
-        this.title = title;
-        this.structure = structure;
         this.createdAt = createdAt;
     }
 }

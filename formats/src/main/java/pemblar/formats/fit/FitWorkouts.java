@@ -2,6 +2,8 @@ package pemblar.formats.fit;
 
 import java.util.ArrayList;
 import java.util.List;
+import pemblar.core.Sport;
+import pemblar.core.workout.Basis;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.Zones;
 import pemblar.core.workout.Element;
@@ -38,6 +40,16 @@ public final class FitWorkouts {
     /** The same with the usual zones of the sport. */
     public static FitWorkout of(String name, Workout workout, Thresholds thresholds) {
         return of(name, workout, Zones.usual(thresholds));
+    }
+
+    /**
+     * A workout as the library holds it, from a file: targets stay absolute; the direction of a ramp and the posture are taken back from
+     * the notes, the rest of which becomes the cue. A step without a usable target is open.
+     * @throws IllegalArgumentException when the steps make no workout, with the reason
+     */
+    public static Workout design(FitWorkout file) {
+        Sport sport = file.sport();
+        return new Workout(sport, Basis.usualFor(sport), FitDesign.elements(file.steps()));
     }
 
     private void add(List<Element> elements) {

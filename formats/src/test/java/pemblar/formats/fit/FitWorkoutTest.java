@@ -68,6 +68,15 @@ class FitWorkoutTest {
     }
 
     @Test
+    void aFileBecomesADesignThatGivesTheSameFileAgain() {
+        FitWorkout first = FitWorkout.read(workout().write(7, Instant.ofEpochSecond(1_750_000_000L))).workout();
+        Workout design = FitWorkouts.design(first);
+        assertEquals("warm-up: 15min 90>130W, 2 x (3 x (40s 228-252W 90-100rpm, 20s 95-105W), 6min 95-105W), until hr<120 open, 3km 150-160bpm \"ease in\", lap rpe 6",
+            pemblar.core.workout.ShorthandText.of(design).replace("\n", ", "));
+        assertEquals(first.steps().toString(), FitWorkouts.of("Test", design, RIDER).steps().toString());
+    }
+
+    @Test
     void ourJsonHoldsTheSameWorkout() {
         Workout design = Shorthand.read(TEXT, Sport.RIDE).workout().orElseThrow();
         assertEquals(design, WorkoutJson.read(WorkoutJson.write(design)));

@@ -1,0 +1,53 @@
+package pemblar.app.workout;
+
+import java.util.ArrayList;
+import java.util.List;
+import pemblar.app.threshold.Amounts;
+import pemblar.core.workout.Editing;
+import pemblar.core.workout.Element;
+import pemblar.core.workout.Element.Repeat;
+import pemblar.core.workout.Element.Step;
+import pemblar.core.workout.Plan;
+import pemblar.core.workout.PlannedStep;
+import pemblar.core.workout.ShorthandText;
+import pemblar.core.workout.Workout;
+import pemblar.core.zone.Zones;
+
+/** A line of the printed sheet: a step with its watts, beats or pace, indented inside repeats, which have a line of their own. */
+record SheetLine(int depth, String length, String target, String also) {
+    static List<SheetLine> of(Workout workout, Zones zones) {
+        List<PlannedStep> planned = Plan.resolve(workout, zones);
+        List<Editing.Path> paths = Editing.paths(workout);
+        List<SheetLine> lines = new ArrayList<>();
+        for (int i = 0; i < workout.elements().size(); i++) add(lines, workout.elements().get(i), String.valueOf(i), 0, planned, paths);
+        return lines;
+    }
+
+    private static void add(List<SheetLine> lines, Element element, String path, int depth, List<PlannedStep> planned, List<Editing.Path> paths) {
+        if (element instanceof Repeat repeat) {
+            lines.add(new SheetLine(depth, repeat.times() + " times", "", repeat.name()));
+            for (int i = 0; i < repeat.elements().size(); i++) add(lines, repeat.elements().get(i), path + "." + i, depth + 1, planned, paths);
+            return;
+        }
+        Step step = (Step) element;
+        PlannedStep resolved = planned.get(paths.indexOf(Editing.Path.parse(path)));
+        lines.add(new SheetLine(depth, ShorthandText.length(step.length()), target(step, resolved), also(step)));
+    }
+
+    private static String target(Step step, PlannedStep resolved) {
+        if (resolved.basis() == null) return ShorthandText.target(step.target());
+        boolean falling = resolved.isRamp() && resolved.to() < resolved.from();
+        double first = resolved.isRamp() ? resolved.from() : resolved.low();
+        double last = resolved.isRamp() ? resolved.to() : resolved.high();
+        return (falling ? "falling, " : resolved.isRamp() ? "rising, " : "") + Amounts.range(resolved.basis().threshold(), first, last);
+    }
+
+    private static String also(Step step) {
+        List<String> parts = new ArrayList<>();
+        if (!step.name().isEmpty()) parts.add(step.name());
+        if (step.cadence() != null) parts.add(step.cadence().low() == 0 ? "under " + step.cadence().high() : step.cadence().high() == 0 ? step.cadence().low() + " and over" : step.cadence().low() + " to " + step.cadence().high());
+        if (step.posture() != Element.Posture.ANY) parts.add(step.posture().name().toLowerCase(java.util.Locale.ROOT));
+        if (!step.cue().isEmpty()) parts.add("“" + step.cue() + "”");
+        return String.join(" · ", parts);
+    }
+}
