@@ -3,18 +3,30 @@ package pemblar.app.bench;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
 import pemblar.app.exchange.ImportService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.SessionService;
+import pemblar.app.session.Slab;
+import pemblar.app.threshold.ThresholdService;
 import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
 import pemblar.benchunit.HeadUnit;
+import pemblar.benchunit.LiveUnit;
 import pemblar.core.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
+import pemblar.core.zone.Zones;
+import pemblar.formats.fit.FitWorkout;
 import pemblar.formats.fit.FitWorkouts;
 import pemblar.formats.fit.FitZones;
 
@@ -23,14 +35,115 @@ import pemblar.formats.fit.FitZones;
 public class BenchService {
     private static final long SERIAL = 4711;
     private static final int EVENING_MINUTE = 17 * 60;
+    private static final int DAYS_ON_DEVICE = 7;
     private final SessionService sessions;
     private final ImportService imports;
+    private final AthleteService athletes;
+    private final ThresholdService thresholds;
+    private final DeviceFolder folder;
+    private final LiveRides rides;
     private final InstantSource clock;
 
-    BenchService(SessionService sessions, ImportService imports, InstantSource clock) {
+    BenchService(SessionService sessions, ImportService imports, AthleteService athletes, ThresholdService thresholds, DeviceFolder folder, LiveRides rides, InstantSource clock) {
         this.sessions = sessions;
         this.imports = imports;
+        this.athletes = athletes;
+        this.thresholds = thresholds;
+        this.folder = folder;
+        this.rides = rides;
         this.clock = clock;
+    }
+
+    /** A workout on the device, as the device reads it; {@code problem} when it cannot. */
+    public record OnDevice(long sessionId, LocalDate day, String name, List<FitWorkout.FitStep> steps, String problem) {}
+
+    /** What is on the device, and whether its zones are those of today. */
+    public record Device(List<OnDevice> workouts, List<String> outdated, boolean isSynced) {}
+
+    @Transactional(readOnly = true)
+    public Device device(long athleteId, Viewer viewer) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        List<OnDevice> workouts = new ArrayList<>();
+        boolean synced = false;
+        LocalDate today = athlete.dayOf(clock.instant());
+        Map<Long, LocalDate> days = sessions.between(athlete, today.minusDays(DAYS_ON_DEVICE), today.plusDays(2 * DAYS_ON_DEVICE)).stream().collect(Collectors.toMap(Slab::id, Slab::day));
+        for (DeviceFolder.DeviceFile file : folder.inbox(athleteId)) {
+            synced = true;
+            if (!file.name().startsWith("workout-")) continue;
+            FitWorkout.Answer answer = FitWorkout.read(file.bytes());
+            long id = Long.parseLong(file.name().replaceAll("\\D", ""));
+            workouts.add(answer.workout() == null ? new OnDevice(id, days.get(id), file.name(), List.of(), answer.problems().toString()) : new OnDevice(id, days.get(id), answer.workout().name(), answer.workout().steps(), null));
+        }
+        return new Device(workouts, outdated(athlete), synced);
+    }
+
+    /** Sports whose zones on the device differ from those in Pemblar. */
+    private List<String> outdated(Athlete athlete) {
+        Zones now = thresholds.zonesOf(athlete).on(athlete.dayOf(clock.instant()));
+        List<String> outdated = new ArrayList<>();
+        for (Sport sport : new Sport[] {Sport.RIDE, Sport.RUN})
+            folder.zones(athlete.id(), sport).flatMap(file -> FitZones.read(file.bytes()).zones()).ifPresent(onDevice -> {
+                FitZones wanted = FitZones.read(FitZones.of(now, sport, onDevice.created()).write(SERIAL)).zones().orElse(null);
+                if (!onDevice.equals(wanted)) outdated.add((sport == Sport.RIDE ? "riding" : "running") + ", of " + athlete.dayOf(onDevice.created()));
+            });
+        return outdated;
+    }
+
+    /** Puts the workouts of today and the next days and the zones of today on the device, and fetches what it recorded. */
+    @Transactional
+    public int sync(long athleteId, Viewer viewer) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        LocalDate today = athlete.dayOf(clock.instant());
+        List<DeviceFolder.DeviceFile> files = new ArrayList<>();
+        for (Slab slab : sessions.between(athlete, today, today.plusDays(DAYS_ON_DEVICE)))
+            if (slab.planned() && slab.done() == null && slab.plannedSeconds() != null) files.add(new DeviceFolder.DeviceFile(DeviceFolder.workoutName(slab.id()), workoutFile(athleteId, viewer, slab.id()).bytes()));
+        Zones zones = thresholds.zonesOf(athlete).on(today);
+        for (Sport sport : new Sport[] {Sport.RIDE, Sport.RUN}) {
+            FitZones own = FitZones.of(zones, sport, clock.instant());
+            if (!own.power().isEmpty() || !own.heartRate().isEmpty() || !own.speed().isEmpty()) files.add(new DeviceFolder.DeviceFile(DeviceFolder.zonesName(sport), own.write(SERIAL)));
+        }
+        folder.load(athleteId, files);
+        collect(athleteId, viewer);
+        return files.size();
+    }
+
+    private void collect(long athleteId, Viewer viewer) {
+        for (DeviceFolder.DeviceFile file : folder.outbox(athleteId)) {
+            imports.upload(athleteId, viewer, file.name(), file.bytes());
+            folder.collected(athleteId, file.name());
+        }
+    }
+
+    /** Starts a workout that is on the device. @throws IllegalArgumentException when it is not there or is done already */
+    @Transactional(readOnly = true)
+    public void start(long athleteId, Viewer viewer, long sessionId, int speed) {
+        SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
+        if (opened.slab().done() != null) throw new IllegalArgumentException("This session has a recording already.");
+        if (opened.slab().day().isAfter(opened.athlete().dayOf(clock.instant()))) throw new IllegalArgumentException("“" + opened.slab().title() + "” is planned for " + opened.slab().day() + ": move it to today on the board, then sync.");
+        DeviceFolder.DeviceFile file = folder.workout(athleteId, sessionId).orElseThrow(() -> new IllegalArgumentException("This workout is not on the device: press Sync first."));
+        LiveUnit unit = LiveUnit.load(file.bytes(), body(opened.slab().sport(), opened.thresholds()), new Random(sessionId), Faults.NONE.heat());
+        rides.start(athleteId, sessionId, unit, begin(opened), speed);
+    }
+
+    /** The running unit; empty when none runs for this session. */
+    public Optional<LiveRides.State> state(long athleteId, Viewer viewer, long sessionId) {
+        athletes.require(athleteId, viewer);
+        return finish(athleteId, viewer, sessionId, rides.state(athleteId, sessionId));
+    }
+
+    public Optional<LiveRides.State> key(long athleteId, Viewer viewer, long sessionId, String key) {
+        athletes.require(athleteId, viewer);
+        return finish(athleteId, viewer, sessionId, rides.key(athleteId, sessionId, key));
+    }
+
+    /** A unit that has just finished leaves its file in the outbox, and Pemblar fetches it through the ordinary upload. */
+    private Optional<LiveRides.State> finish(long athleteId, Viewer viewer, long sessionId, Optional<LiveRides.State> state) {
+        if (state.isPresent() && state.get().view().finished() && state.get().view().second() > 0)
+            rides.finished(athleteId, sessionId).ifPresent(bytes -> {
+                folder.deliver(athleteId, new DeviceFolder.DeviceFile("bench-unit-" + sessionId + "-" + clock.millis() + ".fit", bytes));
+                collect(athleteId, viewer);
+            });
+        return state;
     }
 
     /** The workout file of a planned session, as a device gets it. */
@@ -58,11 +171,14 @@ public class BenchService {
         SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
         if (opened.slab().done() != null) throw new IllegalArgumentException("This session has a recording already.");
         WorkoutFile file = workoutFile(athleteId, viewer, sessionId);
+        byte[] activity = HeadUnit.follow(file.bytes(), body(opened.slab().sport(), opened.thresholds()), begin(opened), new Random(sessionId), Faults.NONE);
+        imports.upload(athleteId, viewer, "bench-unit-" + opened.slab().day() + ".fit", activity);
+    }
+
+    /** A simulated session happens at its planned time. */
+    private static Instant begin(SessionService.Opened opened) {
         int minute = opened.slab().startMinute() == null ? EVENING_MINUTE : opened.slab().startMinute();
-        LocalDate day = opened.slab().day();
-        Instant start = day.atStartOfDay(opened.athlete().zone()).plusMinutes(minute).toInstant();
-        byte[] activity = HeadUnit.follow(file.bytes(), body(opened.slab().sport(), opened.thresholds()), start, new Random(sessionId), Faults.NONE);
-        imports.upload(athleteId, viewer, "bench-unit-" + day + ".fit", activity);
+        return opened.slab().day().atStartOfDay(opened.athlete().zone()).plusMinutes(minute).toInstant();
     }
 
     /** A stand-in body near to the athlete's own values; what is not known takes an ordinary value. */
