@@ -29,7 +29,7 @@ class PagesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/a/1/today", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/sessions", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/zones", "/a/1/session"})
+    @ValueSource(strings = {"/a/1/today", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/bench", "/a/1/sessions", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/zones", "/a/1/session"})
     void aMainPageTakesFewStatementsAndLittleWire(String path) {
         String address = path.endsWith("session") ? firstSession(jonna, 1) : path;
         jonna.get(address);
@@ -66,7 +66,7 @@ class PagesTest {
     void allElseAnswersAsIfItWereNotThere() {
         Person sefa = Person.demo("sefa");
         String session = firstSession(jonna, 1);
-        for (String path : new String[] {"/a/1/today", "/a/1/board", "/a/1/sessions", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/evidence/try", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/profile/bands.csv", "/a/1/thresholds/zones", "/a/1/thresholds/zones/own.json", "/a/1/thresholds/adopt?BODY_MASS=66", session, session + "/zones.fit", session + "/channels", session + "/original", session + "/range?from=0&to=5", "/a/999/today"})
+        for (String path : new String[] {"/a/1/today", "/a/1/board", "/a/1/sessions", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/evidence/try", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/profile/bands.csv", "/a/1/thresholds/zones", "/a/1/thresholds/zones/own.json", "/a/1/thresholds/adopt?BODY_MASS=66", "/a/1/workouts", "/a/1/bench", "/a/1/templates", "/a/1/bench/1", "/a/1/bench/1/state", "/a/1/workouts/-1/sheet", "/a/1/workouts/-1/workout.fit", session, session + "/zones.fit", session + "/channels", session + "/original", session + "/range?from=0&to=5", "/a/999/today"})
             assertEquals(404, sefa.get(path).statusCode(), path);
         String own = session.replace("/a/1/", "/a/2/");
         assertEquals(404, sefa.get(own).statusCode());
@@ -74,6 +74,9 @@ class PagesTest {
         assertEquals(404, sefa.post(session + "/remove", Map.of()).statusCode());
         assertEquals(404, sefa.post(own + "/remove", Map.of()).statusCode());
         assertEquals(404, sefa.post("/a/1/thresholds/adopt", Map.of("THRESHOLD_POWER", "250", "from", "2026-01-01")).statusCode());
+        for (String path : new String[] {"/a/1/templates/1/delete", "/a/1/bench/sync", "/a/1/bench/1/start", "/a/1/workouts/-1/copy"}) assertEquals(404, sefa.post(path, Map.of()).statusCode(), path);
+        assertEquals(404, sefa.post("/a/1/bench/1/key", Map.of("key", "stop")).statusCode());
+        assertEquals(404, sefa.post("/a/1/workouts/edit", Map.of("text", "1min 50%", "sport", "RIDE", "basis", "POWER", "edit", "split", "path", "0")).statusCode());
         assertEquals(404, sefa.post("/a/1/thresholds/adopt/undo", Map.of()).statusCode());
         assertEquals(404, sefa.post("/a/1/thresholds/evidence/set-aside", Map.of("key", "kept-1", "reason", "mine now", "of", "")).statusCode());
         assertEquals(404, sefa.post("/a/1/thresholds/curve/bring-back", Map.of("id", "1")).statusCode());

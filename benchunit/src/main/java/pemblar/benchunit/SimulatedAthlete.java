@@ -9,6 +9,9 @@ final class SimulatedAthlete {
     private static final double ROLLING = 0.005;
     private static final double DRAG = 0.5 * 1.2 * 0.36;
     private static final double BIKE_KILOGRAMS = 9;
+    private static final double EASY_SHARE = 0.75;
+    private static final double MOST_OWED_JOULES = 4000;
+    private static final double PAYING_BACK = 0.15;
     private final Body body;
     private final RandomGenerator random;
     private final double heat;
@@ -19,6 +22,7 @@ final class SimulatedAthlete {
     private double speed;
     private double output;
     private double sway;
+    private double owedJoules;
     private int seconds;
     double metres;
     double altitude;
@@ -67,14 +71,26 @@ final class SimulatedAthlete {
     }
 
     private Sensed ride(double share, double cadenceWanted) {
-        boolean coasting = gradient() < -0.03 && share < 0.75 && random.nextDouble() < 0.5;
+        boolean coasting = gradient() < -0.03 && share < EASY_SHARE && random.nextDouble() < 0.3;
         double watts = coasting ? 0 : Math.max(0, share * body.thresholdWatts() + 7 * random.nextGaussian());
+        if (share < EASY_SHARE) watts += paidBack(share * body.thresholdWatts(), coasting);
         double kilograms = body.massKilograms() + BIKE_KILOGRAMS;
         double force = watts / Math.max(speed, 2) - kilograms * GRAVITY * (ROLLING + gradient()) - DRAG * speed * speed;
         speed = Math.max(1.5, Math.min(20, speed + force / kilograms));
         double cadence = coasting ? 0 : (cadenceWanted > 0 ? cadenceWanted : 80 + 10 * Math.min(1.2, share)) + 1.5 * random.nextGaussian();
         moved();
         return new Sensed(Math.rint(watts), Math.rint(heart), Math.rint(cadence), speed, metres, altitude, Double.NaN, Double.NaN, Double.NaN);
+    }
+
+    /** Who coasts down a hill on an easy ride pushes a little more afterwards: the target is held on average. */
+    private double paidBack(double wantedWatts, boolean coasting) {
+        if (coasting) {
+            owedJoules = Math.min(MOST_OWED_JOULES, owedJoules + wantedWatts);
+            return 0;
+        }
+        double back = Math.min(owedJoules, PAYING_BACK * wantedWatts);
+        owedJoules -= back;
+        return back;
     }
 
     private Sensed run(double share, double cadenceWanted) {

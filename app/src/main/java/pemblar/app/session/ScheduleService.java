@@ -59,6 +59,34 @@ public class ScheduleService {
         return row.id;
     }
 
+    /** A workout on a day: what a template is made of. */
+    public record Placed(LocalDate day, Integer startMinute, Chosen chosen) {}
+
+    /** What is planned on some days, done or not, at its present scale. For an athlete whom the caller has already asked for. */
+    @Transactional(readOnly = true)
+    public List<Placed> planned(Athlete athlete, LocalDate from, LocalDate to) {
+        return sessions.between(athlete.id(), from, to).stream().filter(SessionRow::isPlanned)
+            .map(row -> new Placed(row.day, row.startMinute, new Chosen(row.title, row.workout(), row.scalePercent == 100 ? row.workoutId : null, row.scalePercent == 100 ? row.workoutVersion : null))).toList();
+    }
+
+    /** Puts many workouts on their days in one step, which one undo takes back. */
+    @Transactional
+    public void scheduleAll(long athleteId, Viewer viewer, List<Placed> all, String label) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        var values = thresholds.zonesOf(athlete);
+        List<Long> created = new java.util.ArrayList<>();
+        for (Placed placed : all) {
+            SessionRow row = new SessionRow(athleteId, placed.day(), placed.chosen().workout().sport(), placed.chosen().title());
+            row.startMinute = placed.startMinute();
+            row.structure = WorkoutJson.write(placed.chosen().workout());
+            row.workoutId = placed.chosen().workoutId();
+            row.workoutVersion = placed.chosen().version();
+            forecast(row, values.on(row.day));
+            created.add(sessions.save(row).id);
+        }
+        remember(athleteId, viewer, label, new PlanState(List.of(), created));
+    }
+
     /** The same without undo, for making a whole plan. */
     @Transactional
     public long add(long athleteId, LocalDate day, Integer startMinute, String title, Workout workout) {

@@ -1,0 +1,78 @@
+package pemblar.app.template;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.springframework.format.annotation.DateTimeFormat;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Viewer;
+import pemblar.app.ribbon.Pages;
+import pemblar.app.template.TemplateService.How;
+
+/** The page of templates. */
+@Controller
+@RequestMapping("/a/{athleteId}/templates")
+class TemplateController {
+    private final Pages pages;
+    private final TemplateService templates;
+    private final AthleteService athletes;
+
+    TemplateController(Pages pages, TemplateService templates, AthleteService athletes) {
+        this.pages = pages;
+        this.templates = templates;
+        this.athletes = athletes;
+    }
+
+    @GetMapping
+    String show(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        pages.open(model, athleteId, viewer, "board", null, null);
+        model.addAttribute("templates", templates.own(viewer));
+        model.addAttribute("weekdays", DayOfWeek.values());
+        return "template/templates";
+    }
+
+    @PostMapping
+    String make(@PathVariable long athleteId, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate to,
+                @RequestParam String title, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        try {
+            templates.make(athleteId, viewer, from, to, title);
+            flash.addFlashAttribute("said", "Kept as the template “" + title.strip() + "”.");
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+        }
+        return "redirect:/a/" + athleteId + "/templates";
+    }
+
+    @PostMapping("/{id}/put")
+    String put(@PathVariable long athleteId, @PathVariable long id, @RequestParam How how, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate day,
+               @RequestParam(required = false) List<DayOfWeek> weekdays, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        athletes.require(athleteId, viewer);
+        Set<DayOfWeek> allowed = weekdays == null || weekdays.isEmpty() ? EnumSet.noneOf(DayOfWeek.class) : EnumSet.copyOf(weekdays);
+        try {
+            templates.put(athleteId, viewer, id, how, day, allowed);
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", "That does not go: " + e.getMessage() + ".");
+            return "redirect:/a/" + athleteId + "/templates";
+        }
+        return "redirect:/a/" + athleteId + "/board" + (how == How.ENDING ? "?to=" + day : "?from=" + day);
+    }
+
+    @PostMapping("/{id}/delete")
+    String delete(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        athletes.require(athleteId, viewer);
+        templates.delete(viewer, id);
+        flash.addFlashAttribute("said", "The template was deleted; what was put on boards from it stays.");
+        return "redirect:/a/" + athleteId + "/templates";
+    }
+}
