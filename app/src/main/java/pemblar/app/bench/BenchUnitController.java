@@ -32,10 +32,12 @@ import pemblar.formats.fit.FitWorkout.FitStep;
 class BenchUnitController {
     private final Pages pages;
     private final BenchService bench;
+    private final DeviceService devices;
 
-    BenchUnitController(Pages pages, BenchService bench) {
+    BenchUnitController(Pages pages, BenchService bench, DeviceService devices) {
         this.pages = pages;
         this.bench = bench;
+        this.devices = devices;
     }
 
     /** A step as the device words it. */
@@ -50,6 +52,7 @@ class BenchUnitController {
         model.addAttribute("workouts", device.workouts().stream().sorted(java.util.Comparator.comparing(w -> w.day() == null ? LocalDate.MAX : w.day())).map(w -> new WorkoutLine(w.sessionId(), w.day(), w.day() != null && !w.day().isAfter(today), w.name(), w.steps().stream().map(BenchUnitController::line).toList(), w.problem())).toList());
         model.addAttribute("outdated", device.outdated());
         model.addAttribute("synced", device.isSynced());
+        model.addAttribute("devices", devices.of(athleteId, viewer));
         return "bench/device";
     }
 
@@ -57,6 +60,22 @@ class BenchUnitController {
     String sync(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
         int files = bench.sync(athleteId, viewer);
         flash.addFlashAttribute("said", "Synced: " + files + " files are on the device.");
+        return "redirect:/a/" + athleteId + "/bench";
+    }
+
+    @PostMapping("/devices")
+    String add(@PathVariable long athleteId, @RequestParam String name, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        try {
+            flash.addFlashAttribute("newToken", devices.add(athleteId, viewer, name));
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+        }
+        return "redirect:/a/" + athleteId + "/bench";
+    }
+
+    @PostMapping("/devices/{id}/revoke")
+    String revoke(@PathVariable long athleteId, @PathVariable long id, @RequestParam boolean revoked, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        devices.revoke(athleteId, viewer, id, revoked);
         return "redirect:/a/" + athleteId + "/bench";
     }
 

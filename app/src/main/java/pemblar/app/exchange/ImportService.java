@@ -1,9 +1,11 @@
 package pemblar.app.exchange;
 
 import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import java.time.Duration;
 import java.time.InstantSource;
 import java.util.List;
 import java.util.Optional;
@@ -24,6 +26,7 @@ import pemblar.app.session.RecordingService.Taken;
  */
 @Service
 public class ImportService {
+    private static final Duration FIRST_RETRY = Duration.ofSeconds(1);
     private static final String TASK = "import-file";
     private final ImportFileRepository files;
     private final RecordingService recordings;
@@ -72,7 +75,8 @@ public class ImportService {
     static class Job {
         @Bean
         OneTimeTask<Void> importFile(ObjectProvider<ImportService> service) {
-            return Tasks.oneTime(TASK).execute((instance, context) -> service.getObject().read(Long.parseLong(instance.getId())));
+            // Two copies of a file at the same moment: the second is tried again soon, and then found to be known.
+            return Tasks.oneTime(TASK).onFailure(new FailureHandler.ExponentialBackoffFailureHandler<>(FIRST_RETRY)).execute((instance, context) -> service.getObject().read(Long.parseLong(instance.getId())));
         }
     }
 }
