@@ -6,6 +6,7 @@ import java.time.Duration;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.openqa.selenium.By;
+import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeOptions;
@@ -26,6 +27,7 @@ abstract class Browser {
             "--disable-sync", "--disable-dev-shm-usage", "--window-size=1280,800", "--user-data-dir=" + Files.createTempDirectory("pemblar-browser"));
         browser = new ChromeDriver(options);
         wait = new WebDriverWait(browser, Duration.ofSeconds(30));
+        wait.ignoring(StaleElementReferenceException.class);        // a part may be swapped between finding and reading it
     }
 
     @AfterAll

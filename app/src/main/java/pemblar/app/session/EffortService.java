@@ -3,6 +3,7 @@ package pemblar.app.session;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -16,6 +17,7 @@ import pemblar.core.effort.SetAside;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.workout.SpeedOfPower;
 import pemblar.core.zone.ZoneSet.Measure;
 
 /** Best efforts over any span of days, from the curves stored with each recording; and stretches that do not count. */
@@ -64,6 +66,12 @@ public class EffortService {
     public List<BelowZero> belowZero(Athlete athlete, LocalDate from) {
         return sessions.belowZero(athlete.id(), from).stream()
             .map(s -> new BelowZero(s.recording.id, s.id, s.day, s.title, s.recording.leastCriticalWatts, s.recording.lowestReserveSecond)).toList();
+    }
+
+    /** How fast the athlete rides at a power, from the rides since a day; empty when they do not tell. */
+    @Transactional(readOnly = true)
+    public Optional<SpeedOfPower> speedOfPower(Athlete athlete, LocalDate from) {
+        return SpeedOfPower.of(recordings.rides(athlete.id(), from));
     }
 
     /** A stretch that was set aside, with the session it is in. */

@@ -17,8 +17,10 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
+import pemblar.app.session.EffortService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.Sport;
+import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Basis;
 import pemblar.core.workout.Editing;
 import pemblar.core.workout.Forecast;
@@ -34,6 +36,7 @@ import pemblar.core.zone.Zones;
 @RequestMapping("/a/{athleteId}/workouts")
 class WorkoutController {
     private static final String EXAMPLE = "warm-up: 15min 45>65%\n5 x (4min 105-110%, 4min 50%)\ncool-down: 10min 60>45%";
+    private static final int RECENT_DAYS = 180;
     private static final String RUN_EXAMPLE = "warm-up: 12min z1-2\n6 x (800m 102%, 400m z1)\ncool-down: 10min z1";
     private final WorkoutService workouts;
     private final ThresholdService thresholds;
@@ -41,14 +44,16 @@ class WorkoutController {
     private final Pages pages;
     private final InstantSource clock;
     private final Shelves shelves;
+    private final EffortService efforts;
 
-    WorkoutController(WorkoutService workouts, ThresholdService thresholds, AthleteService athletes, Pages pages, InstantSource clock, Shelves shelves) {
+    WorkoutController(WorkoutService workouts, ThresholdService thresholds, AthleteService athletes, Pages pages, InstantSource clock, Shelves shelves, EffortService efforts) {
         this.workouts = workouts;
         this.thresholds = thresholds;
         this.athletes = athletes;
         this.pages = pages;
         this.clock = clock;
         this.shelves = shelves;
+        this.efforts = efforts;
     }
 
     @GetMapping
@@ -179,12 +184,23 @@ class WorkoutController {
             Forecast forecast = Forecast.of(workout, zones);
             model.addAttribute("forecast", forecast);
             model.addAttribute("drawing", Drawing.of(forecast, Editing.paths(workout), zones, sport, "distance".equals(model.getAttribute("axis"))));
+            if (sport == Sport.RIDE && forecast.metres().isEmpty()) distance(forecast, zones, athlete, day, model);
             model.addAttribute("rescue", Rescue.of(workout, zones, forecast).orElse(null));
             model.addAttribute("zoneTimes", zoneTimes(forecast, zones, workout));
             roster(workout, athlete, viewer, model);
         } catch (IllegalArgumentException e) {
             model.addAttribute("missing", e.getMessage());
         }
+    }
+
+    /** The distance of a ride by power, from the athlete's own rides of half a year. */
+    private void distance(Forecast forecast, Zones zones, Athlete athlete, LocalDate day, Model model) {
+        double threshold = zones.thresholds().get(Quantity.THRESHOLD_POWER).orElse(Double.NaN);
+        efforts.speedOfPower(athlete, day.minusDays(RECENT_DAYS)).ifPresent(relation -> relation.metres(forecast.steps(), threshold).ifPresent(metres -> {
+            model.addAttribute("likelyMetres", metres);
+            model.addAttribute("likelyFrom", relation.rides());
+            model.addAttribute("likelyPercent", Math.round(100 * relation.deviation()));
+        }));
     }
 
     /** Planned time in a zone; {@code width} in percent of the longest. */
