@@ -26,7 +26,7 @@ function handles() {
   group.replaceChildren();
   const step = one();
   const caption = document.getElementById('chosen');
-  caption.textContent = chosen.length > 1 ? `${chosen.length} steps are chosen: Repeat wraps them.` : step ? step.querySelector('title').textContent : 'Choose a step to change it: drag its end or top, or use the arrow keys. Shift-click chooses several.';
+  caption.textContent = chosen.length > 1 ? `${chosen.length} steps are chosen: Repeat wraps them.` : step ? step.querySelector('title').textContent : 'Choose a step to change it: drag its end or top, carry it elsewhere, or use the arrow keys. Shift-click chooses several.';
   if (!step) return;
   const d = Object.fromEntries(Object.entries(step.dataset).map(([k, v]) => [k, Number(v)]));
   const knob = (kind, x, y) => {
@@ -51,7 +51,7 @@ async function send(edit, values = {}) {
     future.length = 0;
     area.value = answer.dataset.text;
   }
-  restore(edit === 'move' ? moved(focus, values.amount) : focus);
+  restore(edit === 'move' ? moved(values.path ?? focus, values.amount) : focus);
 }
 
 function moved(path, places) {
@@ -61,8 +61,8 @@ function moved(path, places) {
 }
 
 function restore(path) {
-  const step = steps().find(s => s.dataset.path === path);
-  choose(step ? [path] : []);
+  const step = steps().find(s => s.dataset.path === path) ?? steps().find(s => s.dataset.path.startsWith(`${path}.`));
+  choose(step ? [step.dataset.path] : []);
   step?.focus({preventScroll: true});
 }
 
@@ -113,6 +113,44 @@ const round = (amount, unit) => {
   const to = unit === 'm' ? amount >= 2000 ? 100 : 10 : amount >= 600 ? 30 : amount >= 120 ? 15 : amount >= 30 ? 5 : 1;
   return Math.max(1, Math.round(amount / to) * to);
 };
+
+// A step is carried by its body to another place; past the end of its repeat the whole repeat is carried.
+let carried = null;
+const CARRY_PIXELS = 12;
+
+function passed(from, to) {
+  const a = from.split('.'), b = to.split('.');
+  let level = 0;
+  while (level < a.length - 1 && level < b.length - 1 && a[level] === b[level]) level++;
+  return {path: a.slice(0, level + 1).join('.'), amount: Number(b[level]) - Number(a[level])};
+}
+
+document.addEventListener('pointerdown', event => {
+  const body = event.target.closest?.('.drawn');
+  if (body && !event.shiftKey && event.button === 0) carried = {path: body.dataset.path, x: event.clientX, step: body};
+});
+
+document.addEventListener('pointerup', event => {
+  if (!carried) return;
+  const {path, x, step} = carried;
+  carried = null;
+  step.classList.remove('carried');
+  if (Math.abs(event.clientX - x) < CARRY_PIXELS) return;
+  const under = document.elementFromPoint(event.clientX, event.clientY)?.closest('.drawn') ?? nearest(event.clientX);
+  const move = under && passed(path, under.dataset.path);
+  if (move && move.amount) {
+    choose([move.path]);
+    send('move', {path: move.path, amount: move.amount});
+  }
+});
+
+function nearest(x) {
+  return steps().find(s => { const box = s.getBoundingClientRect(); return x >= box.left && x <= box.right; });
+}
+
+document.addEventListener('pointermove', event => {
+  if (carried && Math.abs(event.clientX - carried.x) >= CARRY_PIXELS) carried.step.classList.add('carried');
+});
 
 document.addEventListener('pointerdown', event => {
   const knob = event.target.closest?.('.knob');

@@ -55,6 +55,10 @@ class DesignJourneyTest extends Browser {
         wait.until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(".drawn"), 9));
         drawn(1).sendKeys(Keys.DELETE);
         textBecomes("4min15s 60%, 3 x (1min " + lowered + "%, 30s 50%), 3min 50%");
+        new Actions(browser).moveToElement(drawn(7), 0, 5).clickAndHold().moveByOffset(-30, 0).moveToElement(drawn(0), 0, 5).release().perform();
+        textBecomes("3min 50%, 4min15s 60%, 3 x (1min " + lowered + "%, 30s 50%)");
+        new Actions(browser).moveToElement(drawn(2), 0, 20).clickAndHold().moveByOffset(-30, 0).moveToElement(drawn(1), 0, 5).release().perform();
+        textBecomes("3min 50%, 3 x (1min " + lowered + "%, 30s 50%), 4min15s 60%");
         see("form#design button.primary").click();
         seeText(".shelf", "Short and sharp");
 
