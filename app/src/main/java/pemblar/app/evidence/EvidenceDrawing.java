@@ -110,10 +110,10 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
             for (Dated dated : adopted) {
                 if (dated.quantity() != quantity || dated.from().isAfter(today)) continue;
                 double x = x(dated.from().isBefore(from) ? from : dated.from());
-                if (path.isEmpty()) path.append(String.format(Locale.ROOT, "M%.1f %.1f", x, y(dated.value())));
-                else if (dated.from().isBefore(from)) path.setLength(0);
-                if (path.isEmpty()) path.append(String.format(Locale.ROOT, "M%.1f %.1f", x, y(dated.value())));
-                else path.append(String.format(Locale.ROOT, "H%.1fV%.1f", x, y(dated.value())));
+                if (path.isEmpty() || dated.from().isBefore(from)) {
+                    path.setLength(0);        // only the last value before the shown days begins the line
+                    path.append(String.format(Locale.ROOT, "M%.1f %.1f", x, y(dated.value())));
+                } else path.append(String.format(Locale.ROOT, "H%.1fV%.1f", x, y(dated.value())));
                 last = dated.value();
             }
             if (Double.isNaN(last)) return null;
