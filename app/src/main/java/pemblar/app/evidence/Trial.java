@@ -181,7 +181,7 @@ final class Trial {
 
     /** Why the range of a race is as wide as it is; empty for what is no race. */
     String whyThisWide() {
-        if (endurance == null || calculation().isRefused()) return "";
+        if (calculation().isRefused() || endurance == null) return "";
         double seconds = seconds("time");
         double wanted = method == Method.RACE_BY_POWER ? 55 : 60;
         double ratio = Math.max(seconds / 60 / wanted, wanted / (seconds / 60));
