@@ -88,6 +88,8 @@ class EvidenceTest {
         String page = Person.demo("jonna").get("/a/1/thresholds/evidence").body();
         for (String method : new String[] {"20 min test", "two efforts", "trial or race by power", "best efforts of 90 days", "reserve below zero"}) assertTrue(page.contains(method), method);
         assertTrue(page.contains("Critical power") && page.contains("most likely"));
+        String session = PagesTest.firstSession(Person.demo("jonna"), 1).replaceAll(".*/", "");
+        assertEquals(200, Person.demo("jonna").get("/a/1/thresholds/evidence/try?session=" + session + "&from=99999999999999&to=5").statusCode());
     }
 
     @Test

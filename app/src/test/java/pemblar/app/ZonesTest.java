@@ -47,6 +47,7 @@ class ZonesTest {
         assertTrue(drawn(kasper.post(ZONES + "/edit", form(drawn(page), "do", "split:1")).body()).contains("[27.5,55.0"));
         assertTrue(drawn(kasper.post(ZONES + "/edit", form(drawn(page), "do", "join:0")).body()).contains("[75.0,90.0"));
         assertTrue(drawn(kasper.post(ZONES + "/edit", form(drawn(page), "do", "move:2:95.4")).body()).contains("75.0,95.4,105.0"));
+        assertEquals(200, kasper.post(ZONES + "/edit", form(drawn(page), "boundary0", "57", "from", "")).statusCode(), "a half-typed day does not stop an edit");
         assertTrue(kasper.post(ZONES + "/edit", form(drawn(page), "do", "split:88")).body().contains("not possible here"));
         String lab = kasper.post(ZONES + "/edit", form(drawn(page), "do", "laboratory", "first", "190", "second", "250")).body();
         assertTrue(drawn(lab).contains("[190.0,250.0]") && lab.contains("190–250 W"));

@@ -89,8 +89,10 @@ public class BenchService {
         return outdated;
     }
 
-    /** Puts the workouts of today and the next days and the zones of today on the device, and fetches what it recorded. */
-    @Transactional
+    /**
+     * Puts the workouts of today and the next days and the zones of today on the device, and fetches what it recorded. Not in one
+     * transaction: a file leaves the outbox only after its upload is committed.
+     */
     public int sync(long athleteId, Viewer viewer) {
         Athlete athlete = athletes.require(athleteId, viewer);
         LocalDate today = athlete.dayOf(clock.instant());
@@ -138,7 +140,7 @@ public class BenchService {
 
     /** A unit that has just finished leaves its file in the outbox, and Pemblar fetches it through the ordinary upload. */
     private Optional<LiveRides.State> finish(long athleteId, Viewer viewer, long sessionId, Optional<LiveRides.State> state) {
-        if (state.isPresent() && state.get().view().finished() && state.get().view().second() > 0)
+        if (state.isPresent() && state.get().view().finished())
             rides.finished(athleteId, sessionId).ifPresent(bytes -> {
                 folder.deliver(athleteId, new DeviceFolder.DeviceFile("bench-unit-" + sessionId + "-" + clock.millis() + ".fit", bytes));
                 collect(athleteId, viewer);

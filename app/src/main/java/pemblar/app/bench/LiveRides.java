@@ -107,7 +107,7 @@ class LiveRides {
         }
     }
 
-    /** The activity of a unit that has just finished, once; the unit is then put away. */
+    /** The activity of a unit that has just finished, once; the unit is then put away. One that was stopped before it began leaves none. */
     Optional<byte[]> finished(long athleteId, long sessionId) {
         Ride ride = rides.get(sessionId);
         if (ride == null || ride.athleteId != athleteId) return Optional.empty();
@@ -115,6 +115,7 @@ class LiveRides {
             if (!ride.unit.isFinished() || ride.delivered) return Optional.empty();
             ride.delivered = true;
             rides.remove(sessionId);
+            if (ride.unit.view().second() == 0) return Optional.empty();
             return Optional.of(ride.unit.activity(ride.start));
         }
     }

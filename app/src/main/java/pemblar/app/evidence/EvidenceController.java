@@ -113,7 +113,6 @@ class EvidenceController {
         model.addAttribute("typed", typed);
         model.addAttribute("sessionId", session.map(s -> s.slab().id()).orElse(null));
         model.addAttribute("sessionTitle", session.map(s -> s.slab().title()).orElse(null));
-        model.addAttribute("screens", Screen.of(page.athlete().sport()));
         if (typed.containsKey("calculate")) answer(model, trial(page.athlete(), method, trained, typed));
         return "evidence/try";
     }
@@ -133,7 +132,7 @@ class EvidenceController {
     }
 
     /** An estimate as the calculator shows it. */
-    record Answer(String quantity, String best, String range, String adopt) {}
+    record Answer(String quantity, String best, String range) {}
 
     private static void answer(Model model, Trial trial) {
         Map<String, String> refused = new LinkedHashMap<>();
@@ -141,7 +140,7 @@ class EvidenceController {
         model.addAttribute("refused", refused);
         if (trial.calculation().isRefused()) return;
         model.addAttribute("answers", trial.calculation().estimates().stream().map(e -> new Answer(Amounts.label(e.quantity()), Amounts.withUnit(e.quantity(), e.best()),
-            Amounts.range(e.quantity(), e.low(), e.high()), e.quantity().name() + "=" + Amounts.shown(e.quantity(), e.best()))).toList());
+            Amounts.range(e.quantity(), e.low(), e.high()))).toList());
         model.addAttribute("whyThisWide", trial.whyThisWide());
         if (trial.endurance() != null) model.addAttribute("exponent", String.format(java.util.Locale.ROOT, "Exponent %.3f: %s.", trial.endurance().k(), trial.origin()));
     }
@@ -150,8 +149,8 @@ class EvidenceController {
     private static void fromSession(Map<String, String> typed, SessionService.Opened session) {
         Recording recording = session.recording().orElse(null);
         if (recording == null) return;
-        int from = number(typed.get("from")).map(Math::toIntExact).orElse(0);
-        int to = number(typed.get("to")).map(Math::toIntExact).orElse(recording.seconds());
+        int from = second(typed.get("from")).orElse(0);
+        int to = second(typed.get("to")).orElse(recording.seconds());
         int begin = Math.max(0, Math.min(from, recording.seconds() - 1));
         int end = Math.max(begin + 1, Math.min(to, recording.seconds()));
         int seconds = end - begin;
@@ -180,6 +179,10 @@ class EvidenceController {
         if (recording.sport() == Sport.RUN) return Method.RACE_BY_PACE;
         if (!recording.has(Channel.POWER)) return Method.HEART_RATE_TWENTY;
         return seconds >= 1170 && seconds <= 1230 ? Method.TWENTY_MINUTES : seconds <= 75 ? Method.RAMP : seconds < 1170 ? Method.TWO_EFFORTS : Method.RACE_BY_POWER;
+    }
+
+    private static Optional<Integer> second(String text) {
+        return text != null && text.matches("\\d{1,9}") ? Optional.of(Integer.parseInt(text)) : Optional.empty();
     }
 
     private static Optional<Long> number(String text) {

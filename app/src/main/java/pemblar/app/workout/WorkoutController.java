@@ -66,7 +66,6 @@ class WorkoutController {
         for (Shelf shelf : found) folders.computeIfAbsent(folder(shelf), f -> new ArrayList<>()).add(shelf);
         model.addAttribute("folders", folders);
         model.addAttribute("count", found.size());
-        model.addAttribute("of", all.stream().filter(s -> !s.kept().archived()).count());
         model.addAttribute("search", search);
         model.addAttribute("tags", all.stream().flatMap(s -> s.kept().tags().stream()).distinct().sorted().toList());
         return "workout/library";

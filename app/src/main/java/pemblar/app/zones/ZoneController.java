@@ -2,9 +2,9 @@ package pemblar.app.zones;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -52,14 +52,16 @@ class ZoneController {
     private final ScheduleService schedule;
     private final AthleteService athletes;
     private final Shown shown;
+    private final InstantSource clock;
 
-    ZoneController(Pages pages, ThresholdService thresholds, ZoneSchemeService schemes, ScheduleService schedule, AthleteService athletes, Shown shown) {
+    ZoneController(Pages pages, ThresholdService thresholds, ZoneSchemeService schemes, ScheduleService schedule, AthleteService athletes, Shown shown, InstantSource clock) {
         this.pages = pages;
         this.thresholds = thresholds;
         this.schemes = schemes;
         this.schedule = schedule;
         this.athletes = athletes;
         this.shown = shown;
+        this.clock = clock;
     }
 
     /** A zone of the editor: its upper boundary as typed, null for the last; where it stands in the bar, in percent of its width. */
@@ -103,6 +105,7 @@ class ZoneController {
         model.addAttribute("own", own);
         model.addAttribute("history", history(zones, kind, today));
         model.addAttribute("undoValue", thresholds.latestChange(athlete.id(), viewer).orElse(null));
+        model.addAttribute("holdsFrom", today);
         model.addAttribute("isUsual", now.chosen().get(new Zones.Key(kind.sport(), kind.measure())) == null);
         editor(model, kind, now, draft);
     }
@@ -137,7 +140,6 @@ class ZoneController {
         model.addAttribute("referenceWord", reference(scheme));
         model.addAttribute("known", set.isPresent());
         model.addAttribute("problems", draft.problems());
-        model.addAttribute("references", Arrays.stream(Reference.values()).filter(r -> r.serves(scheme.measure())).toList());
     }
 
     private static String unit(ZoneScheme scheme) {
@@ -155,20 +157,17 @@ class ZoneController {
         };
     }
 
-    /** The editor after an edit: computed, not saved. */
+    /** The editor after an edit: computed, not saved. The day that is typed stays as it is, also while it is half typed. */
     @PostMapping("/edit")
     String edit(@PathVariable long athleteId, @RequestParam Map<String, String> form, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Athlete athlete = athletes.require(athleteId, viewer);
-        model.addAttribute("athlete", athlete);
+        LocalDate today = athlete.dayOf(clock.instant());
         ZoneView.Kind kind = kind(athlete, form);
+        model.addAttribute("athlete", athlete);
         model.addAttribute("kind", kind);
-        model.addAttribute("today", LocalDate.parse(form.getOrDefault("from", "2026-01-01")));
-        editor(model, kind, thresholds.zonesOf(athlete).on(LocalDate.parse(form.getOrDefault("from", "2026-01-01"))), draft(form));
+        model.addAttribute("holdsFrom", form.getOrDefault("from", today.toString()));
+        editor(model, kind, thresholds.zonesOf(athlete).on(today), Draft.typed(form));
         return "zones/zones :: editor";
-    }
-
-    private static Draft draft(Map<String, String> form) {
-        return Draft.typed(form);
     }
 
     /** Lets the edited scheme hold from a day on, or keeps it as one's own. */
@@ -177,7 +176,7 @@ class ZoneController {
                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model, RedirectAttributes flash) {
         Athlete athlete = athletes.require(athleteId, viewer);
         ZoneView.Kind kind = kind(athlete, form);
-        Draft draft = draft(form);
+        Draft draft = Draft.typed(form);
         if (!draft.problems().isEmpty()) {
             Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
             fill(model, athlete, kind, thresholds.zonesOf(athlete), page.today(), draft, viewer);

@@ -82,6 +82,13 @@ class LiveRidesTest {
     }
 
     @Test
+    void aUnitStoppedBeforeItBeganLeavesNothingBehind() {
+        rides.key(1, 7, "stop");
+        assertEquals(Optional.empty(), rides.finished(1, 7));
+        assertEquals(Optional.empty(), rides.state(1, 7));
+    }
+
+    @Test
     void aFinishedUnitDeliversOnce() {
         assertEquals(Optional.empty(), rides.finished(1, 7));
         passes(60_000);

@@ -112,11 +112,6 @@ public record ZoneScheme(String name, Measure measure, Reference reference, List
         return new ZoneScheme(name, measure, reference, changed, called);
     }
 
-    /** The same division of everything but its name. */
-    public boolean dividesLike(ZoneScheme other) {
-        return measure == other.measure && reference == other.reference && boundaries.equals(other.boundaries) && names.equals(other.names);
-    }
-
     /**
      * The zones with an athlete's values.
      * @param values those of the sport ({@link Thresholds#forSport}); empty is answered when the reference is not known
