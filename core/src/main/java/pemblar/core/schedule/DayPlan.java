@@ -1,0 +1,190 @@
+package pemblar.core.schedule;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import pemblar.core.season.Block.Phase;
+
+/**
+ * Puts sessions on the days of a block: hard ones first, 36 hours apart or, when wished, in pairs inside 24 hours; then the long one,
+ * then easy ones, with lengths such that the block comes to its load. At most six days in seven are used.
+ */
+public final class DayPlan {
+    static final double HOURS_BETWEEN_HARD = 36;
+    static final double HOURS_OF_A_STACK = 24;
+    private static final int SHORTEST_HARD_MINUTES = 45;
+    private static final int SHORTEST_LONG_MINUTES = 75;
+    private static final double HARD_IN_SEVEN_DAYS = 2;
+    private static final int CALM_DAYS_BEFORE_RACE = 2;
+    private static final int MOST_DAYS_IN_A_WEEK = 6;
+    private final Wish wish;
+    private final List<Day> days;
+    private final List<Fixed> fixed;
+    private final List<Slot> slots = new ArrayList<>();
+
+    /**
+     * A day that can be trained.
+     * @param minutes     0 for a day that cannot
+     * @param startMinute clock time at which its session begins, minutes since midnight
+     */
+    public record Day(LocalDate date, int minutes, int startMinute) {}
+
+    /** A session that stays as it is; those of the days around the block count for the distance between hard ones. */
+    public record Fixed(LocalDate date, int startMinute, int seconds, double load, boolean hard, boolean race) {}
+
+    /**
+     * What a block is to be.
+     * @param load    points of the whole block, fixed sessions included
+     * @param longDay weekday of the long session, or null
+     * @param stack   hard sessions come in pairs on following days
+     * @param leanTo  what the hard sessions train first; empty leaves it to the phase
+     */
+    public record Wish(Phase phase, boolean easy, double load, DayOfWeek longDay, boolean stack, List<Purpose> leanTo) {
+        public Wish {
+            leanTo = List.copyOf(leanTo);
+        }
+    }
+
+    /** A session to be: its day, its clock time, what it is for, its length. */
+    public record Slot(LocalDate date, int startMinute, Purpose purpose, int seconds, int mostSeconds) {
+        public double load() {
+            return purpose.load(seconds);
+        }
+
+        Slot lasting(int newSeconds) {
+            return new Slot(date, startMinute, purpose, newSeconds, mostSeconds);
+        }
+
+        /** Hours since the first day of the epoch. */
+        double hour() {
+            return date.toEpochDay() * 24.0 + startMinute / 60.0;
+        }
+    }
+
+    private DayPlan(List<Day> days, List<Fixed> fixed, Wish wish) {
+        this.days = days;
+        this.fixed = fixed;
+        this.wish = wish;
+    }
+
+    /** Sessions for the days of one block, in order of time. What the days cannot hold is left out; compare the sum of loads with what was wished. */
+    public static List<Slot> of(List<Day> days, List<Fixed> fixed, Wish wish) {
+        DayPlan plan = new DayPlan(days, fixed, wish);
+        plan.hard();
+        plan.longOnes();
+        plan.easyOnes();
+        LocalDate first = days.isEmpty() ? LocalDate.MIN : days.get(0).date();
+        LocalDate last = days.isEmpty() ? LocalDate.MIN : days.get(days.size() - 1).date();
+        double fixedLoad = fixed.stream().filter(f -> !f.date().isBefore(first) && !f.date().isAfter(last)).mapToDouble(Fixed::load).sum();
+        return Lengths.fit(plan.slots, wish.load() - fixedLoad).stream().sorted(Comparator.comparingDouble(Slot::hour)).toList();
+    }
+
+    private List<Purpose> kinds() {
+        if (wish.phase() == Phase.RECOVERY) return List.of();
+        if (wish.easy()) return List.of(Purpose.TEMPO);
+        List<Purpose> usual = switch (wish.phase()) {
+            case BASE -> List.of(Purpose.TEMPO, Purpose.SPRINTS);
+            case BUILD -> List.of(Purpose.THRESHOLD, Purpose.INTERVALS);
+            default -> List.of(Purpose.INTERVALS, Purpose.THRESHOLD);
+        };
+        if (wish.leanTo().isEmpty() || wish.phase() == Phase.BASE) return usual;
+        List<Purpose> kinds = new ArrayList<>(wish.leanTo());
+        for (Purpose purpose : usual) if (kinds.size() < 2 && !kinds.contains(purpose)) kinds.add(purpose);
+        return kinds;
+    }
+
+    private void hard() {
+        List<Purpose> kinds = kinds();
+        if (kinds.isEmpty()) return;
+        int wanted = wish.easy() ? Math.max(1, days.size() / 7) : (int) Math.max(1, Math.round(HARD_IN_SEVEN_DAYS * days.size() / 7));
+        for (int k = 0; k < wanted; k++) {
+            Purpose purpose = kinds.get(k % kinds.size());
+            boolean second = wish.stack() && k % 2 == 1 && !slots.isEmpty();
+            int anchor = k * days.size() / wanted;
+            Optional<Day> day = second ? stacked(slots.get(slots.size() - 1)) : free(anchor, purpose);
+            day.or(() -> second ? free(anchor, purpose) : Optional.empty()).ifPresent(d -> add(d, purpose));
+        }
+    }
+
+    /** The best day for a hard session, from its turn in the block on, else before. */
+    private Optional<Day> free(int anchor, Purpose purpose) {
+        return days.stream().filter(d -> d.minutes() >= SHORTEST_HARD_MINUTES && isFree(d) && !isLongDay(d) && !nearRace(d) && farFromHard(d, purpose))
+            .min(Comparator.comparingInt(d -> unfit(d, anchor)));
+    }
+
+    private int unfit(Day day, int anchor) {
+        int late = days.indexOf(day) - anchor;
+        int beforeLong = wish.longDay() != null && day.date().plusDays(1).getDayOfWeek() == wish.longDay() ? 3 : 0;
+        return (late >= 0 ? 2 * late : 3 * -late) + beforeLong;
+    }
+
+    private Optional<Day> stacked(Slot first) {
+        return days.stream().filter(d -> d.minutes() >= SHORTEST_HARD_MINUTES && isFree(d) && !nearRace(d) && !d.date().equals(first.date()))
+            .filter(d -> hour(d) - first.hour() > 0 && hour(d) - first.hour() <= HOURS_OF_A_STACK)
+            .filter(d -> hardHours().stream().allMatch(h -> h == first.hour() || Math.abs(h - hour(d)) >= HOURS_BETWEEN_HARD)).findFirst();
+    }
+
+    private static double hour(Day day) {
+        return day.date().toEpochDay() * 24.0 + day.startMinute() / 60.0;
+    }
+
+    /** When hard sessions lie so far, in hours. */
+    private List<Double> hardHours() {
+        List<Double> hours = new ArrayList<>();
+        for (Slot slot : slots) if (slot.purpose().isHard()) hours.add(slot.hour());
+        for (Fixed f : fixed) if (f.hard()) hours.add(f.date().toEpochDay() * 24.0 + f.startMinute() / 60.0);
+        return hours;
+    }
+
+    private boolean farFromHard(Day day, Purpose purpose) {
+        return !purpose.isHard() || hardHours().stream().allMatch(h -> Math.abs(h - hour(day)) >= HOURS_BETWEEN_HARD);
+    }
+
+    private boolean isFree(Day day) {
+        return day.minutes() > 0 && slots.stream().noneMatch(s -> s.date().equals(day.date())) && fixed.stream().noneMatch(f -> f.date().equals(day.date()));
+    }
+
+    private boolean isLongDay(Day day) {
+        return day.date().getDayOfWeek() == wish.longDay() && hasLong();
+    }
+
+    private boolean hasLong() {
+        return wish.phase() != Phase.TAPER && wish.phase() != Phase.RECOVERY;
+    }
+
+    private boolean nearRace(Day day) {
+        return fixed.stream().anyMatch(f -> f.race() && !f.date().isBefore(day.date()) && f.date().toEpochDay() - day.date().toEpochDay() <= CALM_DAYS_BEFORE_RACE);
+    }
+
+    private void longOnes() {
+        if (!hasLong()) return;
+        for (Day day : days) if (isLongDay(day) && isFree(day) && day.minutes() >= SHORTEST_LONG_MINUTES && !nearRace(day)) add(day, Purpose.LONG);
+    }
+
+    /** Easy sessions on the other days; a day after a hard one is for recovery; every seventh day in a row stays free. */
+    private void easyOnes() {
+        for (Day day : days) {
+            if (!isFree(day)) continue;
+            boolean afterHard = slots.stream().anyMatch(s -> s.purpose().isHard() && s.date().plusDays(1).equals(day.date()));
+            add(day, afterHard ? Purpose.RECOVERY : Purpose.EASY);
+        }
+        for (int from = 0; from < days.size(); from += 7) rest(days.subList(from, Math.min(days.size(), from + 7)));
+    }
+
+    private void rest(List<Day> week) {
+        LocalDate first = week.get(0).date();
+        LocalDate last = week.get(week.size() - 1).date();
+        List<Slot> inside = slots.stream().filter(s -> !s.date().isBefore(first) && !s.date().isAfter(last)).toList();
+        long used = inside.size() + fixed.stream().filter(f -> !f.date().isBefore(first) && !f.date().isAfter(last)).map(Fixed::date).distinct().count();
+        if (used <= MOST_DAYS_IN_A_WEEK) return;
+        inside.stream().filter(s -> s.purpose() == Purpose.RECOVERY || s.purpose() == Purpose.EASY)
+            .min(Comparator.comparingInt(s -> s.date().minusDays(1).getDayOfWeek() == wish.longDay() ? 0 : s.purpose() == Purpose.RECOVERY ? 1 : 2)).ifPresent(slots::remove);
+    }
+
+    private void add(Day day, Purpose purpose) {
+        slots.add(new Slot(day.date(), day.startMinute(), purpose, 0, day.minutes() * 60));
+    }
+}
