@@ -16,7 +16,7 @@ function say(text) {
   foot.replaceChildren(line);
 }
 
-const pages = {t: 'today', b: 'board', w: 'workouts', s: 'sessions', p: 'progress', h: 'thresholds'};
+const pages = {t: 'today', e: 'season', b: 'board', w: 'workouts', s: 'sessions', p: 'progress', h: 'thresholds'};
 
 document.addEventListener('keydown', event => {
   if (event.target.closest('input, textarea, select, dialog') || event.ctrlKey || event.metaKey || event.altKey) return;

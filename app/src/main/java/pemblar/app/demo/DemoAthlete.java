@@ -2,10 +2,16 @@ package pemblar.app.demo;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Random;
+import pemblar.app.season.SeasonEvent.After;
+import pemblar.app.season.SeasonEvent.EventDemand;
+import pemblar.app.season.SeasonEvent.Unit;
+import pemblar.app.season.SeasonSettings;
 import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
 import pemblar.core.Sport;
+import pemblar.core.season.Aim;
 import pemblar.core.season.Block;
 
 /**
@@ -104,5 +110,26 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
         int home = day == LEFT_RUNNING ? 1500 : 0;
         boolean cut = random.nextDouble() < 0.04 && !isTest(day);
         return new Faults(cut ? 1500 + random.nextInt(1200) : 0, home, random.nextDouble() < 0.03, random.nextDouble() < 0.03, heat);
+    }
+
+    /** What the next A event asks for: in watts per kilogram, or by pace. */
+    List<EventDemand> demands() {
+        if (sport == Sport.RUN) return List.of(new EventDemand(600, Unit.SPEED, Math.rint(metresPerSecond * 104) / 100, After.FRESH, 0, ""), new EventDemand(2400, Unit.SPEED, Math.rint(metresPerSecond * 96) / 100, After.TIME, 3600, ""));
+        double perKilogram = watts / kilograms;
+        return List.of(new EventDemand(300, Unit.WATTS_PER_KG, rounded(perKilogram * 1.22), After.FRESH, 0, ""), new EventDemand(300, Unit.WATTS_PER_KG, rounded(perKilogram * 1.12), After.WORK, 1_500_000, ""),
+            new EventDemand(1200, Unit.WATTS_PER_KG, rounded(perKilogram * 0.98), After.FRESH, 0, ""), new EventDemand(15, Unit.WATTS, Math.rint(watts * 2.6 / 10) * 10, After.TIME, 7200, ""));
+    }
+
+    private static double rounded(double value) {
+        return Math.rint(value * 100) / 100;
+    }
+
+    SeasonSettings settings() {
+        return new SeasonSettings(null, Aim.Kind.CHRONIC_LOAD, sport == Sport.RUN ? 52 : 68, blockDays, blocksBetweenEasy + 1, false, easyDays, 5, 12, List.of(0, 90, 60, 90, 0, 120, 240), DayOfWeek.SUNDAY, false);
+    }
+
+    /** A week with little time, some weeks ahead. */
+    SeasonSettings.Away away(LocalDate today) {
+        return new SeasonSettings.Away(today.plusDays(33), today.plusDays(38), 3, "work trip");
     }
 }

@@ -22,8 +22,11 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.season.PlanService;
+import pemblar.app.season.SeasonEvent;
+import pemblar.app.session.DayLoad;
 import pemblar.app.session.RecordingService;
 import pemblar.app.session.ScheduleService;
+import pemblar.app.session.SessionService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.workout.WorkoutService;
 import pemblar.benchunit.HeadUnit;
@@ -55,11 +58,12 @@ class DemoLoader implements ApplicationRunner {
     private final ScheduleService schedule;
     private final RecordingService recordings;
     private final PlanService plan;
+    private final SessionService stored;
     private final DemoTests tests;
     private final InstantSource clock;
 
     DemoLoader(AccountService accounts, AthleteService athletes, ThresholdService thresholds, WorkoutService workouts, ScheduleService schedule,
-               RecordingService recordings, PlanService plan, DemoTests tests, InstantSource clock) {
+               RecordingService recordings, PlanService plan, SessionService stored, DemoTests tests, InstantSource clock) {
         this.accounts = accounts;
         this.athletes = athletes;
         this.thresholds = thresholds;
@@ -67,6 +71,7 @@ class DemoLoader implements ApplicationRunner {
         this.schedule = schedule;
         this.recordings = recordings;
         this.plan = plan;
+        this.stored = stored;
         this.tests = tests;
         this.clock = clock;
     }
@@ -88,6 +93,7 @@ class DemoLoader implements ApplicationRunner {
             season(demo, athlete);
             loads.add(workers.submit(() -> {
                 int count = sessions(demo, athlete);
+                targets(athlete);
                 tests.add(demo, athlete, viewer, today(athlete));
                 return count;
             }));
@@ -140,17 +146,18 @@ class DemoLoader implements ApplicationRunner {
 
     private void season(DemoAthlete demo, Athlete athlete) {
         LocalDate today = today(athlete);
-        plan.addEvent(athlete, new PlanService.Event(today.plusDays(DemoAthlete.LAST_A), demo.lastEvent(), Priority.A));
-        plan.addEvent(athlete, new PlanService.Event(today.plusDays(DemoAthlete.CLUB_RACE), "Harbour club race", Priority.C));
-        plan.addEvent(athlete, new PlanService.Event(today.plusDays(DemoAthlete.NEXT_B), demo.bEvent(), Priority.B));
-        plan.addEvent(athlete, new PlanService.Event(today.plusDays(DemoAthlete.NEXT_A), demo.aEvent(), Priority.A));
-        blocks(demo).forEach(block -> plan.addBlock(athlete, block.at(today)));
+        List<SeasonEvent> events = List.of(new SeasonEvent(today.plusDays(DemoAthlete.LAST_A), demo.lastEvent(), Priority.A),
+            new SeasonEvent(today.plusDays(DemoAthlete.CLUB_RACE), "Harbour club race", Priority.C),
+            new SeasonEvent(0, today.plusDays(DemoAthlete.NEXT_B), demo.bEvent(), Priority.B, SeasonEvent.Kind.TIME_TRIAL, demo.sport(), null, 5400, List.of()),
+            new SeasonEvent(0, today.plusDays(DemoAthlete.NEXT_A), demo.aEvent(), Priority.A, SeasonEvent.Kind.RACE, demo.sport(), null, 3 * 3600, demo.demands()));
+        List<Block> planned = blocks(demo).stream().map(block -> block.at(today)).toList();
+        plan.make(athlete, held -> held.withEvents(events).withBlocks(planned).withSettings(demo.settings()).withAway(List.of(demo.away(today))));
     }
 
     /** A block by day numbers. */
     private record DemoBlock(int from, int days, boolean easy, String name, String aim) {
         Block at(LocalDate today) {
-            return new Block(today.plusDays(from), days, DemoAthlete.phase(from + days / 2), name, aim, 0, 0);
+            return new Block(today.plusDays(from), days, DemoAthlete.phase(from + days / 2), name, aim, 0, 0, easy, false);
         }
     }
 
@@ -178,6 +185,17 @@ class DemoLoader implements ApplicationRunner {
             case TAPER -> "less of it, as sharp as before";
             case RECOVERY -> "whatever is fun";
         };
+    }
+
+    /** Blocks aim for what was planned in them. */
+    private void targets(Athlete athlete) {
+        List<DayLoad> days = stored.dayLoads(List.of(athlete));
+        plan.make(athlete, held -> held.withBlocks(held.blocks().stream().map(b -> {
+            List<DayLoad> inside = days.stream().filter(d -> b.contains(d.day())).toList();
+            double load = 10 * Math.rint(inside.stream().mapToDouble(DayLoad::plannedLoad).sum() / 10);
+            long seconds = 1800 * Math.round(inside.stream().mapToLong(DayLoad::plannedSeconds).sum() / 1800.0);
+            return new Block(b.first(), b.days(), b.phase(), b.name(), b.aim(), load, (int) seconds, b.easy(), false);
+        }).toList()));
     }
 
     private int sessions(DemoAthlete demo, Athlete athlete) {

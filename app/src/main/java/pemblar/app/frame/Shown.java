@@ -73,6 +73,20 @@ public class Shown {
         return (from.getMonth() == to.getMonth() && from.getYear() == to.getYear() ? String.valueOf(from.getDayOfMonth()) : month.format(from)) + " to " + month.format(to);
     }
 
+    /** As short as it can be: 8, or 8.5. */
+    public String plain(Number value) {
+        if (value == null || !Double.isFinite(value.doubleValue())) return NONE;
+        double tenths = Math.rint(value.doubleValue() * 10) / 10;
+        return tenths == Math.rint(tenths) ? String.valueOf((long) tenths) : String.valueOf(tenths);
+    }
+
+    /** A word of the trade for a constant, such as “short intervals”. */
+    public String word(Enum<?> constant) {
+        if (constant == null) return NONE;
+        String name = constant.name();
+        return name.equals("INTERVALS") ? "short intervals" : name.toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
     public String timeOfDay(Integer minute) {
         return minute == null ? "" : String.format(Locale.ROOT, "%02d:%02d", minute / 60, minute % 60);
     }

@@ -14,6 +14,7 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.session.SessionService;
+import pemblar.app.undo.UndoService;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
 import pemblar.core.load.LoadTrend;
@@ -27,13 +28,15 @@ class BoardController {
     private final Pages pages;
     private final BoardService board;
     private final ScheduleService schedule;
+    private final UndoService undo;
     private final SessionService sessions;
     private final WorkoutService workouts;
 
-    BoardController(Pages pages, BoardService board, ScheduleService schedule, SessionService sessions, WorkoutService workouts) {
+    BoardController(Pages pages, BoardService board, ScheduleService schedule, UndoService undo, SessionService sessions, WorkoutService workouts) {
         this.pages = pages;
         this.board = board;
         this.schedule = schedule;
+        this.undo = undo;
         this.sessions = sessions;
         this.workouts = workouts;
     }
@@ -72,9 +75,9 @@ class BoardController {
     }
 
     @PostMapping("/sessions/{id}/move")
-    String move(@PathVariable long athleteId, @PathVariable long id, @RequestParam LocalDate day, @RequestParam(required = false) LocalDate from,
+    String move(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) Integer version, @RequestParam LocalDate day, @RequestParam(required = false) LocalDate from,
                 @RequestParam(required = false) LocalDate to, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(() -> schedule.move(athleteId, viewer, id, day), athleteId, viewer, from, to, model);
+        return changed(() -> schedule.move(athleteId, viewer, id, version, day), athleteId, viewer, from, to, model);
     }
 
     @PostMapping("/sessions/{id}/copy")
@@ -84,21 +87,21 @@ class BoardController {
     }
 
     @PostMapping("/sessions/{id}/remove")
-    String remove(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) LocalDate from,
+    String remove(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) Integer version, @RequestParam(required = false) LocalDate from,
                   @RequestParam(required = false) LocalDate to, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(() -> schedule.remove(athleteId, viewer, id), athleteId, viewer, from, to, model);
+        return changed(() -> schedule.remove(athleteId, viewer, id, version), athleteId, viewer, from, to, model);
     }
 
     @PostMapping("/sessions/{id}/scale")
-    String scale(@PathVariable long athleteId, @PathVariable long id, @RequestParam int percent, @RequestParam(required = false) LocalDate from,
+    String scale(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) Integer version, @RequestParam int percent, @RequestParam(required = false) LocalDate from,
                  @RequestParam(required = false) LocalDate to, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(() -> schedule.scale(athleteId, viewer, id, percent), athleteId, viewer, from, to, model);
+        return changed(() -> schedule.scale(athleteId, viewer, id, version, percent), athleteId, viewer, from, to, model);
     }
 
     @PostMapping("/undo")
     String undo(@PathVariable long athleteId, @RequestParam(required = false) LocalDate from, @RequestParam(required = false) LocalDate to,
                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        model.addAttribute("said", schedule.undo(athleteId, viewer).orElse("There is nothing to take back."));
+        model.addAttribute("said", undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
         return answer(athleteId, viewer, from, to, model);
     }
 

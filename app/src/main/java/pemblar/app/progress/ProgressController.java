@@ -16,6 +16,7 @@ import pemblar.app.session.DayLoad;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
+import pemblar.app.undo.UndoService;
 import pemblar.core.load.LoadTrend;
 
 /** The load trend with its forecast, and the sessions ahead that can still change it. */
@@ -28,31 +29,33 @@ class ProgressController {
     private final Pages pages;
     private final SessionService sessions;
     private final ScheduleService schedule;
+    private final UndoService undo;
 
-    ProgressController(Pages pages, SessionService sessions, ScheduleService schedule) {
+    ProgressController(Pages pages, SessionService sessions, ScheduleService schedule, UndoService undo) {
         this.pages = pages;
         this.sessions = sessions;
         this.schedule = schedule;
+        this.undo = undo;
     }
 
     @PostMapping("/scale")
     String scale(@PathVariable long athleteId, @RequestParam long session, @RequestParam int percent, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(() -> schedule.scale(athleteId, viewer, session, percent), athleteId, viewer, model);
+        return changed(() -> schedule.scale(athleteId, viewer, session, null, percent), athleteId, viewer, model);
     }
 
     @PostMapping("/move")
     String move(@PathVariable long athleteId, @RequestParam long session, @RequestParam LocalDate day, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(() -> schedule.move(athleteId, viewer, session, day), athleteId, viewer, model);
+        return changed(() -> schedule.move(athleteId, viewer, session, null, day), athleteId, viewer, model);
     }
 
     @PostMapping("/drop")
     String drop(@PathVariable long athleteId, @RequestParam long session, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(() -> schedule.remove(athleteId, viewer, session), athleteId, viewer, model);
+        return changed(() -> schedule.remove(athleteId, viewer, session, null), athleteId, viewer, model);
     }
 
     @PostMapping("/undo")
     String undo(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        model.addAttribute("said", schedule.undo(athleteId, viewer).orElse("There is nothing to take back."));
+        model.addAttribute("said", undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
         return trend(athleteId, null, null, viewer, model);
     }
 

@@ -1,5 +1,6 @@
 package pemblar.app.ribbon;
 
+import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -8,9 +9,10 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.season.PlanService;
-import pemblar.app.session.ScheduleService;
-import pemblar.app.session.TrendService;
+import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.TrendService.Trend;
+import pemblar.app.session.TrendService;
+import pemblar.app.undo.UndoService;
 import pemblar.core.season.Block;
 
 /** Opens a page of an athlete: asks for leave, and gives the model what every page shows. */
@@ -21,17 +23,19 @@ public class Pages {
     private final AthleteService athletes;
     private final PlanService plan;
     private final TrendService trends;
-    private final ScheduleService schedule;
+    private final UndoService undo;
+    private final InstantSource clock;
 
-    Pages(AthleteService athletes, PlanService plan, TrendService trends, ScheduleService schedule) {
+    Pages(AthleteService athletes, PlanService plan, TrendService trends, UndoService undo, InstantSource clock) {
         this.athletes = athletes;
         this.plan = plan;
         this.trends = trends;
-        this.schedule = schedule;
+        this.undo = undo;
+        this.clock = clock;
     }
 
     /** What an opened page knows already. */
-    public record Opened(Athlete athlete, Trend trend, List<PlanService.Event> events, List<Block> blocks) {
+    public record Opened(Athlete athlete, Trend trend, List<SeasonEvent> events, List<Block> blocks) {
         /** The ribbon with another stretch bracketed. */
         public Ribbon ribbon(LocalDate from, LocalDate to) {
             return new RibbonDrawing(blocks, trend).draw(events, from, to);
@@ -42,6 +46,16 @@ public class Pages {
         }
     }
 
+    /** The athlete, for whom is asked for leave. */
+    public Athlete athlete(long athleteId, Viewer viewer) {
+        return athletes.require(athleteId, viewer);
+    }
+
+    /** The athlete's own day. */
+    public LocalDate today(Athlete athlete) {
+        return athlete.dayOf(clock.instant());
+    }
+
     /**
      * @param active the word of the page in the navigation
      * @param from   first day that the page shows, null for today; {@code to} likewise
@@ -50,7 +64,7 @@ public class Pages {
         Athlete athlete = athletes.require(athleteId, viewer);
         Trend trend = trends.of(athlete);
         LocalDate today = trend.today();
-        List<PlanService.Event> events = plan.events(athlete);
+        List<SeasonEvent> events = plan.events(athlete);
         LocalDate lastEvent = events.isEmpty() ? today : events.get(events.size() - 1).day();
         LocalDate last = lastEvent.isAfter(today.plusDays(DAYS_AHEAD)) ? today.plusDays(DAYS_AHEAD) : lastEvent.isAfter(today.plusDays(56)) ? lastEvent.plusDays(10) : today.plusDays(56);
         List<Block> blocks = plan.covering(athlete, today.minusDays(DAYS_BACK), last);
@@ -61,7 +75,7 @@ public class Pages {
         LocalDate begin = from == null ? today : from;
         Opened opened = new Opened(athlete, trend, events, blocks);
         model.addAttribute("ribbon", opened.ribbon(begin, to == null ? begin : to));
-        model.addAttribute("undo", schedule.latestChange(athleteId, viewer).orElse(null));
+        model.addAttribute("undo", undo.latestChange(athleteId, viewer).orElse(null));
         return opened;
     }
 }

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.NavigableMap;
 import java.util.TreeMap;
-import pemblar.app.season.PlanService.Event;
+import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
@@ -38,7 +38,7 @@ final class RibbonDrawing {
         this.highest = most;
     }
 
-    Ribbon draw(List<Event> events, LocalDate from, LocalDate to) {
+    Ribbon draw(List<SeasonEvent> events, LocalDate from, LocalDate to) {
         List<Ribbon.Column> columns = blocks.stream().map(this::column).toList();
         double bracketEnd = Math.min(Ribbon.WIDTH, Math.max(x(to.plusDays(1)), x(from) + NARROWEST_BRACKET));
         double bracket = Math.max(0, Math.min(x(from), bracketEnd - NARROWEST_BRACKET));
@@ -95,11 +95,11 @@ final class RibbonDrawing {
     }
 
     /** A flag's text gives way to one letter where it would run into the text of a more important event. */
-    private List<Ribbon.Flag> flags(List<Event> events) {
+    private List<Ribbon.Flag> flags(List<SeasonEvent> events) {
         List<Ribbon.Flag> flags = new ArrayList<>();
         List<double[]> taken = new ArrayList<>();
-        List<Event> inside = events.stream().filter(e -> !e.day().isBefore(first) && !e.day().isAfter(last)).sorted(java.util.Comparator.comparing(Event::priority)).toList();
-        for (Event event : inside) {
+        List<SeasonEvent> inside = events.stream().filter(e -> !e.day().isBefore(first) && !e.day().isAfter(last)).sorted(java.util.Comparator.comparing(SeasonEvent::priority)).toList();
+        for (SeasonEvent event : inside) {
             double x = x(event.day()) + dayWidth() / 2;
             String text = event.priority() + " · " + event.name();
             double width = FLAG_LETTER * text.length();

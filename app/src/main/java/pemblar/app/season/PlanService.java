@@ -5,51 +5,117 @@ import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Viewer;
+import pemblar.app.undo.UndoService;
+import pemblar.app.undo.Undoable;
 import pemblar.core.season.Block;
-import pemblar.core.season.Priority;
+import tools.jackson.databind.json.JsonMapper;
 
-/** Blocks and events. Where no block is planned, the weeks serve as blocks without a name. */
+/** Blocks, events and how the season is planned. Where no block is planned, the weeks serve as blocks. Changes can be taken back. */
 @Service
-public class PlanService {
+public class PlanService implements Undoable {
+    private static final String KIND = "season";
     private static final int WEEK = 7;
-    private final BlockRepository blocks;
-    private final EventRepository events;
+    private final SeasonStore store;
+    private final AthleteService athletes;
+    private final UndoService undo;
 
-    PlanService(BlockRepository blocks, EventRepository events) {
-        this.blocks = blocks;
-        this.events = events;
+    PlanService(SeasonStore store, AthleteService athletes, UndoService undo) {
+        this.store = store;
+        this.athletes = athletes;
+        this.undo = undo;
     }
 
-    /** A day that the plan leads up to. */
-    public record Event(LocalDate day, String name, Priority priority) {}
+    /** Kept for undo: it is taken back only while nobody has changed anything since. */
+    private record Change(Held before, Held after) {}
 
-    /** For an athlete whom the caller has already asked for. */
+    /** Events in order of day, without their demands; for an athlete whom the caller has already asked for, as all that follow. */
     @Transactional(readOnly = true)
-    public List<Event> events(Athlete athlete) {
-        return events.findByAthleteIdOrderByDay(athlete.id()).stream().map(e -> new Event(e.day, e.name, e.priority)).toList();
+    public List<SeasonEvent> events(Athlete athlete) {
+        return store.events(athlete.id(), false);
     }
 
-    @Transactional
-    public void addEvent(Athlete athlete, Event event) {
-        events.save(new EventRow(athlete.id(), event.day(), event.name(), event.priority()));
+    @Transactional(readOnly = true)
+    public List<Block> blocks(Athlete athlete) {
+        return store.blocks(athlete.id());
     }
 
+    @Transactional(readOnly = true)
+    public Map<Long, List<Block>> blocks(List<Athlete> roster) {
+        return roster.isEmpty() ? Map.of() : store.blocks(roster.stream().map(Athlete::id).toList());
+    }
+
+    @Transactional(readOnly = true)
+    public Held held(Athlete athlete) {
+        return store.read(athlete.id());
+    }
+
+    /** False until the season was set up. */
+    @Transactional(readOnly = true)
+    public boolean isSetUp(Athlete athlete) {
+        return store.hasSettings(athlete.id());
+    }
+
+    @Transactional(readOnly = true)
+    public List<SeasonSettings.Marked> marked(Athlete athlete) {
+        return store.marked(athlete.id());
+    }
+
+    /**
+     * Changes what is held, as one step that can be taken back.
+     * @param seen   revision of the page that the change comes from; null does not ask
+     * @param change from what is held to what is to be held
+     * @throws SeasonChangedMeanwhile when somebody was quicker
+     */
     @Transactional
-    public void addBlock(Athlete athlete, Block block) {
-        blocks.save(new BlockRow(athlete.id(), block));
+    public Held change(long athleteId, Viewer viewer, Integer seen, String label, UnaryOperator<Held> change) {
+        athletes.require(athleteId, viewer);
+        store.claim(athleteId, seen, viewer.name());
+        Held was = store.read(athleteId);
+        store.write(athleteId, was, change.apply(was));
+        Held is = store.read(athleteId);
+        undo.remember(athleteId, viewer, label, KIND, new Change(was, is));
+        return is;
+    }
+
+    /** The same without undo, for making a whole plan. */
+    @Transactional
+    public void make(Athlete athlete, UnaryOperator<Held> change) {
+        store.claim(athlete.id(), null, "");
+        Held was = store.read(athlete.id());
+        store.write(athlete.id(), was, change.apply(was));
+    }
+
+    @Override
+    public String kind() {
+        return KIND;
+    }
+
+    /** @throws IllegalArgumentException when somebody has changed the season since */
+    @Override
+    public void restore(long athleteId, String before) {
+        Change change = JsonMapper.shared().readValue(before, Change.class);
+        Held is = store.read(athleteId);
+        if (!is.sameAs(change.after())) throw new IllegalArgumentException("The season has been changed by somebody else since; taking this back would undo theirs too. Change it by hand.");
+        store.claim(athleteId, null, "");
+        store.write(athleteId, is, change.before());
     }
 
     /** Blocks that cover every day of a span: the planned ones, with weeks in between. */
     @Transactional(readOnly = true)
     public List<Block> covering(Athlete athlete, LocalDate from, LocalDate to) {
-        List<Block> planned = blocks.findByAthleteIdOrderByFirstDay(athlete.id()).stream().map(BlockRow::toCore).toList();
-        return cover(planned, from, to);
+        return cover(store.blocks(athlete.id()), from, to);
     }
 
-    static List<Block> cover(List<Block> planned, LocalDate from, LocalDate to) {
+    public static List<Block> cover(List<Block> planned, LocalDate from, LocalDate to) {
         List<Block> all = new ArrayList<>();
         LocalDate day = from;
         for (Block block : planned) {
@@ -58,20 +124,36 @@ public class PlanService {
             all.add(block);
             day = block.last().plusDays(1);
         }
-        fill(all, all.isEmpty() ? from.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)) : day, to.plusDays(1));
+        LocalDate begin = all.isEmpty() ? weekOf(from, planned) : day;
+        LocalDate ahead = planned.stream().map(Block::first).filter(f -> f.isAfter(to)).findFirst().orElse(LocalDate.MAX);
+        LocalDate until = to.with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY)).plusDays(1);
+        if (!begin.isAfter(to)) fill(all, begin, until.isBefore(ahead) ? until : ahead);
         return all;
     }
 
-    /** Weeks from a day up to another; a rest of under three days joins the week before it. */
+    /** The Monday before a day, or the day after a block that ended since. */
+    private static LocalDate weekOf(LocalDate day, List<Block> planned) {
+        LocalDate monday = day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        return planned.stream().map(b -> b.last().plusDays(1)).filter(d -> d.isAfter(monday) && !d.isAfter(day)).max(LocalDate::compareTo).orElse(monday);
+    }
+
+    /** Weeks from a day up to another; one of under three days joins the one before it where there is one. */
     private static void fill(List<Block> all, LocalDate from, LocalDate until) {
         LocalDate day = from;
         while (day.isBefore(until)) {
             LocalDate end = day.with(TemporalAdjusters.next(DayOfWeek.MONDAY));
             if (end.isBefore(day.plusDays(3))) end = end.plusDays(WEEK);
             if (end.isAfter(until) || until.isBefore(end.plusDays(3))) end = until;
-            int days = (int) Math.max(3, end.toEpochDay() - day.toEpochDay());
-            all.add(new Block(day, days, Block.Phase.BASE, "Week of " + day.getDayOfMonth() + " " + day.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, java.util.Locale.ENGLISH), "", 0, 0));
+            int days = (int) (end.toEpochDay() - day.toEpochDay());
+            String name = days < Block.SHORTEST ? "Between" : "Week of " + day.getDayOfMonth() + " " + day.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH);
+            all.add(new Block(day, days, Block.Phase.BASE, name, "", 0, 0));
             day = day.plusDays(days);
         }
+    }
+
+    /** An event of an athlete. */
+    @Transactional(readOnly = true)
+    public Optional<SeasonEvent> event(Athlete athlete, long id) {
+        return store.events(athlete.id(), true).stream().filter(e -> e.id() == id).findFirst();
     }
 }

@@ -12,6 +12,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.core.Sport;
+import pemblar.core.effort.AfterWork;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.SetAside;
 import pemblar.core.recording.Channel;
@@ -23,9 +24,10 @@ import pemblar.core.zone.ZoneSet.Measure;
 /** Best efforts over any span of days, from the curves stored with each recording; and stretches that do not count. */
 @Service
 public class EffortService {
-    static final int CURVES_VERSION = 1;
+    static final int CURVES_VERSION = 2;
     private static final int LONGEST_REASON = 200;
     private final EffortCurveRepository curves;
+    private final EffortAfterRepository afters;
     private final EffortSetAsideRepository setAsides;
     private final RecordingRepository recordings;
     private final RecordingDataRepository data;
@@ -33,9 +35,10 @@ public class EffortService {
     private final AthleteService athletes;
     private final InstantSource clock;
 
-    EffortService(EffortCurveRepository curves, EffortSetAsideRepository setAsides, RecordingRepository recordings, RecordingDataRepository data,
+    EffortService(EffortCurveRepository curves, EffortAfterRepository afters, EffortSetAsideRepository setAsides, RecordingRepository recordings, RecordingDataRepository data,
                   TrainingSessionRepository sessions, AthleteService athletes, InstantSource clock) {
         this.curves = curves;
+        this.afters = afters;
         this.setAsides = setAsides;
         this.recordings = recordings;
         this.data = data;
@@ -56,6 +59,15 @@ public class EffortService {
         BestCurve combined = new BestCurve();
         for (EffortCurveRepository.Curve curve : curves.between(athlete.id(), sport, measure, from, to))
             combined.raise(curve.recordingId(), EffortCurveRow.series(curve.means()), divisor.applyAsDouble(curve.day()));
+        return combined;
+    }
+
+    /** Best efforts of a span of days after prior work or time; each session's values divided by what {@code divisor} gives for its day. */
+    @Transactional(readOnly = true)
+    public AfterWork after(Athlete athlete, Sport sport, Measure measure, LocalDate from, LocalDate to, ToDoubleFunction<LocalDate> divisor) {
+        AfterWork combined = new AfterWork();
+        for (EffortCurveRepository.Curve curve : afters.between(athlete.id(), sport, measure, from, to))
+            combined.raise(EffortCurveRow.series(curve.means()), divisor.applyAsDouble(curve.day()));
         return combined;
     }
 
@@ -125,7 +137,9 @@ public class EffortService {
         for (Measure measure : Measure.values()) {
             if (measure == Measure.SPEED && recording.sport() != Sport.RUN) continue;        // speed on wheels says more about wind and road
             Series values = counting(row, recording, measure);
-            if (values != null) curves.save(new EffortCurveRow(row, measure, BestCurve.onGrid(values)));
+            if (values == null) continue;
+            curves.save(new EffortCurveRow(row, measure, BestCurve.onGrid(values)));
+            if (measure != Measure.HEART_RATE) afters.save(new EffortAfterRow(row, measure, AfterWork.onGrid(values, measure == Measure.POWER)));
         }
         row.curvesVersion = CURVES_VERSION;
     }

@@ -6,10 +6,24 @@ import java.util.List;
 record PlanState(List<Was> restore, List<Long> created) {
     /** One session's row; the day as text. */
     record Was(long id, String day, Integer startMinute, String sport, String title, String structure, int scalePercent,
-               Integer plannedSeconds, Double plannedLoad, String silhouette, Long recordingId, Long workoutId, Integer workoutVersion) {
+               Integer plannedSeconds, Double plannedLoad, String silhouette, Long recordingId, Long workoutId, Integer workoutVersion,
+               String purpose, Integer doneSeconds, Double doneMetres, Double doneEffort, String doneNote, Double doneLoad, boolean placed) {
         static Was of(SessionRow row) {
             return new Was(row.id, row.day.toString(), row.startMinute, row.sport.name(), row.title, row.structure, row.scalePercent,
-                row.plannedSeconds, row.plannedLoad, row.plannedSilhouette, row.recording == null ? null : row.recording.id, row.workoutId, row.workoutVersion);
+                row.plannedSeconds, row.plannedLoad, row.plannedSilhouette, row.recording == null ? null : row.recording.id, row.workoutId, row.workoutVersion,
+                row.purpose == null ? null : row.purpose.name(), row.doneSeconds, row.doneMetres, row.doneEffort, row.doneNote, row.doneLoad, row.placed);
         }
+    }
+
+    static PlanState changing(List<SessionRow> rows) {
+        return new PlanState(rows.stream().map(Was::of).toList(), List.of());
+    }
+
+    static PlanState changing(SessionRow row) {
+        return changing(List.of(row));
+    }
+
+    static PlanState making(List<Long> created) {
+        return new PlanState(List.of(), created);
     }
 }

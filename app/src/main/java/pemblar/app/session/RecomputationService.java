@@ -98,6 +98,9 @@ public class RecomputationService {
         boolean more;
         do more = recordings.storeNextCurves();
         while (more);
+        long last = 0;
+        do last = recordings.storeNextPurposes(last);
+        while (last >= 0);
     }
 
     @EventListener(ApplicationReadyEvent.class)

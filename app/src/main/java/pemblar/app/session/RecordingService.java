@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.Sport;
 import pemblar.core.load.SessionSummary;
@@ -34,13 +35,15 @@ public class RecordingService {
     private final TrainingSessionRepository sessions;
     private final ThresholdService thresholds;
     private final EffortService efforts;
+    private final AthleteService athletes;
 
-    RecordingService(RecordingRepository recordings, RecordingDataRepository data, TrainingSessionRepository sessions, ThresholdService thresholds, EffortService efforts) {
+    RecordingService(RecordingRepository recordings, RecordingDataRepository data, TrainingSessionRepository sessions, ThresholdService thresholds, EffortService efforts, AthleteService athletes) {
         this.recordings = recordings;
         this.data = data;
         this.sessions = sessions;
         this.thresholds = thresholds;
         this.efforts = efforts;
+        this.athletes = athletes;
     }
 
     /** What became of a file. */
@@ -88,7 +91,15 @@ public class RecordingService {
                 .min(Comparator.comparingInt(s -> Math.abs((s.plannedSeconds == null ? 0 : s.plannedSeconds) - recording.timerSeconds))));
         SessionRow session = planned.orElseGet(() -> unplanned(athlete, recording));
         session.recording = recording;
+        forgetTold(session);
         return sessions.save(session);
+    }
+
+    /** What was told by hand gives way to the recording. */
+    private static void forgetTold(SessionRow session) {
+        session.doneSeconds = null;
+        session.doneMetres = null;
+        session.doneLoad = null;
     }
 
     static SessionRow unplanned(Athlete athlete, RecordingRow recording) {
@@ -123,6 +134,14 @@ public class RecordingService {
         List<RecordingRow> rows = recordings.withOlderCurves(EffortService.CURVES_VERSION, BATCH);
         for (RecordingRow row : rows) efforts.store(row, ChannelColumn.read(data.findById(row.id).orElseThrow().channels));
         return !rows.isEmpty();
+    }
+
+    /** Gives planned sessions of an earlier version their purpose. @return the last id that was looked at, or -1 */
+    @Transactional
+    public long storeNextPurposes(long after) {
+        List<SessionRow> rows = sessions.withoutPurpose(after, BATCH);
+        for (SessionRow row : rows) SessionDesk.forecast(row, thresholds.zonesOf(athletes.forJob(row.athleteId)).on(row.day));
+        return rows.isEmpty() ? -1 : rows.get(rows.size() - 1).id;
     }
 
     @Transactional(readOnly = true)

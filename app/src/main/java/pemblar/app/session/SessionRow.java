@@ -10,10 +10,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.OneToOne;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.time.LocalDate;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import pemblar.core.Sport;
+import pemblar.core.schedule.Purpose;
 import pemblar.core.workout.Workout;
 import pemblar.formats.json.WorkoutJson;
 
@@ -38,6 +40,18 @@ class SessionRow {
     Integer plannedSeconds;
     Double plannedLoad;
     String plannedSilhouette = "";
+    /** What the session is for; of a workout it follows from its steps. */
+    @Enumerated(EnumType.STRING)
+    Purpose purpose;
+    Integer doneSeconds;
+    Double doneMetres;
+    Double doneEffort;
+    String doneNote;
+    Double doneLoad;
+    boolean placed;
+    @Version
+    int version;
+    String changedBy = "";
     @OneToOne(fetch = FetchType.LAZY)
     @JoinColumn(name = "recording_id")
     RecordingRow recording;
@@ -51,8 +65,19 @@ class SessionRow {
         this.title = title.length() > 80 ? title.substring(0, 80) : title;
     }
 
+    /** It has a workout. */
     boolean isPlanned() {
         return structure != null;
+    }
+
+    /** It has a workout, or a length and a purpose. */
+    boolean hasPlan() {
+        return isPlanned() || purpose != null;
+    }
+
+    /** With a recording, or told to be done without one. */
+    boolean isDone() {
+        return recording != null || doneSeconds != null;
     }
 
     /** The workout at its present scale. */
@@ -65,6 +90,9 @@ class SessionRow {
         SessionRow copy = new SessionRow(athleteId, other, sport, title);
         copy.startMinute = startMinute;
         copy.structure = structure;
+        copy.purpose = purpose;
+        copy.plannedSeconds = plannedSeconds;
+        copy.plannedLoad = plannedLoad;
         copy.scalePercent = scalePercent;
         copy.workoutId = workoutId;
         copy.workoutVersion = workoutVersion;

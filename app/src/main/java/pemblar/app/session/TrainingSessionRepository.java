@@ -22,20 +22,27 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
         + "order by s.day, coalesce(s.startMinute, 9999), s.id")
     List<SessionRow> between(long athleteId, LocalDate from, LocalDate to);
 
-    @Query("select s from SessionRow s left join fetch s.recording r where s.athleteId = :athleteId and r is not null order by r.startedAt desc limit :count")
+    @Query("select s from SessionRow s left join fetch s.recording r where s.athleteId = :athleteId and (r is not null or s.doneSeconds is not null) order by s.day desc, r.startedAt desc, s.id desc limit :count")
     List<SessionRow> lastDone(long athleteId, int count);
 
-    @Query("select new pemblar.app.session.DayLoad(s.athleteId, s.day, coalesce(sum(s.plannedLoad), 0), coalesce(sum(r.loadPoints), 0), "
-        + "coalesce(sum(case when r.id is null then s.plannedLoad else 0 end), 0), coalesce(sum(s.plannedSeconds), 0), coalesce(sum(r.timerSeconds), 0), "
+    @Query("select new pemblar.app.session.DayLoad(s.athleteId, s.day, coalesce(sum(s.plannedLoad), 0), coalesce(sum(coalesce(r.loadPoints, s.doneLoad)), 0), "
+        + "coalesce(sum(case when r.id is null and s.doneSeconds is null then s.plannedLoad else 0 end), 0), coalesce(sum(s.plannedSeconds), 0), coalesce(sum(coalesce(r.timerSeconds, s.doneSeconds)), 0), "
         + "sum(case when r.id is not null and r.loadPoints is null then 1 else 0 end)) "
         + "from SessionRow s left join s.recording r where s.athleteId in :athleteIds group by s.athleteId, s.day order by s.day")
     List<DayLoad> dayLoads(List<Long> athleteIds);
 
-    @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day = :day and s.structure is not null and s.recording is null and (s.sport = :sport or :sport = pemblar.core.Sport.OTHER)")
+    @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day = :day and (s.structure is not null or s.purpose is not null) and s.recording is null and (s.sport = :sport or :sport = pemblar.core.Sport.OTHER)")
     List<SessionRow> open(long athleteId, LocalDate day, Sport sport);
 
     @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day >= :from and s.day < :until and s.structure is not null and s.recording is null")
     List<SessionRow> plannedIn(long athleteId, LocalDate from, LocalDate until);
+
+    /** Without a recording and not told to be done, from a day on. */
+    @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day >= :from and s.recording is null and s.doneSeconds is null order by s.day, s.id")
+    List<SessionRow> openFrom(long athleteId, LocalDate from);
+
+    @Query("select s from SessionRow s where s.structure is not null and s.purpose is null and s.recording is null and s.plannedSeconds is not null and s.id > :after order by s.id limit :count")
+    List<SessionRow> withoutPurpose(long after, int count);
 
     @Query("select s from SessionRow s join fetch s.recording r where r.id in :recordingIds")
     List<SessionRow> ofRecordings(List<Long> recordingIds);
@@ -47,8 +54,6 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     Optional<Long> idOfRecording(long recordingId);
 
     @Modifying(flushAutomatically = true, clearAutomatically = true)
-    @Query(nativeQuery = true, value = "insert into session (id, athlete_id, day, start_minute, sport, title, structure, scale_percent, planned_seconds, planned_load, planned_silhouette, recording_id, workout_id, workout_version) "
-        + "values (:id, :athleteId, :day, :startMinute, :sport, :title, cast(:structure as jsonb), :scalePercent, :plannedSeconds, :plannedLoad, :silhouette, :recordingId, :workoutId, :workoutVersion)")
-    void insert(long id, long athleteId, LocalDate day, Integer startMinute, String sport, String title, String structure, int scalePercent,
-                Integer plannedSeconds, Double plannedLoad, String silhouette, Long recordingId, Long workoutId, Integer workoutVersion);
+    @Query(nativeQuery = true, value = "insert into session (id, athlete_id, day, sport, title) values (:id, :athleteId, :day, :sport, :title)")
+    void insert(long id, long athleteId, LocalDate day, String sport, String title);
 }

@@ -7,16 +7,21 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.season.PlanService;
 import pemblar.core.load.LoadTrend;
+import pemblar.core.season.Block;
+import pemblar.core.season.Outlook;
 
-/** The load trend of an athlete from the first session to the end of the plan. */
+/** The load trend of an athlete from the first session to the end of the plan; where sessions are not planned yet, by the targets of the blocks. */
 @Service
 public class TrendService {
     private final SessionService sessions;
+    private final PlanService plan;
     private final InstantSource clock;
 
-    TrendService(SessionService sessions, InstantSource clock) {
+    TrendService(SessionService sessions, PlanService plan, InstantSource clock) {
         this.sessions = sessions;
+        this.plan = plan;
         this.clock = clock;
     }
 
@@ -31,23 +36,30 @@ public class TrendService {
     }
 
     public Trend of(Athlete athlete) {
-        return trend(athlete, sessions.dayLoads(List.of(athlete)));
+        return trend(athlete, sessions.dayLoads(List.of(athlete)), plan.blocks(athlete));
     }
 
-    /** The trends of a whole roster from one query, in the roster's order. */
+    /** The trends of a whole roster from two queries, in the roster's order. */
     public List<Trend> of(List<Athlete> roster) {
         Map<Long, List<DayLoad>> sums = sessions.dayLoads(roster).stream().collect(Collectors.groupingBy(DayLoad::athleteId));
-        return roster.stream().map(athlete -> trend(athlete, sums.getOrDefault(athlete.id(), List.of()))).toList();
+        Map<Long, List<Block>> blocks = plan.blocks(roster);
+        return roster.stream().map(athlete -> trend(athlete, sums.getOrDefault(athlete.id(), List.of()), blocks.getOrDefault(athlete.id(), List.of()))).toList();
     }
 
-    private Trend trend(Athlete athlete, List<DayLoad> sums) {
-        LocalDate today = athlete.dayOf(clock.instant());
+    private Trend trend(Athlete athlete, List<DayLoad> sums, List<Block> blocks) {
+        return trend(athlete, athlete.dayOf(clock.instant()), sums, blocks);
+    }
+
+    /** The trend as it would be with other blocks; ahead of today, what is missing to a block's target lies on its days to come. */
+    public static Trend trend(Athlete athlete, LocalDate today, List<DayLoad> sums, List<Block> blocks) {
+        LocalDate aimed = blocks.stream().filter(b -> b.targetLoad() > 0).map(Block::last).max(LocalDate::compareTo).orElse(today);
         if (sums.isEmpty()) return new Trend(today, sums, List.of());
         LocalDate first = sums.stream().filter(d -> d.doneSeconds() > 0).map(DayLoad::day).findFirst().orElse(sums.get(0).day());
         LocalDate last = sums.get(sums.size() - 1).day();
+        if (last.isBefore(aimed)) last = aimed;
         if (last.isBefore(today)) last = today;
         double[] loads = new double[(int) (last.toEpochDay() - first.toEpochDay()) + 1];
         for (DayLoad sum : sums) if (!sum.day().isBefore(first)) loads[(int) (sum.day().toEpochDay() - first.toEpochDay())] = sum.counting(today);
-        return new Trend(today, sums, LoadTrend.of(first, loads, athlete.trend()));
+        return new Trend(today, sums, LoadTrend.of(first, Outlook.of(first, loads, today, blocks), athlete.trend()));
     }
 }

@@ -6,7 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import pemblar.app.season.PlanService.Event;
+import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
@@ -16,7 +16,7 @@ import pemblar.core.season.Priority;
 class RibbonDrawingTest {
     private static final LocalDate FIRST = LocalDate.of(2026, 5, 4);
 
-    private static Ribbon draw(List<DayLoad> days, List<Event> events) {
+    private static Ribbon draw(List<DayLoad> days, List<SeasonEvent> events) {
         List<Block> blocks = List.of(new Block(FIRST, 10, Block.Phase.BASE, "Base", "", 0, 0), new Block(FIRST.plusDays(10), 10, Block.Phase.BUILD, "Build", "", 0, 0));
         Trend trend = new Trend(FIRST.plusDays(12), days, LoadTrend.of(FIRST, new double[20], LoadTrend.Settings.DEFAULT));
         return new RibbonDrawing(blocks, trend).draw(events, FIRST, FIRST.plusDays(9));
@@ -46,7 +46,7 @@ class RibbonDrawingTest {
 
     @Test
     void aLessImportantEventGivesWay() {
-        Ribbon ribbon = draw(List.of(), List.of(new Event(FIRST.plusDays(5), "Quarry hill trial with a long name", Priority.B), new Event(FIRST.plusDays(6), "Lantern coast tour", Priority.A)));
+        Ribbon ribbon = draw(List.of(), List.of(new SeasonEvent(FIRST.plusDays(5), "Quarry hill trial with a long name", Priority.B), new SeasonEvent(FIRST.plusDays(6), "Lantern coast tour", Priority.A)));
         assertTrue(ribbon.flags().stream().anyMatch(f -> f.text().equals("A · Lantern coast tour")));
         assertTrue(ribbon.flags().stream().anyMatch(f -> f.text().equals("B")));
     }

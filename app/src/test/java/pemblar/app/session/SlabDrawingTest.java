@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import pemblar.core.Sport;
+import pemblar.core.schedule.Purpose;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Forecast;
@@ -15,7 +16,7 @@ import pemblar.core.workout.Shorthand;
 
 class SlabDrawingTest {
     private static Slab slab(String planned, Slab.Done done) {
-        return new Slab(1, LocalDate.of(2026, 5, 4), null, Sport.RIDE, "Test", true, 100, 3600, 70.0, planned, done);
+        return new Slab(1, LocalDate.of(2026, 5, 4), null, Sport.RIDE, "Test", true, 100, 3600, 70.0, planned, Purpose.THRESHOLD, false, 0, "", done);
     }
 
     @Test
@@ -33,7 +34,7 @@ class SlabDrawingTest {
 
     @Test
     void theRecordedShapeIsAsWideAsItWasLong() {
-        Slab.Done done = new Slab.Done(3600, 50.0, "POWER", null, null, null, null, null, "0.70,0.70", Instant.EPOCH, Instant.EPOCH.plusSeconds(3600));
+        Slab.Done done = new Slab.Done(true, null, "", 3600, 50.0, "POWER", null, null, null, null, null, "0.70,0.70", Instant.EPOCH, Instant.EPOCH.plusSeconds(3600));
         assertTrue(SlabDrawing.done(slab("", done), 7200).endsWith("L50.00 29.0Z"));
     }
 

@@ -1,4 +1,4 @@
-package pemblar.app.session;
+package pemblar.app.undo;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;

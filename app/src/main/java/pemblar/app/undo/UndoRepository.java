@@ -1,4 +1,4 @@
-package pemblar.app.session;
+package pemblar.app.undo;
 
 import java.time.Instant;
 import java.util.Optional;

@@ -1,0 +1,66 @@
+package pemblar.app.frame;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+
+/** Reads what a person typed. A refusal names the field, what was found and what is accepted. */
+public final class Typed {
+    private Typed() {}
+
+    public static double number(String field, String typed, double least, double most) {
+        double value;
+        try {
+            value = Double.parseDouble(typed == null ? "" : typed.strip().replace(',', '.'));
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException(field + ": “" + typed + "” is not a number; enter " + plain(least) + " to " + plain(most) + ".");
+        }
+        if (!(value >= least && value <= most)) throw new IllegalArgumentException(field + ": " + typed.strip() + " is not possible; enter " + plain(least) + " to " + plain(most) + ". The nearest is " + plain(value > most ? most : least) + ".");
+        return value;
+    }
+
+    public static int whole(String field, String typed, int least, int most) {
+        double value = number(field, typed, least, most);
+        if (value != Math.rint(value)) throw new IllegalArgumentException(field + ": enter a whole number from " + least + " to " + most + ".");
+        return (int) value;
+    }
+
+    public static LocalDate day(String field, String typed) {
+        try {
+            return LocalDate.parse(typed.strip());
+        } catch (DateTimeParseException e) {
+            throw new IllegalArgumentException(field + ": “" + typed + "” is not a day; enter one such as 2027-05-30.");
+        }
+    }
+
+    /** As 1h20, 1h20min, 90min, 45 s, 1:20:00 or 20:00; a bare number is minutes. */
+    public static int seconds(String field, String typed, int least, int most) {
+        String text = typed == null ? "" : typed.strip().toLowerCase(java.util.Locale.ROOT).replace(" ", "");
+        int seconds = parsed(text);
+        if (seconds < 0) throw new IllegalArgumentException(field + ": “" + typed + "” is not a time; enter one such as 1h20, 45min or 1:20:00.");
+        if (seconds < least || seconds > most) throw new IllegalArgumentException(field + ": “" + typed + "” is not possible; enter " + clock(least) + " to " + clock(most) + ".");
+        return seconds;
+    }
+
+    private static int parsed(String text) {
+        if (text.matches("\\d{1,5}")) return Integer.parseInt(text) * 60;
+        if (text.matches("\\d{1,3}:[0-5]\\d(:[0-5]\\d)?")) {
+            String[] parts = text.split(":");
+            return parts.length == 3 ? Integer.parseInt(parts[0]) * 3600 + Integer.parseInt(parts[1]) * 60 + Integer.parseInt(parts[2]) : Integer.parseInt(parts[0]) * 60 + Integer.parseInt(parts[1]);
+        }
+        var matcher = java.util.regex.Pattern.compile("(?:(\\d{1,3})h)?(?:(\\d{1,4})(?:min|m)?)?(?:(\\d{1,5})s)?").matcher(text);
+        if (text.isEmpty() || !matcher.matches()) return -1;
+        return part(matcher.group(1)) * 3600 + part(matcher.group(2)) * 60 + part(matcher.group(3));
+    }
+
+    private static int part(String digits) {
+        return digits == null ? 0 : Integer.parseInt(digits);
+    }
+
+    private static String clock(int seconds) {
+        return seconds % 3600 == 0 ? seconds / 3600 + " h" : seconds % 60 == 0 ? seconds / 60 + " min" : seconds + " s";
+    }
+
+    private static String plain(double value) {
+        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+    }
+}

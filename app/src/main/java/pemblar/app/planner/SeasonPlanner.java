@@ -1,0 +1,99 @@
+package pemblar.app.planner;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.season.Held;
+import pemblar.app.season.SeasonEvent;
+import pemblar.app.session.DayLoad;
+import pemblar.app.session.TrendService.Trend;
+import pemblar.core.load.LoadTrend;
+import pemblar.core.season.Ask;
+import pemblar.core.season.Block;
+import pemblar.core.season.Generator;
+import pemblar.core.season.Limit;
+import pemblar.core.season.Season;
+import pemblar.core.season.Season.Outcome;
+
+/** Asks the core for a season with an athlete's own data: where the load trend stands, what an hour costs, what is done and pinned. */
+@Service
+public class SeasonPlanner {
+    private static final int DAYS_AFTER_LAST_EVENT = 14;
+    private static final int DAYS_WITHOUT_EVENT = 112;
+    private static final int HISTORY_DAYS = 90;
+    private static final double USUAL_LOAD_PER_HOUR = 55;
+
+    /** A plan: the blocks as they would be held, the core's answer, and what it was asked. */
+    public record Planned(List<Block> blocks, Season season, Ask ask) {}
+
+    /** Blocks that have begun stay, and so do those that are pinned; the days after them are planned anew. */
+    public Planned plan(Athlete athlete, Held held, Trend trend) {
+        Ask ask = ask(athlete, held, trend);
+        Season season = Generator.plan(ask);
+        List<Block> blocks = new ArrayList<>(held.blocks().stream().filter(b -> b.first().isBefore(ask.first()) || b.pinned()).toList());
+        Naming naming = new Naming(blocks, held.events());
+        for (Season.Target target : season.targets())
+            if (!target.pinned() && target.days() >= Block.SHORTEST) blocks.add(naming.block(target));
+        return new Planned(blocks.stream().sorted(Comparator.comparing(Block::first)).toList(), season, ask);
+    }
+
+    /** How well the aim can be met, without changing anything: the core's answer for the days ahead. */
+    public Outcome outcome(Athlete athlete, Held held, Trend trend) {
+        return Generator.plan(ask(athlete, held, trend)).outcome();
+    }
+
+    private static Ask ask(Athlete athlete, Held held, Trend trend) {
+        LocalDate today = trend.today();
+        LocalDate first = held.blocks().stream().filter(b -> b.contains(today)).map(b -> b.last().plusDays(1)).findFirst().orElse(today);
+        return new Ask(first, last(held, first), held.events().stream().map(SeasonEvent::toCore).toList(), held.settings().aim(), held.settings().rhythm(), held.settings().highestBuild(),
+            held.settings().hours(held.away()), loadPerHour(trend), start(athlete, trend, first), held.blocks().stream().filter(b -> b.pinned() && !b.first().isBefore(first)).toList());
+    }
+
+    private static LocalDate last(Held held, LocalDate first) {
+        LocalDate least = first.plusDays(6);
+        LocalDate wanted = held.settings().lastDay();
+        if (wanted == null) wanted = held.events().stream().map(SeasonEvent::day).filter(d -> !d.isBefore(first)).max(LocalDate::compareTo).map(d -> d.plusDays(DAYS_AFTER_LAST_EVENT)).orElse(first.plusDays(DAYS_WITHOUT_EVENT));
+        return wanted.isBefore(least) ? least : wanted;
+    }
+
+    /** Where the trend stands on the evening before a day; what is planned until then counts. */
+    private static Ask.Start start(Athlete athlete, Trend trend, LocalDate first) {
+        List<Double> week = new ArrayList<>();
+        double before = trend.days().isEmpty() ? 0 : trend.days().get(0).chronic();
+        for (int i = 7; i >= 1; i--) {
+            LoadTrend.Day day = trend.on(first.minusDays(i));
+            week.add(day == null ? before : day.chronic());
+        }
+        LoadTrend.Day eve = trend.on(first.minusDays(1));
+        return new Ask.Start(eve == null ? before : eve.acute(), week, athlete.trend());
+    }
+
+    /** Points that an hour has cost of late. */
+    static double loadPerHour(Trend trend) {
+        LocalDate from = trend.today().minusDays(HISTORY_DAYS);
+        List<DayLoad> recent = trend.dayLoads().stream().filter(d -> d.day().isAfter(from) && d.doneSeconds() > 0 && d.withoutLoad() == 0).toList();
+        double hours = recent.stream().mapToDouble(DayLoad::doneSeconds).sum() / 3600;
+        double load = recent.stream().mapToDouble(DayLoad::doneLoad).sum();
+        return hours < 5 ? USUAL_LOAD_PER_HOUR : Math.max(20, Math.min(120, load / hours));
+    }
+
+    /** In a sentence: the aim and whether it is met, or what is in the way and the nearest aim that is possible. */
+    static String sentence(Outcome outcome) {
+        String unit = switch (outcome.aim().kind()) {
+            case WEEKLY_HOURS -> " hours a week";
+            case WEEKLY_LOAD -> " load a week";
+            case CHRONIC_LOAD -> " chronic load on the morning of the A event";
+        };
+        if (outcome.met()) return "The aim of " + number(outcome.aim().value()) + unit + " can be met.";
+        String why = outcome.binding() == Limit.HOURS ? "the hours available are in the way" : outcome.binding() == Limit.BUILD_RATE ? "the highest build rate is in the way"
+            : outcome.binding() == Limit.PINS ? "pinned blocks are in the way" : "the days with their easy blocks and tapers do not allow it";
+        return "The aim of " + number(outcome.aim().value()) + unit + " cannot be met: " + why + ". The nearest possible is " + number(outcome.reached()) + ".";
+    }
+
+    private static String number(double value) {
+        return value < 30 ? String.format(java.util.Locale.ROOT, "%.1f", value).replace(".0", "") : String.valueOf(Math.round(value));
+    }
+}

@@ -1,0 +1,47 @@
+package pemblar.app.season;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.List;
+import pemblar.core.season.Aim;
+import pemblar.core.season.Hours;
+import pemblar.core.season.Rhythm;
+
+/**
+ * How an athlete's season is planned.
+ * @param lastDay     last planned day, or null for two weeks after the last event
+ * @param easyEvery   every how many blocks one is easy, or with {@code easyInDays} every how many days
+ * @param dayMinutes  minutes that can be trained on Monday to Sunday
+ * @param longDay     weekday of the long session, or null
+ */
+public record SeasonSettings(LocalDate lastDay, Aim.Kind aimKind, double aimValue, int blockDays, int easyEvery, boolean easyInDays, int easyDays, double highestBuild,
+                             double weeklyHours, List<Integer> dayMinutes, DayOfWeek longDay, boolean stacked) {
+    public static final SeasonSettings USUAL = new SeasonSettings(null, Aim.Kind.CHRONIC_LOAD, 60, 7, 4, false, 7, 5, 10, List.of(0, 75, 60, 75, 0, 120, 180), DayOfWeek.SUNDAY, false);
+
+    public SeasonSettings {
+        dayMinutes = List.copyOf(dayMinutes);
+    }
+
+    public Aim aim() {
+        return new Aim(aimKind, aimValue);
+    }
+
+    /** @throws IllegalArgumentException when the numbers do not go together */
+    public Rhythm rhythm() {
+        return easyInDays ? Rhythm.everyDays(easyEvery, blockDays, easyDays) : Rhythm.everyBlock(easyEvery, blockDays);
+    }
+
+    public Hours hours(List<Away> away) {
+        return new Hours(weeklyHours, away.stream().map(a -> new Hours.Exception(a.from(), a.to(), a.weeklyHours())).toList());
+    }
+
+    public SeasonSettings aiming(Aim.Kind kind, double value) {
+        return new SeasonSettings(lastDay, kind, value, blockDays, easyEvery, easyInDays, easyDays, highestBuild, weeklyHours, dayMinutes, longDay, stacked);
+    }
+
+    /** Days with other hours than usual, and why. */
+    public record Away(LocalDate from, LocalDate to, double weeklyHours, String reason) {}
+
+    /** A day that has a note, or cannot be trained. */
+    public record Marked(LocalDate day, boolean unavailable, String note) {}
+}

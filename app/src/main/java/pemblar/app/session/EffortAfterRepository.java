@@ -1,0 +1,16 @@
+package pemblar.app.session;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+import pemblar.core.Sport;
+import pemblar.core.zone.ZoneSet.Measure;
+
+interface EffortAfterRepository extends Repository<EffortAfterRow, EffortCurveRow.Key> {
+    EffortAfterRow save(EffortAfterRow row);
+
+    @Query("select new pemblar.app.session.EffortCurveRepository$Curve(c.recordingId, c.day, c.means) from EffortAfterRow c "
+        + "where c.athleteId = :athleteId and c.sport = :sport and c.measure = :measure and c.day between :from and :to")
+    List<EffortCurveRepository.Curve> between(long athleteId, Sport sport, Measure measure, LocalDate from, LocalDate to);
+}

@@ -1,0 +1,40 @@
+package pemblar.app.session;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.IdClass;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+import pemblar.core.Sport;
+import pemblar.core.recording.Series;
+import pemblar.core.zone.ZoneSet.Measure;
+
+/** Best means of one recording after prior work or time, in the order of {@link pemblar.core.effort.AfterWork}. */
+@Entity
+@Table(name = "effort_after")
+@IdClass(EffortCurveRow.Key.class)
+class EffortAfterRow {
+    @Id
+    Long recordingId;
+    @Id
+    @Enumerated(EnumType.STRING)
+    Measure measure;
+    Long athleteId;
+    @Enumerated(EnumType.STRING)
+    Sport sport;
+    LocalDate day;
+    byte[] means;
+
+    protected EffortAfterRow() {}
+
+    EffortAfterRow(RecordingRow recording, Measure measure, Series onGrid) {
+        this.recordingId = recording.id;
+        this.measure = measure;
+        this.athleteId = recording.athleteId;
+        this.sport = recording.sport;
+        this.day = recording.day;
+        this.means = EffortCurveRow.bytes(onGrid);
+    }
+}

@@ -1,0 +1,93 @@
+package pemblar.app.session;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.stereotype.Component;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+import pemblar.app.threshold.ThresholdService;
+import pemblar.app.undo.UndoService;
+import pemblar.core.schedule.Purpose;
+import pemblar.core.workout.Forecast;
+import pemblar.core.zone.DatedZones;
+import pemblar.core.zone.Zones;
+
+/** What every change of sessions needs: finding the session for a person, its figures, and keeping what was before. */
+@Component
+class SessionDesk {
+    static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+    private final TrainingSessionRepository sessions;
+    private final UndoService undo;
+    private final AthleteService athletes;
+    private final ThresholdService thresholds;
+
+    SessionDesk(TrainingSessionRepository sessions, UndoService undo, AthleteService athletes, ThresholdService thresholds) {
+        this.sessions = sessions;
+        this.undo = undo;
+        this.athletes = athletes;
+        this.thresholds = thresholds;
+    }
+
+    Athlete athlete(long athleteId, Viewer viewer) {
+        return athletes.require(athleteId, viewer);
+    }
+
+    DatedZones zones(Athlete athlete) {
+        return thresholds.zonesOf(athlete);
+    }
+
+    SessionRow require(long athleteId, Viewer viewer, long sessionId) {
+        athletes.require(athleteId, viewer);
+        return sessions.find(sessionId, athleteId).orElseThrow(() -> new NotFoundException("session"));
+    }
+
+    /** A session that is still to be done. @throws IllegalArgumentException when it is done */
+    SessionRow open(long athleteId, Viewer viewer, long sessionId) {
+        SessionRow row = require(athleteId, viewer, sessionId);
+        if (row.isDone()) throw new IllegalArgumentException("“" + row.title + "” is already done; what was done keeps its day.");
+        return row;
+    }
+
+    /** @param version of the session on the page that the change comes from; null does not ask. @throws ChangedMeanwhile when it is another by now */
+    void expect(SessionRow row, Integer version) {
+        if (version != null && version != row.version) throw new ChangedMeanwhile(Slab.of(row));
+    }
+
+    /** The person's hand is on it from now on. */
+    void touch(SessionRow row, Viewer viewer) {
+        row.changedBy = viewer.name();
+        row.placed = false;
+    }
+
+    void remember(long athleteId, Viewer viewer, String label, PlanState before) {
+        undo.remember(athleteId, viewer, label, SessionUndo.KIND, before);
+    }
+
+    void remember(long athleteId, Viewer viewer, String label, List<SessionRow> before) {
+        remember(athleteId, viewer, label, PlanState.changing(before));
+    }
+
+    /** Length, load, silhouette and purpose from the workout with the values of a day; a session without steps keeps its own. */
+    static void forecast(SessionRow row, Zones values) {
+        if (!row.isPlanned()) return;
+        try {
+            Forecast forecast = Forecast.of(row.workout(), values);
+            row.plannedSeconds = forecast.seconds();
+            row.plannedLoad = forecast.load().isPresent() ? (Double) forecast.load().getAsDouble() : null;
+            row.plannedSilhouette = Silhouettes.planned(forecast);
+            row.purpose = Purpose.of(forecast);
+        } catch (IllegalArgumentException e) {
+            row.plannedSeconds = null;      // a threshold is missing: the page says so where the plan is shown
+            row.plannedLoad = null;
+            row.plannedSilhouette = "";
+        }
+    }
+
+    static String day(LocalDate day) {
+        return DAY.format(day);
+    }
+}

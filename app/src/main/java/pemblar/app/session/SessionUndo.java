@@ -1,0 +1,68 @@
+package pemblar.app.session;
+
+import java.time.LocalDate;
+import org.springframework.stereotype.Component;
+import pemblar.app.undo.Undoable;
+import pemblar.core.Sport;
+import pemblar.core.schedule.Purpose;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Puts sessions back as they were, with their very ids. */
+@Component
+class SessionUndo implements Undoable {
+    static final String KIND = "sessions";
+    private final TrainingSessionRepository sessions;
+    private final RecordingRepository recordings;
+
+    SessionUndo(TrainingSessionRepository sessions, RecordingRepository recordings) {
+        this.sessions = sessions;
+        this.recordings = recordings;
+    }
+
+    @Override
+    public String kind() {
+        return KIND;
+    }
+
+    @Override
+    public void restore(long athleteId, String state) {
+        PlanState before = JsonMapper.shared().readValue(state, PlanState.class);
+        for (long id : before.created()) sessions.find(id, athleteId).ifPresent(this::takeAway);
+        sessions.flush();
+        for (PlanState.Was was : before.restore()) sessions.find(was.id(), athleteId).ifPresent(row -> row.recording = null);
+        sessions.flush();
+        for (PlanState.Was was : before.restore()) restore(athleteId, was);
+    }
+
+    private void takeAway(SessionRow row) {
+        row.recording = null;
+        sessions.delete(row);
+    }
+
+    private void restore(long athleteId, PlanState.Was was) {
+        if (sessions.find(was.id(), athleteId).isEmpty()) sessions.insert(was.id(), athleteId, LocalDate.parse(was.day()), was.sport(), was.title());
+        fill(sessions.find(was.id(), athleteId).orElseThrow(), was);
+    }
+
+    private void fill(SessionRow row, PlanState.Was was) {
+        row.day = LocalDate.parse(was.day());
+        row.startMinute = was.startMinute();
+        row.sport = Sport.valueOf(was.sport());
+        row.title = was.title();
+        row.structure = was.structure();
+        row.scalePercent = was.scalePercent();
+        row.plannedSeconds = was.plannedSeconds();
+        row.plannedLoad = was.plannedLoad();
+        row.plannedSilhouette = was.silhouette();
+        row.workoutId = was.workoutId();
+        row.workoutVersion = was.workoutVersion();
+        row.purpose = was.purpose() == null ? null : Purpose.valueOf(was.purpose());
+        row.doneSeconds = was.doneSeconds();
+        row.doneMetres = was.doneMetres();
+        row.doneEffort = was.doneEffort();
+        row.doneNote = was.doneNote();
+        row.doneLoad = was.doneLoad();
+        row.placed = was.placed();
+        row.recording = was.recordingId() == null ? null : recordings.findById(was.recordingId()).orElse(null);
+    }
+}

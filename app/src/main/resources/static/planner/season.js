@@ -1,0 +1,115 @@
+// Drags a block's top, an edge or an event. While dragging the server draws what would be; letting go saves it.
+const season = () => document.getElementById('season');
+const holder = () => document.getElementById('season-holder');
+const replans = () => document.getElementById('replan')?.checked ?? true;
+let drag = null;
+let asking = false;
+let focusAfter = null;
+
+function state() {
+  const s = season().dataset;
+  return {revision: s.revision, from: s.from ?? '', to: s.to ?? '', replan: replans()};
+}
+
+function otherDay(day, by) {
+  const date = new Date(day + 'T12:00:00Z');
+  date.setUTCDate(date.getUTCDate() + by);
+  return date.toISOString().slice(0, 10);
+}
+
+const epochDay = day => Math.round(Date.parse(day + 'T00:00:00Z') / 86400000);
+
+function save(path, values) {
+  focusAfter = values.first && `[data-first="${values.first}"]`;
+  htmx.ajax('POST', `/a/${season().dataset.athlete}/season/${path}`, {target: '#season', swap: 'outerHTML', values: {...state(), ...values}});
+}
+
+function wanted(event) {
+  const svg = holder().querySelector('svg').getBoundingClientRect();
+  const unit = 1232 / svg.width;
+  const drawing = holder().firstElementChild.dataset;
+  if (drag.kind === 'LOAD') {
+    const perDay = drag.load / drag.days - (event.clientY - drag.y) * unit * drag.points;
+    return Math.max(0, Math.round(perDay * drag.days / 5) * 5);
+  }
+  return Math.round((event.clientX - drag.x) * unit * drawing.days);
+}
+
+async function preview() {
+  if (asking || !drag || drag.kind === 'EVENT') return;
+  asking = true;
+  const body = new URLSearchParams({...state(), kind: drag.kind, first: drag.first, value: drag.kind === 'LOAD' ? drag.now : epochDay(otherDay(drag.last, drag.now))});
+  const shown = drag.now;
+  try {
+    const answer = await fetch(`/a/${season().dataset.athlete}/season/preview`, {method: 'POST', body, headers: {'X-CSRF-TOKEN': document.querySelector('input[name="_csrf"]').value}});
+    if (answer.ok && drag) holder().innerHTML = await answer.text();
+  } finally {
+    asking = false;
+  }
+  if (drag && drag.now !== shown) preview();
+}
+
+document.addEventListener('pointerdown', event => {
+  const handle = event.target.closest?.('.top-handle, .edge-handle, .event-handle');
+  if (!handle || event.button !== 0) return;
+  const d = handle.dataset;
+  const kind = handle.classList.contains('top-handle') ? 'LOAD' : handle.classList.contains('edge-handle') ? 'EDGE' : 'EVENT';
+  drag = {kind, first: d.first, last: d.last, day: d.day, id: d.id, load: Number(d.load), days: Number(d.days), x: event.clientX, y: event.clientY, points: Number(holder().firstElementChild.dataset.points), now: null};
+  document.body.classList.add('dragging');
+  event.preventDefault();
+});
+
+document.addEventListener('pointermove', event => {
+  if (!drag) return;
+  const now = wanted(event);
+  if (now === drag.now) return;
+  drag.now = now;
+  if (drag.kind === 'EVENT') {
+    const days = Number(holder().firstElementChild.dataset.days);
+    holder().querySelector(`.event-handle[data-id="${drag.id}"]`).setAttribute('transform', `translate(${now / days} 0)`);
+  }
+  preview();
+});
+
+document.addEventListener('pointerup', () => {
+  if (!drag) return;
+  const done = drag;
+  drag = null;
+  document.body.classList.remove('dragging');
+  if (done.now === null || done.kind !== 'LOAD' && done.now === 0) return;
+  if (done.kind === 'LOAD') save('block', {kind: 'LOAD', first: done.first, value: done.now});
+  else if (done.kind === 'EDGE') save('block', {kind: 'EDGE', first: done.first, day: otherDay(done.last, done.now)});
+  else moveEvent(done.id, otherDay(done.day, done.now));
+});
+
+/** An event moves with all that is known of it: its own form says it. */
+function moveEvent(id, day) {
+  const form = document.querySelector(`form input[name="id"][value="${id}"]`)?.form;
+  if (!form) return;
+  const values = Object.fromEntries(new FormData(form));
+  save('event', {...values, day});
+}
+
+document.addEventListener('keydown', event => {
+  const handle = event.target.closest?.('.top-handle, .edge-handle, .event-handle');
+  if (!handle) return;
+  const d = handle.dataset;
+  const up = event.key === 'ArrowUp' || event.key === 'ArrowRight' ? 1 : event.key === 'ArrowDown' || event.key === 'ArrowLeft' ? -1 : 0;
+  if (!up) return;
+  event.preventDefault();
+  if (handle.classList.contains('top-handle')) save('block', {kind: 'LOAD', first: d.first, value: Math.max(0, Math.round((Number(d.load) + up * Math.max(5, d.load * .05)) / 5) * 5)});
+  else if (handle.classList.contains('edge-handle')) save('block', {kind: 'EDGE', first: d.first, day: otherDay(d.last, up)});
+  else moveEvent(d.id, otherDay(d.day, up));
+});
+
+document.addEventListener('htmx:configRequest', event => {
+  if (event.detail.parameters.replan !== undefined) event.detail.parameters.replan = replans();
+});
+let replanned = true;
+document.addEventListener('htmx:beforeSwap', () => { replanned = replans(); });
+document.addEventListener('htmx:afterSwap', () => {
+  const box = document.getElementById('replan');
+  if (box) box.checked = replanned;
+  if (focusAfter) document.querySelector(focusAfter)?.focus();
+  focusAfter = null;
+});
