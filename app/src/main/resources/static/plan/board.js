@@ -1,4 +1,4 @@
-// Moves slabs by pointer and keyboard; the server decides and answers with the board as it then is.
+// Moves slabs, days and start times by pointer and keyboard; the server decides and answers with the board as it then is.
 const board = () => document.getElementById('board');
 let focusAfter = null;
 
@@ -22,18 +22,18 @@ function sortable() {
       if (drag.to === drag.from) return;
       focusAfter = 'slab-' + id;
       const copying = drag.originalEvent && (drag.originalEvent.altKey || drag.originalEvent.ctrlKey);
-      send(`sessions/${id}/${copying ? 'copy' : 'move'}`, {day: drag.to.dataset.day});
+      send(`sessions/${id}/${copying ? 'copy' : 'move'}`, {day: drag.to.dataset.day, version: drag.item.dataset.version});
     },
   }));
 }
 
 document.addEventListener('keydown', event => {
   if (!event.target.classList?.contains('slab')) return;
-  const {id, day, movable} = event.target.dataset;
+  const {id, day, movable, version} = event.target.dataset;
   const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
   if (event.shiftKey && by && movable === 'true') {
     focusAfter = event.target.id;
-    send(`sessions/${id}/move`, {day: otherDay(day, by)});
+    send(`sessions/${id}/move`, {day: otherDay(day, by), version});
     event.preventDefault();
   } else if (by) {
     const all = [...document.querySelectorAll('.slab')];
@@ -43,10 +43,129 @@ document.addEventListener('keydown', event => {
     focusAfter = event.target.id;
     send(`sessions/${id}/copy`, {day: otherDay(day, 1)});
   } else if (event.key === 'Delete') {
-    send(`sessions/${id}/remove`, {});
+    send(`sessions/${id}/remove`, {version});
   } else if (event.key === 'Enter') {
     event.target.querySelector('a.title').click();
   }
+});
+
+// Days and blocks: copy or cut, then paste on the day where they are to begin.
+function clip(span, mode) {
+  sessionStorage.setItem('pemblar-clip', JSON.stringify({first: span.first, last: span.last, mode, athlete: board().dataset.athlete}));
+  note(`${mode === 'copy' ? 'Copied' : 'Cut'} ${span.name}. Choose the day where it is to begin, and paste.`);
+}
+
+function paste(target) {
+  const kept = JSON.parse(sessionStorage.getItem('pemblar-clip') ?? 'null');
+  if (!kept || kept.athlete !== board().dataset.athlete) return note('Nothing was copied or cut yet.');
+  if (kept.mode === 'move') sessionStorage.removeItem('pemblar-clip');
+  send(`days/${kept.mode}`, {first: kept.first, last: kept.last, target});
+}
+
+function note(text) {
+  const line = document.createElement('p');
+  line.className = 'said';
+  line.textContent = text;
+  document.getElementById('foot').replaceChildren(line);
+}
+
+document.addEventListener('keydown', event => {
+  if (!event.target.classList?.contains('span-head') || event.ctrlKey || event.metaKey) return;
+  const span = event.target.dataset;
+  if (event.key === 'c') clip(span, 'copy');
+  else if (event.key === 'x') clip(span, 'move');
+  else if (event.key === 'v') paste(span.first);
+  else if (event.key === 'Enter') event.target.querySelector('[data-open]').click();
+  else return;
+  event.stopPropagation();
+});
+
+// Dialogs are shared: what they are about is filled in when they open.
+let about = {};
+
+function open(name, dataset) {
+  const dialog = document.getElementById(name);
+  about = {...dataset};
+  const title = dialog.querySelector('h2');
+  if (dataset.name) title.textContent = dataset.name;
+  else if (dataset.title) title.textContent = `${name === 'done' ? 'Done without a recording' : 'Fill in the steps'}: ${dataset.title}`;
+  dialog.querySelectorAll('input[name=first]').forEach(i => { i.value = dataset.first; });
+  dialog.querySelectorAll('input[name=last]').forEach(i => { i.value = dataset.last; });
+  dialog.querySelectorAll('input[type=hidden][name=day]').forEach(i => { i.value = dataset.first; });
+  dialog.querySelectorAll('input[name=version]').forEach(i => { i.value = dataset.version ?? ''; });
+  const mark = dialog.querySelector('form[data-path="days/mark"]');
+  if (mark) {
+    mark.elements.note.value = dataset.note ?? '';
+    mark.elements.unavailable.checked = dataset.gone === 'true';
+  }
+  const planned = dialog.querySelector('.of-planned');
+  if (planned) planned.hidden = dataset.planned !== 'true';
+  const print = dialog.querySelector('#print-block');
+  if (print) print.href = `/a/${board().dataset.athlete}/board/print?first=${dataset.first}`;
+  dialog.querySelector('.problem').hidden = true;
+  dialog.showModal();
+}
+
+document.addEventListener('click', event => {
+  const opener = event.target.closest('[data-open]');
+  if (opener) open(opener.dataset.open, (opener.closest('.slab') ?? opener.closest('.span-head')).dataset);
+  if (event.target.closest('[data-close]')) event.target.closest('dialog').close();
+  const clipper = event.target.closest('[data-clip]');
+  if (clipper) {
+    clip(about, clipper.dataset.clip);
+    clipper.closest('dialog').close();
+  }
+  if (event.target.closest('[data-paste]')) {
+    event.target.closest('dialog').close();
+    paste(about.first);
+  }
+  if (event.target.closest('#add-session')) document.getElementById('add').showModal();
+});
+
+document.addEventListener('submit', event => {
+  const path = event.target.dataset.path;
+  if (!path) return;
+  event.preventDefault();
+  send(path.replace('{id}', about.id), Object.fromEntries(new FormData(event.target)));
+});
+
+// The tape: a session is dragged to another clock time, or moved by a quarter of an hour with the arrow keys.
+const MINUTE_STEP = 5;
+let taped = null;
+
+function startAt(bar, x) {
+  const row = bar.closest('.block-row');
+  const days = Math.round((Date.parse(row.dataset.last) - Date.parse(row.dataset.first)) / 86400000) + 1;
+  const minutes = Math.max(0, Math.min(days * 1440 - MINUTE_STEP, Math.round(x / 1000 * days * 1440 / MINUTE_STEP) * MINUTE_STEP));
+  const day = otherDay(row.dataset.first, Math.floor(minutes / 1440));
+  const time = `${String(Math.floor(minutes % 1440 / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+  send(`sessions/${bar.dataset.id}/start`, {day, time, version: bar.dataset.version});
+}
+
+document.addEventListener('pointerdown', event => {
+  const bar = event.target.closest?.('.tape .bar[data-id]');
+  if (!bar || event.button !== 0) return;
+  taped = {bar, from: event.clientX, x: Number(bar.getAttribute('x')), scale: 1000 / bar.ownerSVGElement.getBoundingClientRect().width};
+  event.preventDefault();
+});
+document.addEventListener('pointermove', event => {
+  if (taped) taped.bar.setAttribute('x', taped.x + (event.clientX - taped.from) * taped.scale);
+});
+document.addEventListener('pointerup', event => {
+  if (!taped) return;
+  const {bar, from, x, scale} = taped;
+  taped = null;
+  if (Math.abs(event.clientX - from) > 1) startAt(bar, x + (event.clientX - from) * scale);
+});
+document.addEventListener('keydown', event => {
+  const bar = event.target.closest?.('.tape .bar[data-id]');
+  const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+  if (!bar || !by) return;
+  const row = bar.closest('.block-row');
+  const days = Math.round((Date.parse(row.dataset.last) - Date.parse(row.dataset.first)) / 86400000) + 1;
+  focusAfter = null;
+  startAt(bar, Number(bar.getAttribute('x')) + by * 1000 * 15 / (days * 1440));
+  event.preventDefault();
 });
 
 // Forms in a slab's menu tell which days the page shows, so that the answer shows the same.
@@ -56,14 +175,21 @@ document.addEventListener('htmx:configRequest', event => {
   event.detail.parameters.to = board().dataset.to;
 });
 
+// A refusal is said in the dialog that it comes from, which keeps what was typed.
 document.addEventListener('htmx:afterSwap', () => {
   if (window.Sortable) sortable();
-  document.getElementById('add')?.close();
+  const dialog = document.querySelector('dialog[open]');
+  const problem = board()?.dataset.problem;
+  if (dialog && problem) {
+    const slot = dialog.querySelector('.problem');
+    slot.textContent = problem;
+    slot.hidden = false;
+  } else {
+    dialog?.close();
+  }
   if (focusAfter) document.getElementById(focusAfter)?.focus();
   focusAfter = null;
 });
 
-document.getElementById('add-session')?.addEventListener('click', () => document.getElementById('add').showModal());
-document.getElementById('add-close')?.addEventListener('click', () => document.getElementById('add').close());
 if (window.Sortable) sortable();
 else window.addEventListener('load', sortable);

@@ -3,22 +3,39 @@ package pemblar.app.plan;
 import java.time.LocalDate;
 import java.util.List;
 import pemblar.app.session.Slab;
+import pemblar.core.schedule.Rescheduling.Proposal;
 import pemblar.core.season.Block;
 
-/** A block as a row of the board. */
-public record BoardRow(Block block, List<Day> days, Totals totals, Tape tape) {
-    /** One day with its slabs. */
-    public record Day(LocalDate date, boolean today, boolean past, List<SlabView> slabs) {}
+/**
+ * A block as a row of the board.
+ * @param planned false for the days between planned blocks
+ * @param gaps    the hours between hard sessions, in words
+ * @param run     days in a row without a rest day, in words; null when there are not many
+ */
+public record BoardRow(Block block, boolean planned, List<Day> days, Totals totals, Tape tape, List<Gap> gaps, String run) {
+    /** One day with its slabs. @param week rolling load of the seven days up to its end @param note of the day, may be empty */
+    public record Day(LocalDate date, boolean today, boolean past, boolean unavailable, String note, List<SlabView> slabs, double week) {
+        public boolean isRest() {
+            return slabs.isEmpty();
+        }
+    }
 
     /** A slab with its drawing in a box of 100 by 30; the width is the length of the session. */
     public record SlabView(Slab slab, String plannedPath, String donePath) {}
 
-    /** Planned and done over the block; widths in percent of the longer of both and the target. */
+    /** Planned and done over the block; widths in percent of the longer of both and the target. @param toPlan load that is missing to the target; 0 without one */
     public record Totals(double plannedSeconds, double doneSeconds, double plannedLoad, double doneLoad, double hoursPlannedWidth, double hoursDoneWidth,
-                         double loadPlannedWidth, double loadDoneWidth, int doneCount) {}
+                         double loadPlannedWidth, double loadDoneWidth, int doneCount, double toPlan) {}
 
     /** The clock under the days, in a box of 1000 by 34: sessions to scale, and rolling load over 24 and 48 hours. */
     public record Tape(List<Bar> bars, String line24, String line48, double peak24, String peakText, double peakX) {}
 
-    public record Bar(double x, double width, boolean done) {}
+    /** @param id of the session that can still be moved, or 0 */
+    public record Bar(double x, double width, boolean done, boolean hard, long id, int version, String label) {}
+
+    /** From one hard session to the next. */
+    public record Gap(String text, boolean near) {}
+
+    /** A session whose day has become unavailable, and where it could go. */
+    public record Displaced(Slab slab, List<Proposal> proposals) {}
 }

@@ -1,29 +1,33 @@
 package pemblar.app.plan;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.season.PlanService;
+import pemblar.app.season.SeasonSettings.Marked;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
 import pemblar.app.session.SlabDrawing;
+import pemblar.core.schedule.Rescheduling;
 import pemblar.core.schedule.RollingLoad;
 import pemblar.core.schedule.RollingLoad.Spell;
+import pemblar.core.schedule.Spacing;
 import pemblar.core.season.Block;
 
 /** Builds the board: a row for each block that touches the days asked for. */
 @Service
 public class BoardService {
-    private static final double TAPE_WIDTH = 1000;
-    private static final double TAPE_FLOOR = 32;
-    private static final double TAPE_HEIGHT = 26;
-    private static final double TAPE_FULL_LOAD = 320;
-    private static final int TAPE_STEP_HOURS = 2;
+    private static final int DAYS_AROUND = 14;
+    private static final int WEEK_HOURS = 168;
+    private static final int NOON = 720;
     private final SessionService sessions;
     private final PlanService plan;
 
@@ -32,29 +36,73 @@ public class BoardService {
         this.plan = plan;
     }
 
-    public List<BoardRow> rows(Athlete athlete, LocalDate from, LocalDate to, LocalDate today) {
-        List<Block> blocks = plan.covering(athlete, from, to);
+    /** The board's rows, and the sessions that lie on unavailable days. */
+    public record Board(List<BoardRow> rows, List<BoardRow.Displaced> displaced) {}
+
+    public Board board(Athlete athlete, LocalDate from, LocalDate to, LocalDate today) {
+        List<Block> planned = plan.blocks(athlete);
+        List<Block> blocks = PlanService.cover(planned, from, to);
         LocalDate first = blocks.get(0).first();
         LocalDate last = blocks.get(blocks.size() - 1).last();
-        List<Slab> slabs = sessions.between(athlete, first.minusDays(2), last);
-        int longest = slabs.stream().mapToInt(Slab::longestSeconds).max().orElse(3600);
-        List<Spell> spells = slabs.stream().flatMap(slab -> spell(slab, athlete).stream()).toList();
-        return blocks.stream().map(block -> row(block, slabs, spells, longest, athlete, today)).toList();
+        Around around = new Around(athlete, today, sessions.between(athlete, first.minusDays(DAYS_AROUND), last.plusDays(DAYS_AROUND)), marks(athlete));
+        int longest = around.slabs.stream().filter(s -> !s.day().isBefore(first) && !s.day().isAfter(last)).mapToInt(Slab::longestSeconds).max().orElse(3600);
+        List<BoardRow> rows = blocks.stream().map(block -> row(block, planned.contains(block), around, longest)).toList();
+        return new Board(rows, displaced(around, first, last));
     }
 
-    private BoardRow row(Block block, List<Slab> slabs, List<Spell> spells, int longest, Athlete athlete, LocalDate today) {
-        List<Slab> inside = slabs.stream().filter(s -> block.contains(s.day())).toList();
-        List<BoardRow.Day> days = new ArrayList<>();
-        for (LocalDate day = block.first(); !day.isAfter(block.last()); day = day.plusDays(1)) {
-            LocalDate date = day;
-            days.add(new BoardRow.Day(date, date.equals(today), date.isBefore(today),
-                inside.stream().filter(s -> s.day().equals(date)).map(s -> view(s, longest)).toList()));
+    public List<BoardRow> rows(Athlete athlete, LocalDate from, LocalDate to, LocalDate today) {
+        return board(athlete, from, to, today).rows();
+    }
+
+    private Map<LocalDate, Marked> marks(Athlete athlete) {
+        Map<LocalDate, Marked> marks = new HashMap<>();
+        plan.marked(athlete).forEach(m -> marks.put(m.day(), m));
+        return marks;
+    }
+
+    /** What lies around the rows, looked up once for all of them. */
+    private static final class Around {
+        private final Athlete athlete;
+        private final LocalDate today;
+        private final List<Slab> slabs;
+        private final Map<LocalDate, List<Slab>> byDay;
+        private final Map<LocalDate, Marked> marks;
+        private final List<Spell> spells;
+
+        Around(Athlete athlete, LocalDate today, List<Slab> slabs, Map<LocalDate, Marked> marks) {
+            this.athlete = athlete;
+            this.today = today;
+            this.slabs = slabs;
+            this.byDay = slabs.stream().collect(Collectors.groupingBy(Slab::day));
+            this.marks = marks;
+            this.spells = slabs.stream().flatMap(slab -> spell(slab, athlete).stream()).toList();
         }
-        return new BoardRow(block, days, totals(block, inside), tape(block, inside, spells, athlete));
+
+        /** Clock time at which a session starts, in hours since the epoch; noon when none is known. */
+        double hour(Slab slab) {
+            return spell(slab, athlete).map(s -> s.start().getEpochSecond() / 3600.0).orElseGet(() ->
+                slab.day().atStartOfDay(athlete.zone()).plusMinutes(slab.startMinute() == null ? NOON : slab.startMinute()).toEpochSecond() / 3600.0);
+        }
+
+        /** Only what was done counts on days that are over. */
+        boolean counts(Slab slab) {
+            return slab.done() != null || slab.hasPlan() && !slab.day().isBefore(today);
+        }
     }
 
-    private static BoardRow.SlabView view(Slab slab, int longest) {
-        return new BoardRow.SlabView(slab, SlabDrawing.planned(slab, longest), SlabDrawing.done(slab, longest));
+    private static BoardRow row(Block block, boolean planned, Around around, int longest) {
+        List<Slab> inside = around.slabs.stream().filter(s -> block.contains(s.day())).toList();
+        List<BoardRow.Day> days = new ArrayList<>();
+        for (LocalDate day = block.first(); !day.isAfter(block.last()); day = day.plusDays(1)) days.add(day(day, around, longest));
+        return new BoardRow(block, planned, days, totals(block, inside), Tapes.of(block, inside, around.spells, around.athlete), gaps(block, around), run(block, around));
+    }
+
+    private static BoardRow.Day day(LocalDate date, Around around, int longest) {
+        Marked mark = around.marks.get(date);
+        Instant end = date.plusDays(1).atStartOfDay(around.athlete.zone()).toInstant();
+        return new BoardRow.Day(date, date.equals(around.today), date.isBefore(around.today), mark != null && mark.unavailable(), mark == null ? "" : mark.note(),
+            around.byDay.getOrDefault(date, List.of()).stream().map(s -> new BoardRow.SlabView(s, SlabDrawing.planned(s, longest), SlabDrawing.done(s, longest))).toList(),
+            RollingLoad.at(around.spells, end, WEEK_HOURS));
     }
 
     private static BoardRow.Totals totals(Block block, List<Slab> slabs) {
@@ -65,48 +113,50 @@ public class BoardService {
         double mostSeconds = Math.max(1, Math.max(block.targetSeconds(), Math.max(plannedSeconds, doneSeconds)));
         double mostLoad = Math.max(1, Math.max(block.targetLoad(), Math.max(plannedLoad, doneLoad)));
         return new BoardRow.Totals(plannedSeconds, doneSeconds, plannedLoad, doneLoad, 100 * plannedSeconds / mostSeconds, 100 * doneSeconds / mostSeconds,
-            100 * plannedLoad / mostLoad, 100 * doneLoad / mostLoad, (int) slabs.stream().filter(s -> s.done() != null).count());
+            100 * plannedLoad / mostLoad, 100 * doneLoad / mostLoad, (int) slabs.stream().filter(s -> s.done() != null).count(), block.targetLoad() > 0 ? block.targetLoad() - plannedLoad : 0);
     }
 
-    /** When a session took or will take place; nothing for a planned one without a clock time. */
-    private static java.util.Optional<Spell> spell(Slab slab, Athlete athlete) {
-        if (slab.done() != null) {
-            if (slab.done().load() == null || !slab.done().endedAt().isAfter(slab.done().startedAt())) return java.util.Optional.empty();
-            return java.util.Optional.of(new Spell(slab.done().startedAt(), slab.done().endedAt(), slab.done().load()));
+    /** When a session took or will take place; nothing for one without a clock time. */
+    static Optional<Spell> spell(Slab slab, Athlete athlete) {
+        if (slab.done() != null && slab.done().recorded()) {
+            if (slab.done().load() == null || !slab.done().endedAt().isAfter(slab.done().startedAt())) return Optional.empty();
+            return Optional.of(new Spell(slab.done().startedAt(), slab.done().endedAt(), slab.done().load()));
         }
-        if (slab.startMinute() == null || slab.plannedSeconds() == null || slab.plannedLoad() == null || slab.plannedSeconds() == 0) return java.util.Optional.empty();
+        Integer seconds = slab.done() != null ? (Integer) slab.done().seconds() : slab.plannedSeconds();
+        Double load = slab.done() != null ? slab.done().load() : slab.plannedLoad();
+        if (slab.startMinute() == null || seconds == null || load == null || seconds == 0) return Optional.empty();
         Instant start = slab.day().atStartOfDay(athlete.zone()).plusMinutes(slab.startMinute()).toInstant();
-        return java.util.Optional.of(new Spell(start, start.plusSeconds(slab.plannedSeconds()), slab.plannedLoad()));
+        return Optional.of(new Spell(start, start.plusSeconds(seconds), load));
     }
 
-    private static BoardRow.Tape tape(Block block, List<Slab> slabs, List<Spell> spells, Athlete athlete) {
-        Instant start = block.first().atStartOfDay(athlete.zone()).toInstant();
-        double hours = block.days() * 24.0;
-        List<BoardRow.Bar> bars = new ArrayList<>();
-        for (Slab slab : slabs) spell(slab, athlete).ifPresent(s -> bars.add(new BoardRow.Bar(TAPE_WIDTH * hoursBetween(start, s.start()) / hours,
-            Math.max(2, TAPE_WIDTH * hoursBetween(s.start(), s.end()) / hours), slab.done() != null)));
-        double peak = 0;
-        double peakHour = 0;
-        StringBuilder line24 = new StringBuilder();
-        StringBuilder line48 = new StringBuilder();
-        for (int hour = 0; hour <= hours; hour += TAPE_STEP_HOURS) {
-            Instant now = start.plus(Duration.ofHours(hour));
-            double load24 = RollingLoad.at(spells, now, 24);
-            point(line24, hour / hours, load24);
-            point(line48, hour / hours, RollingLoad.at(spells, now, 48));
-            if (load24 > peak + 1e-6) {
-                peak = load24;
-                peakHour = hour;
-            }
+    /** Gaps that end in the block. */
+    private static List<BoardRow.Gap> gaps(Block block, Around around) {
+        Map<Double, Slab> hard = new HashMap<>();
+        for (Slab slab : around.slabs) if (slab.hard() && around.counts(slab)) hard.put(around.hour(slab), slab);
+        List<BoardRow.Gap> gaps = new ArrayList<>();
+        for (Spacing.Gap gap : Spacing.gaps(hard.keySet())) {
+            Slab to = hard.get(gap.toHour());
+            if (!block.contains(to.day())) continue;
+            gaps.add(new BoardRow.Gap(Tapes.weekday(hard.get(gap.fromHour()).day()) + " to " + Tapes.weekday(to.day()) + " " + Math.round(gap.hours()) + " h", gap.near()));
         }
-        return new BoardRow.Tape(bars, line24.toString(), line48.toString(), peak, Math.round(peak) + " in 24 h", Math.min(920, TAPE_WIDTH * peakHour / hours));
+        return gaps;
     }
 
-    private static double hoursBetween(Instant from, Instant to) {
-        return Duration.between(from, to).toSeconds() / 3600.0;
+    private static String run(Block block, Around around) {
+        Set<LocalDate> training = around.slabs.stream().filter(around::counts).map(Slab::day).collect(Collectors.toSet());
+        return Spacing.longRun(training, block.first(), block.last()).map(r -> r.days() + " days in a row without a rest day, " + Tapes.date(r.first()) + " to " + Tapes.date(r.last())).orElse(null);
     }
 
-    private static void point(StringBuilder path, double share, double load) {
-        path.append(String.format(Locale.ROOT, "%s%.1f %.1f", path.isEmpty() ? "M" : "L", TAPE_WIDTH * share, TAPE_FLOOR - TAPE_HEIGHT * Math.min(1, load / TAPE_FULL_LOAD)));
+    /** Open sessions on unavailable days, each with other days for it. */
+    private static List<BoardRow.Displaced> displaced(Around around, LocalDate first, LocalDate last) {
+        Set<LocalDate> gone = around.marks.values().stream().filter(Marked::unavailable).map(Marked::day).collect(Collectors.toSet());
+        List<BoardRow.Displaced> all = new ArrayList<>();
+        for (Slab slab : around.slabs) {
+            if (!gone.contains(slab.day()) || slab.done() != null || slab.day().isBefore(around.today) || slab.day().isBefore(first) || slab.day().isAfter(last)) continue;
+            List<Rescheduling.Other> others = around.slabs.stream().filter(s -> s.id() != slab.id() && around.counts(s))
+                .map(s -> new Rescheduling.Other(s.day(), s.day().toEpochDay() * 24.0 + (s.startMinute() == null ? NOON : s.startMinute()) / 60.0, s.hard())).toList();
+            all.add(new BoardRow.Displaced(slab, Rescheduling.of(slab.day(), (slab.startMinute() == null ? NOON : slab.startMinute()) / 60.0, slab.hard(), others, gone, around.today)));
+        }
+        return all;
     }
 }

@@ -93,6 +93,7 @@ class SessionRow {
         copy.purpose = purpose;
         copy.plannedSeconds = plannedSeconds;
         copy.plannedLoad = plannedLoad;
+        copy.plannedSilhouette = plannedSilhouette;
         copy.scalePercent = scalePercent;
         copy.workoutId = workoutId;
         copy.workoutVersion = workoutVersion;

@@ -4,6 +4,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -76,6 +77,7 @@ public class SketchService {
         row.purpose = sketch.purpose();
         row.plannedSeconds = sketch.seconds();
         row.plannedLoad = sketch.purpose().load(sketch.seconds());
+        row.plannedSilhouette = String.format(Locale.ROOT, "%d,%.3f,%.3f", sketch.seconds(), sketch.purpose().intensity(), sketch.purpose().intensity());
         row.changedBy = viewer.name();
         return row;
     }

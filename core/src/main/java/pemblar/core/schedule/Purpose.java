@@ -20,6 +20,11 @@ public enum Purpose {
         this.hard = hard;
     }
 
+    /** Usual intensity of the whole session, a fraction of threshold. */
+    public double intensity() {
+        return intensity;
+    }
+
     /** Hard sessions keep a distance from each other. */
     public boolean isHard() {
         return hard;

@@ -1,0 +1,91 @@
+package pemblar.app.plan;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+import pemblar.app.ribbon.Pages;
+import pemblar.app.season.SeasonChangedMeanwhile;
+import pemblar.app.session.ChangedMeanwhile;
+import pemblar.core.schedule.Purpose;
+import pemblar.core.season.Priority;
+
+/** Fills the model of the board, also after a change that was refused or came too late. */
+@Component
+class BoardPage {
+    private static final int DAYS_AHEAD = 16;
+    private static final int MOST_DAYS = 120;
+    private final Pages pages;
+    private final BoardService board;
+
+    BoardPage(Pages pages, BoardService board) {
+        this.pages = pages;
+        this.board = board;
+    }
+
+    /** Makes a change and answers with the board as it then is; a refusal is said, and when somebody was quicker both are shown. */
+    String changed(long athleteId, Viewer viewer, HttpServletRequest request, Model model, Runnable change) {
+        try {
+            change.run();
+        } catch (ChangedMeanwhile e) {
+            model.addAttribute("theirs", e.theirs());
+            again(request, model);
+        } catch (SeasonChangedMeanwhile | IllegalArgumentException e) {
+            model.addAttribute("said", sentence(e.getMessage()));
+            model.addAttribute("problem", sentence(e.getMessage()));
+        } catch (NotFoundException e) {
+            pages.athlete(athleteId, viewer);
+            model.addAttribute("said", "That session is no longer on the board: it was dropped meanwhile. Nothing else was changed.");
+        }
+        fill(athleteId, viewer, day(request.getParameter("from")), day(request.getParameter("to")), model);
+        return "plan/board :: changed";
+    }
+
+    private static String sentence(String message) {
+        return Character.toUpperCase(message.charAt(0)) + message.substring(1) + (message.endsWith(".") ? "" : ".");
+    }
+
+    private static void again(HttpServletRequest request, Model model) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        request.getParameterMap().forEach((name, values) -> {
+            if (!name.equals("version") && !name.equals("_csrf")) fields.put(name, values[0]);
+        });
+        model.addAttribute("again", fields);
+        model.addAttribute("againTo", request.getRequestURI());
+        model.addAttribute("mine", request.getRequestURI().replaceAll(".*/", "") + fields.entrySet().stream().filter(f -> !f.getKey().equals("from") && !f.getKey().equals("to") && !f.getValue().isBlank())
+            .map(f -> " " + f.getKey() + " " + f.getValue()).reduce("", String::concat));
+    }
+
+    private static LocalDate day(String text) {
+        return text == null || text.isBlank() ? null : LocalDate.parse(text);
+    }
+
+    void fill(long athleteId, Viewer viewer, LocalDate askedFrom, LocalDate askedTo, Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "board", askedFrom, askedTo);
+        LocalDate from = askedFrom == null ? page.today() : askedFrom;
+        LocalDate to = askedTo == null || askedTo.isBefore(from) ? from.plusDays(DAYS_AHEAD) : askedTo;
+        if (to.isAfter(from.plusDays(MOST_DAYS))) to = from.plusDays(MOST_DAYS);
+        BoardService.Board shown = board.board(page.athlete(), from, to, page.today());
+        List<BoardRow> rows = shown.rows();
+        LocalDate first = rows.get(0).block().first();
+        LocalDate last = rows.get(rows.size() - 1).block().last();
+        model.addAttribute("rows", rows);
+        model.addAttribute("displaced", shown.displaced());
+        model.addAttribute("from", first);
+        model.addAttribute("to", last);
+        page.events().stream().filter(e -> e.priority() == Priority.A && e.day().isAfter(page.today())).findFirst().ifPresent(event -> {
+            model.addAttribute("aEvent", event);
+            model.addAttribute("aDay", page.trend().on(event.day()));
+            model.addAttribute("aEve", page.trend().on(event.day().minusDays(1)));
+        });
+        model.addAttribute("ribbon", page.ribbon(first, last));
+        model.addAttribute("askedFrom", from);
+        model.addAttribute("askedTo", to);
+        model.addAttribute("purposes", Purpose.values());
+    }
+}
