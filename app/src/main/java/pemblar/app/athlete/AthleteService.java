@@ -62,6 +62,13 @@ public class AthleteService {
         athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete")).sex = sex;
     }
 
+    /** Load per day that the athlete was used to before the first session; it begins the load trend. */
+    @Transactional
+    public void setStartLoad(long athleteId, Viewer viewer, double loadPerDay) {
+        if (!(loadPerDay >= 0 && loadPerDay <= 500)) throw new IllegalArgumentException("loadPerDay must be in 0..500, was " + loadPerDay);
+        athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete")).startChronic = loadPerDay;
+    }
+
     /** The athlete lets an account see and change all of theirs. */
     @Transactional
     public void accept(long athleteId, Viewer athlete, Viewer coach) {

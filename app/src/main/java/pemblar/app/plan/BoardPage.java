@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
-import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.SeasonChangedMeanwhile;
@@ -38,9 +37,6 @@ class BoardPage {
         } catch (SeasonChangedMeanwhile | IllegalArgumentException e) {
             model.addAttribute("said", sentence(e.getMessage()));
             model.addAttribute("problem", sentence(e.getMessage()));
-        } catch (NotFoundException e) {
-            pages.athlete(athleteId, viewer);
-            model.addAttribute("said", "That session is no longer on the board: it was dropped meanwhile. Nothing else was changed.");
         }
         fill(athleteId, viewer, day(request.getParameter("from")), day(request.getParameter("to")), model);
         return "plan/board :: changed";

@@ -207,6 +207,13 @@ public class SeasonChanges {
         });
     }
 
+    /** What the guided set-up came to: settings, event and blocks in one change. */
+    @Transactional
+    public void setUp(Asking asking, Held wanted) {
+        athletes.require(asking.athleteId(), asking.viewer());
+        plan.change(asking.athleteId(), asking.viewer(), asking.revision(), "Set up the season.", held -> held.withSettings(wanted.settings()).withEvents(wanted.events()).withBlocks(wanted.blocks()));
+    }
+
     /** The trend with what is held, or would be. */
     @Transactional(readOnly = true)
     public Trend trend(Athlete athlete, Trend now, List<Block> blocks) {

@@ -45,7 +45,7 @@ public class SeasonPlanner {
         return Generator.plan(ask(athlete, held, trend)).outcome();
     }
 
-    private static Ask ask(Athlete athlete, Held held, Trend trend) {
+    static Ask ask(Athlete athlete, Held held, Trend trend) {
         LocalDate today = trend.today();
         LocalDate first = held.blocks().stream().filter(b -> b.contains(today)).map(b -> b.last().plusDays(1)).findFirst().orElse(today);
         return new Ask(first, last(held, first), held.events().stream().map(SeasonEvent::toCore).toList(), held.settings().aim(), held.settings().rhythm(), held.settings().highestBuild(),
@@ -62,7 +62,8 @@ public class SeasonPlanner {
     /** Where the trend stands on the evening before a day; what is planned until then counts. */
     private static Ask.Start start(Athlete athlete, Trend trend, LocalDate first) {
         List<Double> week = new ArrayList<>();
-        double before = trend.days().isEmpty() ? 0 : trend.days().get(0).chronic();
+        double given = Double.isNaN(athlete.trend().startChronic()) ? 0 : athlete.trend().startChronic();
+        double before = trend.days().isEmpty() ? given : trend.days().get(0).chronic();
         for (int i = 7; i >= 1; i--) {
             LoadTrend.Day day = trend.on(first.minusDays(i));
             week.add(day == null ? before : day.chronic());

@@ -2,6 +2,7 @@ package pemblar.app.session;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -10,9 +11,11 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.threshold.ThresholdService;
+import pemblar.core.Sport;
 import pemblar.core.recording.Recording;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Workout;
+import pemblar.core.zone.ZoneSet.Measure;
 import pemblar.core.zone.Zones;
 
 /** Reads sessions: lists from stored summaries, one session with its channels. */
@@ -39,6 +42,22 @@ public class SessionService {
     @Transactional(readOnly = true)
     public List<Slab> lastDone(Athlete athlete, int count) {
         return sessions.lastDone(athlete.id(), count).stream().map(Slab::of).toList();
+    }
+
+    /** Seconds in zones of every recording of some days. */
+    public record ZoneTime(Sport sport, Map<Measure, List<Integer>> zones) {}
+
+    @Transactional(readOnly = true)
+    public List<ZoneTime> zonesBetween(Athlete athlete, LocalDate from, LocalDate to) {
+        return sessions.between(athlete.id(), from, to).stream().filter(s -> s.recording != null).map(s -> new ZoneTime(s.recording.sport, SummaryJson.zones(s.recording.zones))).toList();
+    }
+
+    /** A planned session that is still open, with its workout when it has one. */
+    public record Ahead(Slab slab, Optional<Workout> workout) {}
+
+    @Transactional(readOnly = true)
+    public List<Ahead> aheadBetween(Athlete athlete, LocalDate from, LocalDate to) {
+        return sessions.between(athlete.id(), from, to).stream().filter(s -> !s.isDone() && s.hasPlan()).map(s -> new Ahead(Slab.of(s), s.isPlanned() ? Optional.of(s.workout()) : Optional.empty())).toList();
     }
 
     /** Every day that has a session, in order, for some athletes at once. */

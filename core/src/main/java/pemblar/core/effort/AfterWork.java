@@ -48,6 +48,13 @@ public final class AfterWork {
         return Series.of(means);
     }
 
+    /** Work, J, before a second; missing seconds do none. */
+    public static double workBefore(Series watts, int second) {
+        double work = 0;
+        for (int i = 0; i < Math.min(second, watts.size()); i++) if (watts.isPresent(i)) work += watts.at(i);
+        return work;
+    }
+
     private static void fill(double[] means, int condition, Series values, int from) {
         TreeMap<Integer, Double> curve = MeanMaximal.curve(values.slice(from, values.size()), DURATIONS);
         for (int d = 0; d < DURATIONS.length; d++) means[condition * DURATIONS.length + d] = curve.getOrDefault(DURATIONS[d], Double.NaN);

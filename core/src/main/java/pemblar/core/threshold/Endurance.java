@@ -54,6 +54,14 @@ public record Endurance(double k, Origin origin, int efforts, double span) {
         return new Endurance(sport == Sport.RUN ? 0.06 : RIDE_DEFAULT, Origin.DEFAULT, 0, 0);
     }
 
+    /**
+     * Time for another distance, s, from a result, m and s, when speed falls with time as t^-k: t2 = t1 (d2 / d1)^(1 / (1 - k)).
+     */
+    public double secondsFor(double metres, double ofMetres, double inSeconds) {
+        if (!(metres > 0 && ofMetres > 0 && inSeconds > 0)) throw new IllegalArgumentException("distances and time must be above 0, were " + metres + ", " + ofMetres + ", " + inSeconds);
+        return inSeconds * Math.pow(metres / ofMetres, 1 / (1 - k));
+    }
+
     private static Optional<Endurance> own(List<Point> bests) {
         List<Point> chosen = bests.stream().filter(p -> p.seconds() >= SHORTEST_SECONDS && p.seconds() <= LONGEST_SECONDS).toList();
         for (int round = 0; round < MOST_ROUNDS && chosen.size() >= FEWEST; round++) {

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import pemblar.core.Sport;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.threshold.Endurance.Origin;
 
@@ -63,5 +64,11 @@ class EnduranceTest {
         assertEquals(2408, WorldBest.seconds(15_000, Sex.MALE), 2);
         assertTrue(WorldBest.seconds(1000, Sex.FEMALE) < WorldBest.seconds(1500, Sex.FEMALE));
         assertTrue(WorldBest.seconds(200_000, Sex.FEMALE) > 2 * WorldBest.seconds(100_000, Sex.FEMALE));
+    }
+
+    /** By hand with k = 0.06: 40 min for 10 km give 40 x 2^(1 / 0.94) = 83.6 min for 20 km. */
+    @Test
+    void twiceTheDistanceTakesMoreThanTwiceTheTime() {
+        assertEquals(83.6 * 60, Endurance.usual(Sport.RUN).secondsFor(20_000, 10_000, 2400), 5);
     }
 }

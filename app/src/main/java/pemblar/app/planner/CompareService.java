@@ -1,0 +1,139 @@
+package pemblar.app.planner;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.season.SeasonEvent;
+import pemblar.app.session.EffortService;
+import pemblar.app.session.SessionService;
+import pemblar.app.session.Slab;
+import pemblar.app.session.TrendService.Trend;
+import pemblar.app.threshold.ThresholdService;
+import pemblar.core.Sport;
+import pemblar.core.effort.BestCurve;
+import pemblar.core.load.LoadTrend;
+import pemblar.core.load.Swap;
+import pemblar.core.workout.Forecast;
+import pemblar.core.zone.DatedZones;
+import pemblar.core.zone.ZoneSet.Measure;
+
+/** Sets two stretches of days side by side: done where they are over, planned where they are ahead. */
+@Service
+class CompareService {
+    private static final int MOST_ZONES = 7;
+    private static final int[] EFFORTS = {60, 300, 1200, 3600};
+    private final SessionService sessions;
+    private final EffortService efforts;
+    private final ThresholdService thresholds;
+
+    CompareService(SessionService sessions, EffortService efforts, ThresholdService thresholds) {
+        this.sessions = sessions;
+        this.efforts = efforts;
+        this.thresholds = thresholds;
+    }
+
+    record Stretch(LocalDate from, LocalDate to) {
+        public int days() {
+            return (int) ChronoUnit.DAYS.between(from, to) + 1;
+        }
+    }
+
+    /** A best effort of the days that are over; NaN when there is none. */
+    record Best(int seconds, double value) {}
+
+    /** A share of the time, in percent from the left. */
+    record ZoneShare(int zone, double x, double width, int seconds) {}
+
+    /**
+     * One stretch.
+     * @param chronicAtEvent on the morning of the next A event, if the first stretch's days are trained like this one; NaN without an event
+     */
+    record Side(Stretch stretch, double hours, double load, int sessionCount, int hard, int restDays, List<ZoneShare> zones, List<Best> bests, double chronicAfter, double balanceAfter, double chronicAtEvent, double balanceAtEvent) {}
+
+    @Transactional(readOnly = true)
+    public List<Side> compare(Athlete athlete, Trend trend, Stretch first, Stretch second, Optional<SeasonEvent> event) {
+        return List.of(side(athlete, trend, first, first, event), side(athlete, trend, second, first, event));
+    }
+
+    private Side side(Athlete athlete, Trend trend, Stretch stretch, Stretch replaced, Optional<SeasonEvent> event) {
+        List<Slab> slabs = sessions.between(athlete, stretch.from(), stretch.to()).stream().filter(s -> s.done() != null || s.hasPlan() && !s.day().isBefore(trend.today())).toList();
+        double seconds = slabs.stream().mapToDouble(s -> s.done() != null ? s.done().seconds() : s.plannedSeconds() == null ? 0 : s.plannedSeconds()).sum();
+        List<LoadTrend.Day> as = swapped(athlete, trend, replaced, stretch);
+        LoadTrend.Day end = on(as, replaced.to());
+        LoadTrend.Day after = on(as, replaced.to().plusDays(1));
+        LoadTrend.Day morning = event.map(e -> on(as, e.day())).orElse(null);
+        LoadTrend.Day eve = event.map(e -> on(as, e.day().minusDays(1))).orElse(null);
+        return new Side(stretch, seconds / 3600, load(trend, stretch), slabs.size(), (int) slabs.stream().filter(Slab::hard).count(),
+            stretch.days() - (int) slabs.stream().map(Slab::day).distinct().count(), zones(athlete, trend, stretch), bests(athlete, stretch),
+            end == null ? Double.NaN : end.chronic(), after == null ? Double.NaN : after.balance(), eve == null ? Double.NaN : eve.chronic(), morning == null ? Double.NaN : morning.balance());
+    }
+
+    private static double load(Trend trend, Stretch stretch) {
+        return trend.days().stream().filter(d -> !d.date().isBefore(stretch.from()) && !d.date().isAfter(stretch.to())).mapToDouble(LoadTrend.Day::load).sum();
+    }
+
+    private static LoadTrend.Day on(List<LoadTrend.Day> days, LocalDate day) {
+        if (days.isEmpty()) return null;
+        long index = day.toEpochDay() - days.get(0).date().toEpochDay();
+        return index < 0 || index >= days.size() ? null : days.get((int) index);
+    }
+
+    /** The trend with the days of one stretch trained like another. */
+    private static List<LoadTrend.Day> swapped(Athlete athlete, Trend trend, Stretch replaced, Stretch like) {
+        if (trend.days().isEmpty()) return List.of();
+        LocalDate first = trend.days().get(0).date();
+        double[] loads = trend.days().stream().mapToDouble(LoadTrend.Day::load).toArray();
+        int index = (int) ChronoUnit.DAYS.between(first, replaced.from());
+        return LoadTrend.of(first, Swap.of(loads, index, replaced.days(), (int) ChronoUnit.DAYS.between(first, like.from()), like.days()), athlete.trend());
+    }
+
+    private static Sport sport(Athlete athlete) {
+        return athlete.sport() == Sport.RUN ? Sport.RUN : Sport.RIDE;
+    }
+
+    /** Power for rides, speed for runs, else heart rate; sessions ahead by their steps. */
+    private List<ZoneShare> zones(Athlete athlete, Trend trend, Stretch stretch) {
+        long[] sums = new long[MOST_ZONES];
+        for (SessionService.ZoneTime time : sessions.zonesBetween(athlete, stretch.from(), stretch.to())) {
+            Measure own = time.sport() == Sport.RUN ? Measure.SPEED : Measure.POWER;
+            List<Integer> seconds = time.zones().getOrDefault(own, time.zones().getOrDefault(Measure.HEART_RATE, List.of()));
+            for (int z = 0; z < Math.min(MOST_ZONES, seconds.size()); z++) sums[z] += seconds.get(z);
+        }
+        DatedZones values = thresholds.zonesOf(athlete);
+        for (SessionService.Ahead ahead : sessions.aheadBetween(athlete, stretch.from(), stretch.to())) {
+            if (ahead.slab().day().isBefore(trend.today()) || ahead.workout().isEmpty()) continue;
+            try {
+                List<Integer> seconds = Forecast.of(ahead.workout().get(), values.on(ahead.slab().day())).secondsInZones(values.on(ahead.slab().day()), ahead.workout().get());
+                for (int z = 0; z < Math.min(MOST_ZONES, seconds.size()); z++) sums[z] += seconds.get(z);
+            } catch (IllegalArgumentException e) {
+                continue;        // a threshold is missing: its zones are not known
+            }
+        }
+        return shares(sums);
+    }
+
+    private static List<ZoneShare> shares(long[] sums) {
+        double all = java.util.Arrays.stream(sums).sum();
+        List<ZoneShare> shares = new ArrayList<>();
+        double x = 0;
+        for (int z = 0; z < sums.length && all > 0; z++) {
+            if (sums[z] == 0) continue;
+            shares.add(new ZoneShare(z + 1, x, 100 * sums[z] / all, (int) sums[z]));
+            x += 100 * sums[z] / all;
+        }
+        return shares;
+    }
+
+    private List<Best> bests(Athlete athlete, Stretch stretch) {
+        Sport sport = sport(athlete);
+        BestCurve curve = efforts.curve(athlete, sport, sport == Sport.RUN ? Measure.SPEED : Measure.POWER, stretch.from(), stretch.to());
+        List<Best> bests = new ArrayList<>();
+        for (int seconds : EFFORTS) bests.add(new Best(seconds, curve.at(seconds)));
+        return bests;
+    }
+}

@@ -1,0 +1,86 @@
+package pemblar.app.planner;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.season.Held;
+import pemblar.app.season.SeasonEvent;
+import pemblar.app.season.SeasonEvent.After;
+import pemblar.app.season.SeasonEvent.EventDemand;
+import pemblar.app.season.SeasonEvent.Unit;
+import pemblar.app.session.EffortService;
+import pemblar.app.threshold.ThresholdService;
+import pemblar.core.Sport;
+import pemblar.core.effort.AfterWork;
+import pemblar.core.effort.BestCurve;
+import pemblar.core.schedule.DemandCheck;
+import pemblar.core.schedule.DemandCheck.Verdict;
+import pemblar.core.schedule.Purpose;
+import pemblar.core.threshold.Quantity;
+import pemblar.core.zone.DatedZones;
+import pemblar.core.zone.ZoneSet.Measure;
+
+/** Holds what an event asks for against the athlete's best efforts of the last months, fresh and after prior work. */
+@Service
+public class DemandService {
+    private static final int DAYS = 180;
+    private static final int MOST_LEANINGS = 2;
+    private final EffortService efforts;
+    private final ThresholdService thresholds;
+
+    DemandService(EffortService efforts, ThresholdService thresholds) {
+        this.efforts = efforts;
+        this.thresholds = thresholds;
+    }
+
+    /** A demand with the answer to it. @param fresh best mean when fresh, in the demand's unit; NaN without any */
+    public record Answer(EventDemand demand, DemandCheck check, double fresh) {}
+
+    @Transactional(readOnly = true)
+    public List<Answer> answers(Athlete athlete, SeasonEvent event, LocalDate today) {
+        Sport sport = event.sport() == Sport.OTHER ? athlete.sport() == Sport.RUN ? Sport.RUN : Sport.RIDE : event.sport();
+        Map<Unit, Bests> bests = new HashMap<>();
+        List<Answer> answers = new ArrayList<>();
+        for (EventDemand demand : event.demands()) {
+            Bests of = bests.computeIfAbsent(demand.unit(), unit -> bests(athlete, sport, unit, today));
+            double fresh = of.fresh(demand.seconds());
+            double best = demand.after() == After.FRESH ? fresh : demand.after() == After.WORK ? of.after().afterJoules(demand.afterAmount(), demand.seconds()) : of.after().afterSeconds(demand.afterAmount(), demand.seconds());
+            answers.add(new Answer(demand, DemandCheck.of(demand.seconds(), demand.amount(), best, fresh, demand.after() != After.FRESH), fresh));
+        }
+        return answers;
+    }
+
+    private record Bests(BestCurve curve, AfterWork after) {
+        /** At the first duration of the grid that is at least so long: it is at most 1 % longer. */
+        double fresh(int seconds) {
+            List<BestCurve.Point> points = curve.points(seconds, Math.max(seconds + 2, (int) (seconds * 1.02)));
+            return points.isEmpty() ? Double.NaN : points.get(0).value();
+        }
+    }
+
+    private Bests bests(Athlete athlete, Sport sport, Unit unit, LocalDate today) {
+        Measure measure = unit == Unit.SPEED ? Measure.SPEED : Measure.POWER;
+        DatedZones values = thresholds.zonesOf(athlete);
+        java.util.function.ToDoubleFunction<LocalDate> divisor = day -> unit == Unit.WATTS_PER_KG ? values.on(day).thresholds().get(Quantity.BODY_MASS).orElse(Double.NaN) : 1;
+        LocalDate from = today.minusDays(DAYS);
+        return new Bests(efforts.curve(athlete, sport, measure, from, today, divisor), efforts.after(athlete, sport, measure, from, today, divisor));
+    }
+
+    /** For each event to come, what to train for it, the most missing first; long sessions are in every plan and are left out. */
+    @Transactional(readOnly = true)
+    public Map<Long, List<Purpose>> leaning(Athlete athlete, Held held, LocalDate today) {
+        Map<Long, List<Purpose>> all = new HashMap<>();
+        for (SeasonEvent event : held.events()) {
+            if (event.day().isBefore(today) || event.demands().isEmpty()) continue;
+            List<Purpose> lean = answers(athlete, event, today).stream().filter(a -> a.check().verdict() == Verdict.MISSING)
+                .sorted(java.util.Comparator.comparingDouble((Answer a) -> -a.check().missing() / a.demand().amount())).map(a -> a.check().train()).filter(p -> p != Purpose.LONG).distinct().limit(MOST_LEANINGS).toList();
+            if (!lean.isEmpty()) all.put(event.id(), lean);
+        }
+        return all;
+    }
+}
