@@ -20,14 +20,19 @@ abstract class Browser {
 
     @BeforeAll
     static void open() throws IOException {
+        browser = start();
+        wait = new WebDriverWait(browser, Duration.ofSeconds(30));
+        wait.ignoring(StaleElementReferenceException.class);        // a part may be swapped between finding and reading it
+    }
+
+    /** A browser of one's own, with nothing in it. */
+    static ChromeDriver start() throws IOException {
         System.setProperty("webdriver.chrome.driver", "/usr/bin/chromedriver");
         ChromeOptions options = new ChromeOptions();
         options.setBinary("/usr/bin/chromium");
         options.addArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
             "--disable-sync", "--disable-dev-shm-usage", "--window-size=1280,800", "--user-data-dir=" + Files.createTempDirectory("pemblar-browser"));
-        browser = new ChromeDriver(options);
-        wait = new WebDriverWait(browser, Duration.ofSeconds(30));
-        wait.ignoring(StaleElementReferenceException.class);        // a part may be swapped between finding and reading it
+        return new ChromeDriver(options);
     }
 
     @AfterAll

@@ -8,6 +8,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.util.Arrays;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
@@ -17,7 +19,7 @@ import java.util.regex.Pattern;
 public final class PageLoad {
     private static final int WARM = 40;
     private static final int MEASURED = 60;
-    private static final List<String> PAGES = List.of("today", "board", "workouts", "workouts/design", "sessions", "progress", "thresholds", "thresholds/evidence", "thresholds/curve", "thresholds/profile", "thresholds/zones");
+    private static final List<String> PAGES = List.of("today", "season", "season/setup", "season/compare", "board", "board?from=%s&to=%s", "workouts", "workouts/design", "sessions", "progress", "thresholds", "thresholds/evidence", "thresholds/curve", "thresholds/profile", "thresholds/zones");
     private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
     private final String address;
 
@@ -36,7 +38,8 @@ public final class PageLoad {
         String today = get("/a/1/today");
         Matcher session = Pattern.compile("/a/1/sessions/\\d+").matcher(today.substring(today.indexOf("Latest</h2>")));
         if (!session.find()) throw new IllegalStateException("the demo data has no session to ask for");
-        for (String page : PAGES) measure("/a/1/" + page);
+        LocalDate now = LocalDate.now(ZoneOffset.UTC);
+        for (String page : PAGES) measure("/a/1/" + page.formatted(now.minusDays(30), now.plusDays(66)));
         measure(session.group());
     }
 

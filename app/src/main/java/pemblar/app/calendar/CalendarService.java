@@ -23,7 +23,7 @@ import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.SessionService;
-import pemblar.app.session.SessionService.Ahead;
+import pemblar.app.session.SessionService.Whole;
 import pemblar.app.session.Slab;
 import pemblar.core.season.Block;
 import pemblar.core.workout.ShorthandText;
@@ -99,14 +99,14 @@ class CalendarService {
         LocalDate from = today.minusDays(DAYS_BACK);
         List<Entry> entries = new ArrayList<>();
         for (SeasonEvent event : plan.events(athlete)) if (!event.day().isBefore(from)) entries.add(new Entry("event-" + event.id() + "@pemblar", event.day(), null, null, event.priority() + " · " + event.name(), ""));
-        for (Ahead ahead : sessions.aheadBetween(athlete, from, today.plusDays(DAYS_AHEAD))) entries.add(entry(athlete, ahead));
+        for (Whole session : sessions.wholeBetween(athlete, from, today.plusDays(DAYS_AHEAD))) if (session.slab().done() == null && session.slab().hasPlan()) entries.add(entry(athlete, session));
         return PlanCalendar.write("Plan of " + athlete.name(), entries, clock.instant());
     }
 
-    private Entry entry(Athlete athlete, Ahead ahead) {
-        Slab slab = ahead.slab();
+    private Entry entry(Athlete athlete, Whole session) {
+        Slab slab = session.slab();
         Instant start = slab.startMinute() == null || slab.plannedSeconds() == null || slab.plannedSeconds() == 0 ? null : slab.day().atStartOfDay(athlete.zone()).plusMinutes(slab.startMinute()).toInstant();
-        String steps = ahead.workout().map(ShorthandText::of).orElse(shown.word(slab.purpose()));
+        String steps = session.workout().map(ShorthandText::of).orElse(shown.word(slab.purpose()));
         String load = slab.plannedLoad() == null ? "" : ", load " + shown.whole(slab.plannedLoad());
         return new Entry("session-" + slab.id() + "@pemblar", slab.day(), start, start == null ? null : start.plusSeconds(slab.plannedSeconds()), slab.title(), shown.duration(slab.plannedSeconds()) + load + "\n" + steps);
     }

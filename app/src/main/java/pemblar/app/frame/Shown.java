@@ -42,6 +42,18 @@ public class Shown {
         return value == null || !Double.isFinite(value.doubleValue()) ? NONE : String.format(Locale.ROOT, "%." + digits + "f", value.doubleValue());
     }
 
+    /** Watts with their unit; only a dash when not known. */
+    public String watts(Number value) {
+        return value == null || !Double.isFinite(value.doubleValue()) ? NONE : whole(value) + " W";
+    }
+
+    /** With a sign and one digit, as +0.8. */
+    public String signedTenths(Number value) {
+        if (value == null || !Double.isFinite(value.doubleValue())) return NONE;
+        String digits = decimal(Math.abs(value.doubleValue()), 1);
+        return digits.equals("0.0") ? digits : (value.doubleValue() > 0 ? "+" : "−") + digits;
+    }
+
     public String kilometres(Number metres) {
         return metres == null ? NONE : decimal(metres.doubleValue() / 1000, 1) + " km";
     }

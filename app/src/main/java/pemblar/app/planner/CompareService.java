@@ -11,6 +11,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.EffortService;
 import pemblar.app.session.SessionService;
+import pemblar.app.session.SessionService.Whole;
 import pemblar.app.session.Slab;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.app.threshold.ThresholdService;
@@ -57,11 +58,13 @@ class CompareService {
 
     @Transactional(readOnly = true)
     public List<Side> compare(Athlete athlete, Trend trend, Stretch first, Stretch second, Optional<SeasonEvent> event) {
-        return List.of(side(athlete, trend, first, first, event), side(athlete, trend, second, first, event));
+        DatedZones values = thresholds.zonesOf(athlete);
+        return List.of(side(athlete, trend, first, first, event, values), side(athlete, trend, second, first, event, values));
     }
 
-    private Side side(Athlete athlete, Trend trend, Stretch stretch, Stretch replaced, Optional<SeasonEvent> event) {
-        List<Slab> slabs = sessions.between(athlete, stretch.from(), stretch.to()).stream().filter(s -> s.done() != null || s.hasPlan() && !s.day().isBefore(trend.today())).toList();
+    private Side side(Athlete athlete, Trend trend, Stretch stretch, Stretch replaced, Optional<SeasonEvent> event, DatedZones values) {
+        List<Whole> whole = sessions.wholeBetween(athlete, stretch.from(), stretch.to());
+        List<Slab> slabs = whole.stream().map(Whole::slab).filter(s -> s.done() != null || s.hasPlan() && !s.day().isBefore(trend.today())).toList();
         double seconds = slabs.stream().mapToDouble(s -> s.done() != null ? s.done().seconds() : s.plannedSeconds() == null ? 0 : s.plannedSeconds()).sum();
         List<LoadTrend.Day> as = swapped(athlete, trend, replaced, stretch);
         LoadTrend.Day end = on(as, replaced.to());
@@ -69,7 +72,7 @@ class CompareService {
         LoadTrend.Day morning = event.map(e -> on(as, e.day())).orElse(null);
         LoadTrend.Day eve = event.map(e -> on(as, e.day().minusDays(1))).orElse(null);
         return new Side(stretch, seconds / 3600, load(trend, stretch), slabs.size(), (int) slabs.stream().filter(Slab::hard).count(),
-            stretch.days() - (int) slabs.stream().map(Slab::day).distinct().count(), zones(athlete, trend, stretch), bests(athlete, stretch),
+            stretch.days() - (int) slabs.stream().map(Slab::day).distinct().count(), zones(whole, trend, values), bests(athlete, stretch),
             end == null ? Double.NaN : end.chronic(), after == null ? Double.NaN : after.balance(), eve == null ? Double.NaN : eve.chronic(), morning == null ? Double.NaN : morning.balance());
     }
 
@@ -97,24 +100,28 @@ class CompareService {
     }
 
     /** Power for rides, speed for runs, else heart rate; sessions ahead by their steps. */
-    private List<ZoneShare> zones(Athlete athlete, Trend trend, Stretch stretch) {
+    private static List<ZoneShare> zones(List<Whole> whole, Trend trend, DatedZones values) {
         long[] sums = new long[MOST_ZONES];
-        for (SessionService.ZoneTime time : sessions.zonesBetween(athlete, stretch.from(), stretch.to())) {
-            Measure own = time.sport() == Sport.RUN ? Measure.SPEED : Measure.POWER;
-            List<Integer> seconds = time.zones().getOrDefault(own, time.zones().getOrDefault(Measure.HEART_RATE, List.of()));
+        for (Whole session : whole) {
+            List<Integer> seconds = session.slab().done() != null ? recorded(session) : session.slab().day().isBefore(trend.today()) ? List.of() : planned(session, values);
             for (int z = 0; z < Math.min(MOST_ZONES, seconds.size()); z++) sums[z] += seconds.get(z);
         }
-        DatedZones values = thresholds.zonesOf(athlete);
-        for (SessionService.Ahead ahead : sessions.aheadBetween(athlete, stretch.from(), stretch.to())) {
-            if (ahead.slab().day().isBefore(trend.today()) || ahead.workout().isEmpty()) continue;
-            try {
-                List<Integer> seconds = Forecast.of(ahead.workout().get(), values.on(ahead.slab().day())).secondsInZones(values.on(ahead.slab().day()), ahead.workout().get());
-                for (int z = 0; z < Math.min(MOST_ZONES, seconds.size()); z++) sums[z] += seconds.get(z);
-            } catch (IllegalArgumentException e) {
-                continue;        // a threshold is missing: its zones are not known
-            }
-        }
         return shares(sums);
+    }
+
+    private static List<Integer> recorded(Whole session) {
+        Measure own = session.slab().sport() == Sport.RUN ? Measure.SPEED : Measure.POWER;
+        return session.zones().getOrDefault(own, session.zones().getOrDefault(Measure.HEART_RATE, List.of()));
+    }
+
+    /** Empty without steps, or when a threshold is missing. */
+    private static List<Integer> planned(Whole session, DatedZones values) {
+        if (session.workout().isEmpty()) return List.of();
+        try {
+            return Forecast.of(session.workout().get(), values.on(session.slab().day())).secondsInZones(values.on(session.slab().day()), session.workout().get());
+        } catch (IllegalArgumentException e) {
+            return List.of();
+        }
     }
 
     private static List<ZoneShare> shares(long[] sums) {

@@ -11,7 +11,6 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.Sport;
 import pemblar.core.recording.Recording;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Workout;
@@ -44,20 +43,12 @@ public class SessionService {
         return sessions.lastDone(athlete.id(), count).stream().map(Slab::of).toList();
     }
 
-    /** Seconds in zones of every recording of some days. */
-    public record ZoneTime(Sport sport, Map<Measure, List<Integer>> zones) {}
+    /** A session with what lists leave out. @param workout empty without steps @param zones seconds in zones of its recording; empty without one */
+    public record Whole(Slab slab, Optional<Workout> workout, Map<Measure, List<Integer>> zones) {}
 
     @Transactional(readOnly = true)
-    public List<ZoneTime> zonesBetween(Athlete athlete, LocalDate from, LocalDate to) {
-        return sessions.between(athlete.id(), from, to).stream().filter(s -> s.recording != null).map(s -> new ZoneTime(s.recording.sport, SummaryJson.zones(s.recording.zones))).toList();
-    }
-
-    /** A planned session that is still open, with its workout when it has one. */
-    public record Ahead(Slab slab, Optional<Workout> workout) {}
-
-    @Transactional(readOnly = true)
-    public List<Ahead> aheadBetween(Athlete athlete, LocalDate from, LocalDate to) {
-        return sessions.between(athlete.id(), from, to).stream().filter(s -> !s.isDone() && s.hasPlan()).map(s -> new Ahead(Slab.of(s), s.isPlanned() ? Optional.of(s.workout()) : Optional.empty())).toList();
+    public List<Whole> wholeBetween(Athlete athlete, LocalDate from, LocalDate to) {
+        return sessions.between(athlete.id(), from, to).stream().map(s -> new Whole(Slab.of(s), s.isPlanned() ? Optional.of(s.workout()) : Optional.empty(), s.recording == null ? Map.of() : SummaryJson.zones(s.recording.zones))).toList();
     }
 
     /** Every day that has a session, in order, for some athletes at once. */

@@ -52,14 +52,20 @@ public class TrendService {
 
     /** The trend as it would be with other blocks; ahead of today, what is missing to a block's target lies on its days to come. */
     public static Trend trend(Athlete athlete, LocalDate today, List<DayLoad> sums, List<Block> blocks) {
-        LocalDate aimed = blocks.stream().filter(b -> b.targetLoad() > 0).map(Block::last).max(LocalDate::compareTo).orElse(today);
-        if (sums.isEmpty()) return new Trend(today, sums, List.of());
-        LocalDate first = sums.stream().filter(d -> d.doneSeconds() > 0).map(DayLoad::day).findFirst().orElse(sums.get(0).day());
-        LocalDate last = sums.get(sums.size() - 1).day();
+        LocalDate aimed = blocks.stream().filter(b -> b.targetLoad() > 0).map(Block::last).max(LocalDate::compareTo).orElse(LocalDate.MIN);
+        if (sums.isEmpty() && aimed.isBefore(today)) return new Trend(today, sums, List.of());
+        LocalDate first = sums.stream().filter(d -> d.doneSeconds() > 0).map(DayLoad::day).findFirst().orElse(sums.isEmpty() || sums.get(0).day().isAfter(today) ? today : sums.get(0).day());
+        LocalDate last = sums.isEmpty() ? aimed : sums.get(sums.size() - 1).day();
         if (last.isBefore(aimed)) last = aimed;
         if (last.isBefore(today)) last = today;
         double[] loads = new double[(int) (last.toEpochDay() - first.toEpochDay()) + 1];
         for (DayLoad sum : sums) if (!sum.day().isBefore(first)) loads[(int) (sum.day().toEpochDay() - first.toEpochDay())] = sum.counting(today);
-        return new Trend(today, sums, LoadTrend.of(first, Outlook.of(first, loads, today, blocks), athlete.trend()));
+        return new Trend(today, sums, LoadTrend.of(first, Outlook.of(first, loads, today, blocks), start(athlete.trend(), sums)));
+    }
+
+    /** Who has done nothing yet that is known, and gave no start value, begins at zero: what is only planned says nothing about the past. */
+    private static LoadTrend.Settings start(LoadTrend.Settings own, List<DayLoad> sums) {
+        boolean known = sums.stream().anyMatch(d -> d.doneSeconds() > 0) || !Double.isNaN(own.startChronic());
+        return known ? own : new LoadTrend.Settings(own.acuteDays(), own.chronicDays(), 0, 0);
     }
 }

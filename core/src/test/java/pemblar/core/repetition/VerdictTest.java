@@ -1,0 +1,50 @@
+package pemblar.core.repetition;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import pemblar.core.recording.Channel;
+import pemblar.core.repetition.RepetitionSet.Quantity;
+import pemblar.core.repetition.RepetitionSet.Repetition;
+import pemblar.core.repetition.Verdict.Asked;
+import pemblar.core.repetition.Verdict.Kind;
+import pemblar.core.repetition.Verdict.Statement;
+
+class VerdictTest {
+    private static RepetitionSet set(double[] watts, double[] cadence, double[] valleys) {
+        List<Repetition> all = new ArrayList<>();
+        for (int i = 0; i < watts.length; i++) all.add(new Repetition(new Span(i * 100, i * 100 + 60), watts[i], 0.03, cadence[i], Double.NaN, Double.NaN, 170, valleys[i]));
+        Map<Quantity, Slope> slopes = new EnumMap<>(Quantity.class);
+        slopes.put(Quantity.MAIN, Slope.of(watts));
+        slopes.put(Quantity.VALLEY_HEART_RATE, Slope.of(valleys));
+        return new RepetitionSet(Channel.POWER, all, slopes, Optional.empty(), false);
+    }
+
+    private static Statement one(List<Statement> all, Kind kind) {
+        return all.stream().filter(s -> s.kind() == kind).findFirst().orElseThrow(() -> new AssertionError(kind + " is not among " + all));
+    }
+
+    @Test
+    void theExampleOfTheDesign() {
+        RepetitionSet set = set(new double[] {281, 279, 282, 278, 280, 271}, new double[] {70, 69, 68, 77, 78, 80}, new double[] {118, 121, 119, 120, 121, Double.NaN});
+        List<Statement> verdict = Verdict.of(set, new Asked(275, 290, 60, 75));
+        assertThat(one(verdict, Kind.TARGET_MET).count()).isEqualTo(5);
+        assertThat(one(verdict, Kind.HELD).value()).isBetween(-0.01, 0.0);
+        assertThat(one(verdict, Kind.CADENCE_LEFT_BAND).count()).isEqualTo(4);
+        assertThat(one(verdict, Kind.RECOVERED_TO).value()).isEqualTo(121);
+    }
+
+    @Test
+    void aFallBeyondNoiseIsSaid() {
+        RepetitionSet set = set(new double[] {300, 294, 289, 282, 277}, new double[] {70, 70, 70, 70, 70}, new double[] {110, 116, 121, 127, Double.NaN});
+        List<Statement> verdict = Verdict.of(set, Asked.NOTHING);
+        assertThat(one(verdict, Kind.FELL).value()).isBetween(-0.025, -0.015);
+        assertThat(one(verdict, Kind.RECOVERS_LESS).value()).isBetween(5.0, 6.0);
+        assertThat(verdict.stream().map(Statement::kind)).doesNotContain(Kind.TARGET_MET, Kind.CADENCE_IN_BAND);
+    }
+}
