@@ -31,6 +31,7 @@ import pemblar.core.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Priority;
+import pemblar.core.season.Season.Outcome;
 
 /** The season page: the ribbon opened up. Every change answers with the page as it then is. */
 @Controller
@@ -38,6 +39,8 @@ import pemblar.core.season.Priority;
 class SeasonController {
     private static final int DAYS_BACK = 42;
     private static final int MOST_DAYS = 800;
+    /** Points of chronic load from which on the present plan is told apart from what could be planned. */
+    private static final double WORTH_SAYING = 1.5;
     private final Pages pages;
     private final PlanService plan;
     private final SeasonPlanner planner;
@@ -198,8 +201,12 @@ class SeasonController {
         model.addAttribute("drawing", SeasonDrawing.of(held, trend, first, end));
         model.addAttribute("shownFrom", from);
         model.addAttribute("shownTo", to);
-        model.addAttribute("outcome", SeasonPlanner.sentence(planner.outcome(page.athlete(), held, trend)));
-        model.addAttribute("mornings", mornings(held, trend));
+        Outcome outcome = planner.outcome(page.athlete(), held, trend);
+        List<Morning> mornings = mornings(held, trend);
+        model.addAttribute("outcome", SeasonPlanner.sentence(outcome));
+        mornings.stream().filter(m -> outcome.aim().kind() == Aim.Kind.CHRONIC_LOAD && m.event().priority() == Priority.A && Math.abs(m.chronic() - outcome.reached()) > WORTH_SAYING).findFirst()
+            .ifPresent(m -> model.addAttribute("now", m));
+        model.addAttribute("mornings", mornings);
         model.addAttribute("blocks", held.blocks().stream().filter(b -> !b.last().isBefore(page.today())).toList());
     }
 

@@ -27,6 +27,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.exchange.ImportService;
 import pemblar.app.frame.Limits;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.ScheduleService;
@@ -62,8 +63,9 @@ class SessionController {
     private final AthleteService athletes;
     private final Limits limits;
     private final WorkoutService workouts;
+    private final Shown shown;
 
-    SessionController(Pages pages, SessionService sessions, ScheduleService schedule, ImportService imports, AthleteService athletes, Limits limits, WorkoutService workouts) {
+    SessionController(Pages pages, SessionService sessions, ScheduleService schedule, ImportService imports, AthleteService athletes, Limits limits, WorkoutService workouts, Shown shown) {
         this.pages = pages;
         this.sessions = sessions;
         this.schedule = schedule;
@@ -71,6 +73,7 @@ class SessionController {
         this.athletes = athletes;
         this.limits = limits;
         this.workouts = workouts;
+        this.shown = shown;
     }
 
     @GetMapping
@@ -120,7 +123,9 @@ class SessionController {
             forecast(opened, model);
         });
         opened.recording().ifPresent(recording -> {
-            match(opened).ifPresent(result -> model.addAttribute("steps", StepTable.of(result, recording)));
+            Optional<StepMatching.Result> matched = match(opened);
+            matched.ifPresent(result -> model.addAttribute("steps", StepTable.of(result, recording)));
+            RepetitionTable.of(recording, matched, floor(opened), shown).ifPresent(table -> model.addAttribute("repetitions", table));
             model.addAttribute("zones", zones(opened));
             model.addAttribute("bests", bests(opened));
             model.addAttribute("isRun", recording.sport() == Sport.RUN);
@@ -128,6 +133,11 @@ class SessionController {
             if (!slab.planned()) model.addAttribute("candidates", candidates(page, slab));
         });
         return "review/session";
+    }
+
+    /** Lower boundary of power zone 3, or NaN. */
+    private static double floor(SessionService.Opened opened) {
+        return opened.zones().of(ZoneSet.Measure.POWER, opened.slab().sport()).filter(set -> set.count() >= 3).map(set -> set.floorOf(3)).orElse(Double.NaN);
     }
 
     private static void forecast(SessionService.Opened opened, Model model) {

@@ -7,6 +7,9 @@ import pemblar.core.repetition.RepetitionSet.Repetition;
 
 /** What the repetitions say, as statements that each name the figures they rest on. */
 public final class Verdict {
+    /** A change per repetition below this share is no news, however sure it is: two repetitions in a row differ by more for no reason. */
+    private static final double NEGLIGIBLE = 0.0025;
+
     private Verdict() {}
 
     /** What was asked of every repetition; NaN where nothing was. */
@@ -29,7 +32,7 @@ public final class Verdict {
         List<Statement> all = new ArrayList<>();
         target(set, asked, all);
         Slope main = set.slopes().get(Quantity.MAIN);
-        if (main != null && main.count() >= 3) all.add(new Statement(!main.isTrend() ? Kind.HELD : main.perRepetition() > 0 ? Kind.ROSE : Kind.FELL, main.count(), set.repetitions().size(), main.relative()));
+        if (main != null && main.count() >= 3) all.add(new Statement(!main.isTrend() || Math.abs(main.relative()) < NEGLIGIBLE ? Kind.HELD : main.perRepetition() > 0 ? Kind.ROSE : Kind.FELL, main.count(), set.repetitions().size(), main.relative()));
         cadence(set, asked, all);
         heart(set, all);
         set.fading().ifPresent(f -> all.add(new Statement(Kind.FORM_FADES, f.from(), set.repetitions().size(), Double.NaN)));

@@ -47,4 +47,11 @@ class VerdictTest {
         assertThat(one(verdict, Kind.RECOVERS_LESS).value()).isBetween(5.0, 6.0);
         assertThat(verdict.stream().map(Statement::kind)).doesNotContain(Kind.TARGET_MET, Kind.CADENCE_IN_BAND);
     }
+
+    @Test
+    void aSureButTinyChangeIsHolding() {
+        RepetitionSet set = set(new double[] {280.0, 280.3, 280.6, 280.9, 281.2}, new double[] {70, 70, 70, 70, 70}, new double[] {110, 111, 110, 111, Double.NaN});
+        assertThat(set.slopes().get(Quantity.MAIN).isTrend()).isTrue();
+        assertThat(one(Verdict.of(set, Asked.NOTHING), Kind.HELD).value()).isBetween(0.0009, 0.0012);
+    }
 }
