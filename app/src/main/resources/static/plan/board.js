@@ -80,6 +80,36 @@ document.addEventListener('keydown', event => {
   event.stopPropagation();
 });
 
+// A day or a block is dragged by its heading to the day where it is to begin; with Alt or Ctrl it is copied.
+const DRAG_PIXELS = 8;
+let carried = null;
+
+function dayUnder(event) {
+  return document.elementFromPoint(event.clientX, event.clientY)?.closest('.day');
+}
+
+document.addEventListener('pointerdown', event => {
+  const head = event.target.closest?.('.span-head');
+  if (head && event.button === 0 && event.pointerType === 'mouse' && !event.target.closest('button')) carried = {span: {...head.dataset}, x: event.clientX, y: event.clientY, moving: false};
+});
+document.addEventListener('pointermove', event => {
+  if (!carried) return;
+  carried.moving ||= Math.hypot(event.clientX - carried.x, event.clientY - carried.y) > DRAG_PIXELS;
+  if (!carried.moving) return;
+  document.body.classList.add('dragging');
+  document.querySelectorAll('.day.is-target').forEach(day => day.classList.remove('is-target'));
+  dayUnder(event)?.classList.add('is-target');
+  event.preventDefault();
+});
+document.addEventListener('pointerup', event => {
+  if (!carried) return;
+  const {span, moving} = carried;
+  carried = null;
+  document.body.classList.remove('dragging');
+  const target = moving && dayUnder(event)?.dataset.day;
+  if (target && target !== span.first) send(`days/${event.altKey || event.ctrlKey ? 'copy' : 'move'}`, {first: span.first, last: span.last, target});
+});
+
 // Dialogs are shared: what they are about is filled in when they open.
 let about = {};
 

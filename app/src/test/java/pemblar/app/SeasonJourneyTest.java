@@ -44,7 +44,7 @@ class SeasonJourneyTest extends Browser {
         signIn("vilde@pemblar.example", "a long password");
         setUp(athlete);
         dragABar(athlete);
-        moveByKeyboard(athlete);
+        moveADay(athlete);
         conflict(athlete);
     }
 
@@ -86,7 +86,7 @@ class SeasonJourneyTest extends Browser {
         wait.until(b -> Double.parseDouble(b.findElement(By.cssSelector(".top-handle[data-first='" + first + "']")).getAttribute("data-load")) == raised);
     }
 
-    private static void moveByKeyboard(String athlete) {
+    private static void moveADay(String athlete) {
         go(athlete + "/board?from=" + TODAY.plusDays(14));
         WebElement day = browser.findElements(By.cssSelector(".day")).stream().filter(d -> !d.findElements(By.cssSelector(".slab")).isEmpty()).findFirst().orElseThrow();
         String date = day.getAttribute("data-day");
@@ -95,6 +95,10 @@ class SeasonJourneyTest extends Browser {
         day.findElement(By.cssSelector(".span-head")).sendKeys("x");
         seeText(".foot", "Cut");
         see(".day[data-day='" + target + "'] .span-head").sendKeys("v");
+        wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + target + "'] #" + id)).isEmpty());
+        see("#undo").click();
+        wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + date + "'] #" + id)).isEmpty());
+        new Actions(browser).moveToElement(see(".day[data-day='" + date + "'] .span-head b")).clickAndHold().moveByOffset(12, 4).moveToElement(see(".day[data-day='" + target + "'] .slabs")).release().perform();
         wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + target + "'] #" + id)).isEmpty());
         see("#undo").click();
         wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + date + "'] #" + id)).isEmpty());

@@ -35,7 +35,7 @@ class SeasonTest {
     @BeforeAll
     static void signUp() {
         sql = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
-        runa = new Person(Running.ADDRESS).signUp("runa@pemblar.example", "ride");
+        runa = new Person(Running.ADDRESS).signUp("solvei@pemblar.example", "ride");
         base = runa.get("/").uri().getPath().replaceAll("/today$", "");
         athlete = Long.parseLong(base.replace("/a/", ""));
         runa.post(base + "/thresholds/adopt", Map.of("THRESHOLD_POWER", "240", "BODY_MASS", "62", "from", TODAY.minusDays(60).toString()));
@@ -107,6 +107,7 @@ class SeasonTest {
         String high = change("/preview", "kind", "LOAD", "first", first.toString(), "value", "700");
         assertThat(low).contains("season-svg");
         assertThat(path(low)).isNotEqualTo(path(high));
+        assertThat(change("/preview", "kind", "EDGE", "first", first.toString(), "value", "1e300")).contains("season-svg");
         assertThat(blocks()).isEqualTo(before);
     }
 
@@ -233,5 +234,28 @@ class SeasonTest {
         assertThat(body).contains("Distance or duration: enter one of the two").contains("value=\"Fell ride\"");
         assertThat(change("/setup", "event", "Fell ride", "time", "4h", "minutes2", "60")).contains("give at least two days");
         assertThat(change("/setup", "event", "Fell ride", "time", "4h", "minutes2", "60", "minutes6", "120", "day", TODAY.plusDays(3).toString())).contains("the nearest possible is " + TODAY.plusDays(21));
+    }
+
+    @Test
+    @Order(14)
+    void aStretchOfARecordingBecomesADemand() {
+        Person jonna = Person.demo("jonna");
+        String session = PagesTest.firstSession(jonna, 1).replaceAll(".*/", "");
+        assertThat(jonna.get("/a/1/season/demands/from?session=" + session + "&from=600&to=900").body()).contains("5:00 at").contains(" W, fresh");
+        long event = sql.queryForObject("select max(id) from event where athlete_id = 1 and priority = 'A'", Long.class);
+        int before = sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event);
+        jonna.post("/a/1/season/demands/from", Map.of("session", session, "from", "600", "to", "900", "event", String.valueOf(event)));
+        assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ? and effort_seconds = 300 and source <> ''", Integer.class, event)).isEqualTo(1);
+        assertThat(jonna.post("/a/1/season/undo", Map.of()).body()).contains("Taken back");
+        assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event)).isEqualTo(before);
+        assertThat(jonna.get("/a/1/season/demands/from?session=" + session + "&from=0&to=3").body()).contains("cannot be a demand");
+    }
+
+    @Test
+    @Order(15)
+    void repetitionsHaveAVerdictInWords() {
+        Person jonna = Person.demo("jonna");
+        long session = sql.queryForObject("select max(id) from session where athlete_id = 1 and recording_id is not null and title like 'Five by four%' and scale_percent = 100 and day > ?", Long.class, TODAY.minusDays(60));
+        assertThat(jonna.get("/a/1/sessions/" + session).body()).contains("id=\"repetitions\"").containsPattern("Target met in \\d of \\d").containsPattern("Power (held|rose|fell)").contains("mean power");
     }
 }

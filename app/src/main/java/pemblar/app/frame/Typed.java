@@ -32,6 +32,15 @@ public final class Typed {
         }
     }
 
+    /** A day of an address, or null when it is none: an address is not typed, so nobody has to be told. */
+    public static LocalDate dayOrNull(String text) {
+        try {
+            return text == null || text.isBlank() ? null : LocalDate.parse(text);
+        } catch (DateTimeParseException e) {
+            return null;
+        }
+    }
+
     /** As 1h20, 1h20min, 90min, 45 s, 1:20:00 or 20:00; a bare number is minutes. */
     public static int seconds(String field, String typed, int least, int most) {
         String text = typed == null ? "" : typed.strip().toLowerCase(java.util.Locale.ROOT).replace(" ", "");

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.SeasonChangedMeanwhile;
@@ -38,7 +39,7 @@ class BoardPage {
             model.addAttribute("said", sentence(e.getMessage()));
             model.addAttribute("problem", sentence(e.getMessage()));
         }
-        fill(athleteId, viewer, day(request.getParameter("from")), day(request.getParameter("to")), model);
+        fill(athleteId, viewer, Typed.dayOrNull(request.getParameter("from")), Typed.dayOrNull(request.getParameter("to")), model);
         return "plan/board :: changed";
     }
 
@@ -55,10 +56,6 @@ class BoardPage {
         model.addAttribute("againTo", request.getRequestURI());
         model.addAttribute("mine", request.getRequestURI().replaceAll(".*/", "") + fields.entrySet().stream().filter(f -> !f.getKey().equals("from") && !f.getKey().equals("to") && !f.getValue().isBlank())
             .map(f -> " " + f.getKey() + " " + f.getValue()).reduce("", String::concat));
-    }
-
-    private static LocalDate day(String text) {
-        return text == null || text.isBlank() ? null : LocalDate.parse(text);
     }
 
     void fill(long athleteId, Viewer viewer, LocalDate askedFrom, LocalDate askedTo, Model model) {

@@ -73,6 +73,7 @@ public class SeasonChanges {
     }
 
     private UnaryOperator<Held> changed(Athlete athlete, BlockChange change) {
+        if (!(Math.abs(change.value()) <= 1e6)) throw new IllegalArgumentException("value must be at most a million, was " + change.value());
         LocalDate first = change.first();
         return held -> held.withBlocks(switch (change.kind()) {
             case LOAD -> BlockEditing.withLoad(held.blocks(), first, change.value());

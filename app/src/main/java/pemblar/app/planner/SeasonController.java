@@ -163,16 +163,12 @@ class SeasonController {
             model.addAttribute("problem", sentence(e.getMessage()));
             model.addAttribute("typed", again(request));
         }
-        fill(athleteId, viewer, day(request.getParameter("from")), day(request.getParameter("to")), model);
+        fill(athleteId, viewer, Typed.dayOrNull(request.getParameter("from")), Typed.dayOrNull(request.getParameter("to")), model);
         return "planner/season :: season";
     }
 
     private static String sentence(String message) {
         return Character.toUpperCase(message.charAt(0)) + message.substring(1) + (message.endsWith(".") ? "" : ".");
-    }
-
-    private static LocalDate day(String text) {
-        return text == null || text.isBlank() ? null : LocalDate.parse(text);
     }
 
     private static Map<String, String> again(HttpServletRequest request) {
