@@ -10,6 +10,7 @@ import java.time.ZoneOffset;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
+import org.openqa.selenium.ElementNotInteractableException;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebDriver;
@@ -80,10 +81,22 @@ class SeasonJourneyTest extends Browser {
         wait.until(b -> !b.findElements(By.cssSelector(".pin-mark")).isEmpty());
         double raised = Double.parseDouble(see(".top-handle[data-first='" + first + "']").getAttribute("data-load"));
         assertThat(raised).isGreaterThan(load + 20);
-        see(".top-handle[data-first='" + first + "']").sendKeys(Keys.ARROW_DOWN);
+        press(".top-handle[data-first='" + first + "']", Keys.ARROW_DOWN);
         wait.until(b -> Double.parseDouble(b.findElement(By.cssSelector(".top-handle[data-first='" + first + "']")).getAttribute("data-load")) < raised);
         see("#undo").click();
         wait.until(b -> Double.parseDouble(b.findElement(By.cssSelector(".top-handle[data-first='" + first + "']")).getAttribute("data-load")) == raised);
+    }
+
+    /** The season may be swapped between finding the handle and pressing the key. */
+    private static void press(String css, Keys key) {
+        wait.until(b -> {
+            try {
+                b.findElement(By.cssSelector(css)).sendKeys(key);
+                return true;
+            } catch (ElementNotInteractableException e) {
+                return false;
+            }
+        });
     }
 
     private static void moveADay(String athlete) {

@@ -56,7 +56,7 @@ public final class Typed {
             String[] parts = text.split(":");
             return parts.length == 3 ? Integer.parseInt(parts[0]) * 3600 + Integer.parseInt(parts[1]) * 60 + Integer.parseInt(parts[2]) : Integer.parseInt(parts[0]) * 60 + Integer.parseInt(parts[1]);
         }
-        var matcher = java.util.regex.Pattern.compile("(?:(\\d{1,3})h)?(?:(\\d{1,4})(?:min|m)?)?(?:(\\d{1,5})s)?").matcher(text);
+        var matcher = java.util.regex.Pattern.compile("(?:(\\d{1,3})h)?(?:(\\d{1,4})(?:min|m|$))?(?:(\\d{1,5})s)?").matcher(text);
         if (text.isEmpty() || !matcher.matches()) return -1;
         return part(matcher.group(1)) * 3600 + part(matcher.group(2)) * 60 + part(matcher.group(3));
     }
