@@ -93,10 +93,16 @@ public class Shown {
     }
 
     /** A word of the trade for a constant, such as “short intervals”. */
-    public String word(Enum<?> constant) {
+    public static String word(Enum<?> constant) {
         if (constant == null) return NONE;
         String name = constant.name();
         return name.equals("INTERVALS") ? "short intervals" : name.toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
+    /** The same with a capital, as the name of a session. */
+    public static String titled(Enum<?> constant) {
+        String word = word(constant);
+        return Character.toUpperCase(word.charAt(0)) + word.substring(1);
     }
 
     public String timeOfDay(Integer minute) {

@@ -60,6 +60,14 @@ class BoardController {
         return "plan/board";
     }
 
+    /** What can be done with one session; fetched when its menu is first opened, as it would be most of a long board's page. */
+    @GetMapping("/board/menu/{id}")
+    String menu(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        model.addAttribute("slab", sessions.slab(athleteId, viewer, id));
+        model.addAttribute("athlete", pages.athlete(athleteId, viewer));
+        return "plan/slab :: menu";
+    }
+
     /** A block alone, to be printed. */
     @GetMapping("/board/print")
     String print(@PathVariable long athleteId, @RequestParam LocalDate first, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.frame.Shown;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.planner.SeasonChanges;
@@ -54,16 +55,11 @@ class DaysController {
                   @RequestParam String length, @RequestParam(required = false) List<Integer> weekday, @RequestParam(defaultValue = "") String until, HttpServletRequest request,
                   @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         return page.changed(athleteId, viewer, request, model, () -> {
-            String named = title.isBlank() ? word(purpose) : title;
+            String named = title.isBlank() ? Shown.titled(purpose) : title;
             Sketch sketch = new Sketch(Typed.day("Day", day), BoardController.minute(time), named, sport, purpose, Typed.seconds("Length", length, 300, 86_400));
             if (until.isBlank()) sketches.sketch(athleteId, viewer, sketch);
             else sketches.repeat(athleteId, viewer, sketch, weekdays(weekday, sketch.day()), Typed.day("Until", until));
         });
-    }
-
-    private static String word(Purpose purpose) {
-        String word = purpose == Purpose.INTERVALS ? "short intervals" : purpose.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ');
-        return Character.toUpperCase(word.charAt(0)) + word.substring(1);
     }
 
     /** Without a choice it is the first day's own weekday. */

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.season.Held;
 import pemblar.app.season.SeasonEvent;
@@ -155,8 +156,7 @@ public class BoardFilling {
 
     private static Slotted slotted(Choice choice, Library library) {
         DayPlan.Slot slot = choice.slot();
-        String word = slot.purpose() == Purpose.INTERVALS ? "Short intervals" : slot.purpose().name().charAt(0) + slot.purpose().name().substring(1).toLowerCase(java.util.Locale.ROOT);
-        Sketch sketch = new Sketch(slot.date(), slot.startMinute(), word, library.sport(), slot.purpose(), slot.seconds());
+        Sketch sketch = new Sketch(slot.date(), slot.startMinute(), Shown.titled(slot.purpose()), library.sport(), slot.purpose(), slot.seconds());
         return choice.candidate().map(c -> library.byId().get(c.id())).map(w -> new Slotted(sketch, new Chosen(w.title(), w.workout(), w.id(), w.version()), choice.scalePercent())).orElse(new Slotted(sketch, null, 100));
     }
 }

@@ -14,7 +14,6 @@ import pemblar.app.session.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Block;
 import pemblar.core.season.Hours;
-import pemblar.core.season.Priority;
 import pemblar.core.season.WantedBalance;
 
 /**
@@ -272,10 +271,5 @@ record SeasonDrawing(List<Column> columns, List<Band> bands, List<Flag> flags, L
             }
             return bars;
         }
-    }
-
-    /** True when an event of this priority is drawn with its line through all lanes. */
-    static boolean isMain(Priority priority) {
-        return priority != Priority.C;
     }
 }

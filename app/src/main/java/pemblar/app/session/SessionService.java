@@ -43,6 +43,12 @@ public class SessionService {
         return sessions.lastDone(athlete.id(), count).stream().map(Slab::of).toList();
     }
 
+    @Transactional(readOnly = true)
+    public Slab slab(long athleteId, Viewer viewer, long sessionId) {
+        athletes.require(athleteId, viewer);
+        return Slab.of(sessions.find(sessionId, athleteId).orElseThrow(() -> new NotFoundException("session")));
+    }
+
     /** A session with what lists leave out. @param workout empty without steps @param zones seconds in zones of its recording; empty without one */
     public record Whole(Slab slab, Optional<Workout> workout, Map<Measure, List<Integer>> zones) {}
 
