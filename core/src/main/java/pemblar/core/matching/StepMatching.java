@@ -2,6 +2,7 @@ package pemblar.core.matching;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import pemblar.core.load.SteadyEquivalent;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Lap;
@@ -17,7 +18,7 @@ public final class StepMatching {
     private StepMatching() {}
 
     /** How the stretches were found. */
-    public enum Method { LAPS_WITH_STEP_INDEX, LAPS_IN_ORDER, NONE }
+    public enum Method { LAPS_WITH_STEP_INDEX, LAPS_IN_ORDER, PATTERN, BY_HAND, NONE }
 
     /** A planned step and the grid seconds [from, to) in which it was done. */
     public record Matched(PlannedStep step, int from, int to) {}
@@ -38,11 +39,13 @@ public final class StepMatching {
     public record Done(int seconds, double mean, double equivalent, double spread, double shareInBand,
                        double meanCadence, double shareCadence, double peakHeartRate, double endHeartRate) {}
 
-    /** Laps by their step index, else laps in order when count and lengths agree within 10 %, else nothing. */
+    /** Laps by their step index, else laps in order when count and lengths agree within 10 %, else the pattern of the steps, else nothing. */
     public static Result match(List<PlannedStep> plan, Recording recording) {
         List<Lap> laps = recording.laps().stream().filter(lap -> lap.seconds() > 0).toList();
         if (laps.stream().anyMatch(lap -> lap.stepIndex() != Lap.NO_STEP)) return byStepIndex(plan, laps);
-        return inOrder(plan, laps);
+        Result ordered = inOrder(plan, laps);
+        if (ordered.method() != Method.NONE) return ordered;
+        return StepAlignment.of(plan, recording).map(steps -> new Result(Method.PATTERN, steps)).orElse(ordered);
     }
 
     private static Result byStepIndex(List<PlannedStep> plan, List<Lap> laps) {
@@ -73,7 +76,7 @@ public final class StepMatching {
         PlannedStep step = matched.step();
         int from = matched.from();
         int to = matched.to();
-        Series target = recording.channel(channelOf(step.basis(), recording)).orElse(null);
+        Series target = channelOf(step.basis(), recording).flatMap(recording::channel).orElse(null);
         Series cadence = recording.channel(Channel.CADENCE).orElse(null);
         Series heart = recording.channel(Channel.HEART_RATE).orElse(null);
         var band = step.flat().step().cadence();
@@ -88,10 +91,12 @@ public final class StepMatching {
             heart == null ? Double.NaN : heart.lastBefore(to));
     }
 
-    private static Channel channelOf(Basis basis, Recording recording) {
-        if (basis == Basis.HEART_RATE) return Channel.HEART_RATE;
-        if (basis == Basis.PACE) return Channel.SPEED;
-        return basis == Basis.POWER || recording.has(Channel.POWER) ? Channel.POWER : Channel.SPEED;
+    /** The channel that a target is about; without a target power, else speed. Empty when the recording has neither. */
+    static Optional<Channel> channelOf(Basis basis, Recording recording) {
+        if (basis == Basis.HEART_RATE) return Optional.of(Channel.HEART_RATE);
+        if (basis == Basis.PACE) return Optional.of(Channel.SPEED);
+        if (basis == Basis.POWER) return Optional.of(Channel.POWER);
+        return recording.has(Channel.POWER) ? Optional.of(Channel.POWER) : recording.has(Channel.SPEED) ? Optional.of(Channel.SPEED) : Optional.empty();
     }
 
     private static double shareInBand(Series values, PlannedStep step, int from, int to) {

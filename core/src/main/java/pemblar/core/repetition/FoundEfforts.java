@@ -2,6 +2,7 @@ package pemblar.core.repetition;
 
 import java.util.ArrayList;
 import java.util.List;
+import pemblar.core.effort.Levels;
 import pemblar.core.recording.Series;
 
 /**
@@ -15,24 +16,12 @@ public final class FoundEfforts {
     private static final int HALF_WINDOW = 5;
     private static final int REACH_SECONDS = 25;
     private static final int AROUND_SECONDS = 20;
-    private static final int LEAST_SIDE_SECONDS = 4;
+    private static final int LEAST_SIDE_SECONDS = Levels.LEAST_SIDE_SECONDS;
     private static final int LONGEST_DIP_SECONDS = 12;
-    private final Series values;
-    private final double[] sums;
-    private final double[] squares;
-    private final int[] counts;
+    private final Levels levels;
 
     private FoundEfforts(Series values) {
-        this.values = values;
-        this.sums = new double[values.size() + 1];
-        this.squares = new double[values.size() + 1];
-        this.counts = new int[values.size() + 1];
-        for (int i = 0; i < values.size(); i++) {
-            double v = values.isPresent(i) ? values.at(i) : 0;
-            sums[i + 1] = sums[i] + v;
-            squares[i + 1] = squares[i] + v * v;
-            counts[i + 1] = counts[i] + (values.isPresent(i) ? 1 : 0);
-        }
+        this.levels = new Levels(values);
     }
 
     /** @param floor lower boundary of the athlete's zone 3, in the unit of the values; NaN without one. Missing seconds count for nothing. */
@@ -49,28 +38,27 @@ public final class FoundEfforts {
     }
 
     private double mean(int from, int to) {
-        int count = counts[to] - counts[from];
-        return count == 0 ? Double.NaN : (sums[to] - sums[from]) / count;
+        return levels.mean(from, to);
     }
 
     /** The surroundings on both sides are more than 10 % lower. */
     private boolean standsOut(Span effort) {
         double most = DROP * mean(effort.from(), effort.to());
         double before = mean(Math.max(0, effort.from() - AROUND_SECONDS), effort.from());
-        double after = mean(effort.to(), Math.min(values.size(), effort.to() + AROUND_SECONDS));
+        double after = mean(effort.to(), Math.min(levels.size(), effort.to() + AROUND_SECONDS));
         return !(before >= most) && !(after >= most);
     }
 
     private double smooth(int i) {
-        return mean(Math.max(0, i - HALF_WINDOW), Math.min(values.size(), i + HALF_WINDOW));
+        return mean(Math.max(0, i - HALF_WINDOW), Math.min(levels.size(), i + HALF_WINDOW));
     }
 
     /** Runs of seconds whose 10 s mean is above the level. */
     private List<Span> above(double level) {
         List<Span> runs = new ArrayList<>();
         int begin = -1;
-        for (int i = 0; i <= values.size(); i++) {
-            boolean high = i < values.size() && smooth(i) > level;
+        for (int i = 0; i <= levels.size(); i++) {
+            boolean high = i < levels.size() && smooth(i) > level;
             if (high && begin < 0) begin = i;
             if (!high && begin >= 0) {
                 runs.add(new Span(begin, i));
@@ -94,32 +82,15 @@ public final class FoundEfforts {
 
     private Span refined(Span rough) {
         int half = Math.max(LEAST_SIDE_SECONDS, rough.seconds() / 2);
-        int from = parting(Math.max(0, rough.from() - REACH_SECONDS), Math.min(rough.from() + Math.min(REACH_SECONDS, half), values.size()), rough.from());
-        int to = parting(Math.max(rough.to() - Math.min(REACH_SECONDS, half), from + 1), Math.min(values.size(), rough.to() + REACH_SECONDS), rough.to());
+        int from = parting(Math.max(0, rough.from() - REACH_SECONDS), Math.min(rough.from() + Math.min(REACH_SECONDS, half), levels.size()), rough.from());
+        int to = parting(Math.max(rough.to() - Math.min(REACH_SECONDS, half), from + 1), Math.min(levels.size(), rough.to() + REACH_SECONDS), rough.to());
         return to > from ? new Span(from, to) : rough;
     }
 
-    /** The second that parts [low, high) into two levels with the least squares left; {@code otherwise} at the very ends of a recording. */
+    /** The second that parts two levels; {@code otherwise} at the very ends of a recording. */
     private int parting(int low, int high, int otherwise) {
         if (otherwise <= LEAST_SIDE_SECONDS) return 0;
-        if (otherwise >= values.size() - LEAST_SIDE_SECONDS) return values.size();
-        int best = otherwise;
-        double least = Double.POSITIVE_INFINITY;
-        for (int i = low + LEAST_SIDE_SECONDS; i <= high - LEAST_SIDE_SECONDS; i++) {
-            double left = rest(low, i) + rest(i, high);
-            if (left < least) {
-                least = left;
-                best = i;
-            }
-        }
-        return best;
-    }
-
-    /** Sum of squares around the mean. */
-    private double rest(int from, int to) {
-        int count = counts[to] - counts[from];
-        if (count == 0) return 0;
-        double sum = sums[to] - sums[from];
-        return squares[to] - squares[from] - sum * sum / count;
+        if (otherwise >= levels.size() - LEAST_SIDE_SECONDS) return levels.size();
+        return levels.parting(low, high, otherwise);
     }
 }

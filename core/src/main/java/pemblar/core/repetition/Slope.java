@@ -45,8 +45,12 @@ public record Slope(double perRepetition, double standardError, double level, in
     /** More than noise: beyond what 95 % of flat series of this length show, and never less than twice the standard error. */
     public boolean isTrend() {
         if (Double.isNaN(standardError)) return false;
-        double student = count - 2 > STUDENT.length ? 2 : Math.max(2, STUDENT[count - 3]);
-        return Math.abs(perRepetition) > student * standardError;
+        return Math.abs(perRepetition) > student(count - 2) * standardError;
+    }
+
+    /** Standard errors that 95 % of series without a trend stay within; never less than 2. @param freedom values less fitted parameters, at least 1 */
+    public static double student(int freedom) {
+        return freedom > STUDENT.length ? 2 : Math.max(2, STUDENT[freedom - 1]);
     }
 
     /** Change per repetition as a fraction of the level. */

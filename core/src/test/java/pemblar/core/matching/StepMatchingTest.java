@@ -1,7 +1,6 @@
 package pemblar.core.matching;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
 import java.util.Arrays;
@@ -48,8 +47,12 @@ class StepMatchingTest {
         List<Lap> close = List.of(lap(0, 62), lap(62, 120), lap(120, 180), lap(180, 240), lap(240, 300));
         assertEquals(Method.LAPS_IN_ORDER, StepMatching.match(PLAN, recording(close)).method());
         List<Lap> far = List.of(lap(0, 80), lap(80, 120), lap(120, 180), lap(180, 240), lap(240, 300));
-        assertEquals(Method.NONE, StepMatching.match(PLAN, recording(far)).method());
-        assertTrue(StepMatching.match(PLAN, recording(List.of())).steps().isEmpty());
+        var byPattern = StepMatching.match(PLAN, recording(far));
+        assertEquals(Method.PATTERN, byPattern.method());
+        assertEquals(60, byPattern.steps().get(1).from());
+        assertEquals(120, byPattern.steps().get(1).to());
+        Recording withoutWhatThePlanIsAbout = new Recording(Sport.RIDE, Instant.EPOCH, 300, List.of(), Map.of(), List.of());
+        assertEquals(Method.NONE, StepMatching.match(PLAN, withoutWhatThePlanIsAbout).method());
     }
 
     private static Lap lap(int from, int to) {
