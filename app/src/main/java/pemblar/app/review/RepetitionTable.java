@@ -30,6 +30,11 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
     private static final double LEFT = 12;
     private static final int MOST_STATED = 40;
 
+    /** The verdict as one text. */
+    public String words() {
+        return verdict.stream().map(Sentence::text).reduce((a, b) -> a + " " + b).orElse("");
+    }
+
     /** @param from second at which the figures begin that it rests on; {@code to} where they end */
     record Sentence(String text, int from, int to) {}
 
@@ -39,12 +44,13 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
     record Dot(double x, double y, String label, int from, int to) {}
 
     /** From the plan where its steps were found, else from efforts that are found in the recording; empty when nothing repeats. */
-    static Optional<RepetitionTable> of(Recording recording, Optional<StepMatching.Result> matched, double floor, Shown shown) {
-        Optional<List<Matched>> planned = matched.flatMap(RepetitionTable::repeated);
-        List<Span> spans = planned.map(all -> all.stream().map(m -> new Span(m.from(), m.to())).toList()).orElseGet(() -> matched.isPresent() && !matched.get().steps().isEmpty() ? List.of() : found(recording, floor));
+    static Optional<RepetitionTable> of(Cuts cuts, double floor, Shown shown) {
+        Recording recording = cuts.recording();
+        Optional<List<Matched>> planned = repeated(cuts.matched());
+        List<Span> spans = planned.map(all -> all.stream().map(m -> new Span(m.from(), m.to())).toList()).orElseGet(() -> cuts.matched().steps().isEmpty() ? unplanned(cuts, floor) : List.of());
         if (spans.size() > MOST_STATED) return Optional.empty();
         Asked asked = planned.map(all -> asked(all.get(0).step())).orElse(Asked.NOTHING);
-        String how = planned.map(all -> all.size() + " times " + ShorthandText.length(all.get(0).step().flat().step().length()) + ", as planned").orElse(spans.size() + " efforts of about " + (spans.isEmpty() ? "" : shown.clock(spans.get(0).seconds())) + ", found in the recording");
+        String how = planned.map(all -> all.size() + " times " + ShorthandText.length(all.get(0).step().flat().step().length()) + ", as planned").orElse(spans.size() + " efforts of about " + (spans.isEmpty() ? "" : shown.clock(spans.get(0).seconds())) + (cuts.where() == StepMatching.Method.BY_HAND ? ", set by hand" : ", found in the recording"));
         return RepetitionSet.of(recording, spans).map(set -> new RepetitionTable(how, Verdict.of(set, asked).stream().map(s -> sentence(s, set)).toList(), plots(set, shown)));
     }
 
@@ -53,6 +59,12 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
         return result.steps().stream().filter(m -> m.step().flat().repetition() > 0 && m.to() > m.from()).map(m -> m.step().flat().stepIndex()).distinct()
             .map(index -> result.steps().stream().filter(m -> m.step().flat().stepIndex() == index && m.to() > m.from()).toList())
             .filter(all -> all.size() >= 2).max(java.util.Comparator.comparingDouble(all -> all.get(0).step().intensity()));
+    }
+
+    /** Without steps: what was cut by hand, else efforts that are found. */
+    private static List<Span> unplanned(Cuts cuts, double floor) {
+        if (cuts.where() == StepMatching.Method.BY_HAND) return RepetitionSet.alike(cuts.stretches().all().stream().filter(o -> !o.ignored()).map(o -> new Span(o.from(), o.to())).toList());
+        return found(cuts.recording(), floor);
     }
 
     private static List<Span> found(Recording recording, double floor) {

@@ -1,6 +1,5 @@
 package pemblar.app.review;
 
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -20,93 +19,52 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseBody;
-import org.springframework.web.multipart.MultipartFile;
-import pemblar.app.athlete.Athlete;
-import pemblar.app.athlete.AthleteService;
-import pemblar.app.exchange.ImportService;
-import pemblar.app.frame.Limits;
-import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
+import pemblar.app.session.DescriptionService;
+import pemblar.app.session.MendingService;
+import pemblar.app.session.RecordingFacts;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
 import pemblar.core.Sport;
-import pemblar.core.matching.StepMatching;
-import pemblar.core.model.Reserve;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
-import pemblar.core.recording.Series;
+import pemblar.core.selection.Climbs;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Forecast;
-import pemblar.core.workout.Plan;
 import pemblar.core.workout.ShorthandText;
 import pemblar.core.zone.ZoneSet;
 import pemblar.core.zone.ZoneSet.Measure;
 
-/** The list of sessions with uploads, and the review of one session. */
+/** The review of one session. */
 @Controller
 @RequestMapping("/a/{athleteId}/sessions")
 class SessionController {
-    private static final int LISTED = 40;
-    private static final int UPLOADS_SHOWN = 12;
-    private static final int MOST_FILES = 50;
     private static final int[] BESTS = {5, 15, 60, 300, 1200, 3600};
     private final Pages pages;
     private final SessionService sessions;
     private final ScheduleService schedule;
-    private final ImportService imports;
-    private final AthleteService athletes;
-    private final Limits limits;
     private final WorkoutService workouts;
+    private final ReviewPage review;
+    private final ReviewStore store;
+    private final MendingService mending;
+    private final DescriptionService descriptions;
     private final Shown shown;
 
-    SessionController(Pages pages, SessionService sessions, ScheduleService schedule, ImportService imports, AthleteService athletes, Limits limits, WorkoutService workouts, Shown shown) {
+    SessionController(Pages pages, SessionService sessions, ScheduleService schedule, WorkoutService workouts, ReviewPage review, ReviewStore store, MendingService mending, DescriptionService descriptions, Shown shown) {
         this.pages = pages;
         this.sessions = sessions;
         this.schedule = schedule;
-        this.imports = imports;
-        this.athletes = athletes;
-        this.limits = limits;
         this.workouts = workouts;
+        this.review = review;
+        this.store = store;
+        this.mending = mending;
+        this.descriptions = descriptions;
         this.shown = shown;
-    }
-
-    @GetMapping
-    String list(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "sessions", null, null);
-        model.addAttribute("sessions", sessions.lastDone(page.athlete(), LISTED));
-        uploads(page.athlete(), model);
-        return "review/sessions";
-    }
-
-    @PostMapping("/upload")
-    String upload(@PathVariable long athleteId, @RequestParam("files") List<MultipartFile> files, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) throws IOException {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        List<MultipartFile> chosen = files.stream().filter(f -> f.getOriginalFilename() != null && !f.getOriginalFilename().isBlank()).toList();
-        if (chosen.isEmpty()) model.addAttribute("refused", "Choose one or more FIT or GPX files first.");
-        else if (chosen.size() > MOST_FILES) model.addAttribute("refused", "At most " + MOST_FILES + " files at once; " + chosen.size() + " were chosen. Upload them in parts.");
-        else if (!limits.allowUpload(viewer.accountId())) model.addAttribute("refused", "That was a lot of uploads in a minute. Wait a minute and send these again.");
-        else for (MultipartFile file : chosen) imports.upload(athleteId, viewer, file.getOriginalFilename(), file.getBytes());
-        uploads(athlete, model);
-        return "review/sessions :: uploads";
-    }
-
-    @GetMapping("/uploads")
-    String uploads(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        uploads(athletes.require(athleteId, viewer), model);
-        return "review/sessions :: uploads";
-    }
-
-    private void uploads(Athlete athlete, Model model) {
-        List<ImportService.Progress> latest = imports.latest(athlete, UPLOADS_SHOWN);
-        model.addAttribute("athlete", athlete);
-        model.addAttribute("uploads", latest);
-        model.addAttribute("waiting", latest.stream().anyMatch(p -> p.state().equals("WAITING")));
     }
 
     @GetMapping("/{id}")
@@ -123,21 +81,41 @@ class SessionController {
             forecast(opened, model);
         });
         opened.recording().ifPresent(recording -> {
-            Optional<StepMatching.Result> matched = match(opened);
-            matched.ifPresent(result -> model.addAttribute("steps", StepTable.of(result, recording)));
-            RepetitionTable.of(recording, matched, floor(opened), shown).ifPresent(table -> model.addAttribute("repetitions", table));
+            review.stretches(opened, model);
             model.addAttribute("zones", zones(opened));
             model.addAttribute("bests", bests(opened));
             model.addAttribute("isRun", recording.sport() == Sport.RUN);
             model.addAttribute("hasPower", recording.has(Channel.POWER));
+            model.addAttribute("missingChannels", missing(recording));
+            model.addAttribute("hasRoute", recording.has(Channel.LATITUDE) && recording.has(Channel.LONGITUDE));
+            model.addAttribute("ranges", review.ranges(opened));
+            model.addAttribute("climbs", Climbs.of(recording));
+            model.addAttribute("mending", MendingSheet.of(mending.sheet(opened), opened.trimmed(), shown));
+            model.addAttribute("channelKeys", recording.channels().keySet());
+            model.addAttribute("derived", store.derived(athleteId));
+            model.addAttribute("sources", stored(opened).loads().keySet());
             if (!slab.planned()) model.addAttribute("candidates", candidates(page, slab));
         });
+        model.addAttribute("described", opened.described());
+        model.addAttribute("knownWords", descriptions.known(page.athlete()));
+        model.addAttribute("usual", descriptions.usual(page.athlete(), slab.sport()).orElse(null));
+        model.addAttribute("notes", review.notes(opened, viewer));
         return "review/session";
     }
 
-    /** Lower boundary of power zone 3, or NaN. */
-    private static double floor(SessionService.Opened opened) {
-        return opened.zones().of(ZoneSet.Measure.POWER, opened.slab().sport()).filter(set -> set.count() >= 3).map(set -> set.floorOf(3)).orElse(Double.NaN);
+    private static RecordingFacts stored(SessionService.Opened opened) {
+        return opened.stored().orElseThrow().facts();
+    }
+
+    /** What people look for and this recording does not have. */
+    private static List<String> missing(Recording recording) {
+        List<String> missing = new ArrayList<>();
+        if (recording.sport() == Sport.RIDE && !recording.has(Channel.POWER)) missing.add("power");
+        if (!recording.has(Channel.HEART_RATE)) missing.add("heart rate");
+        if (!recording.has(Channel.SPEED)) missing.add("speed");
+        if (!recording.has(Channel.DISTANCE)) missing.add("distance");
+        if (!recording.has(Channel.ALTITUDE)) missing.add("altitude");
+        return missing;
     }
 
     private static void forecast(SessionService.Opened opened, Model model) {
@@ -152,15 +130,6 @@ class SessionController {
 
     private List<Slab> candidates(Pages.Opened page, Slab slab) {
         return sessions.between(page.athlete(), slab.day().minusDays(3), slab.day().plusDays(3)).stream().filter(s -> s.planned() && s.done() == null).toList();
-    }
-
-    private static Optional<StepMatching.Result> match(SessionService.Opened opened) {
-        if (opened.workout().isEmpty() || opened.recording().isEmpty()) return Optional.empty();
-        try {
-            return Optional.of(StepMatching.match(Plan.resolve(opened.workout().get(), opened.zones()), opened.recording().get()));
-        } catch (IllegalArgumentException e) {
-            return Optional.empty();      // a threshold is missing; the page says which
-        }
     }
 
     /** A line of time in a zone; {@code width} in percent of the longest. */
@@ -195,48 +164,6 @@ class SessionController {
             bests.add(new Best(nearest, curve.get(nearest), Double.isNaN(kilograms) ? null : (Double) (curve.get(nearest) / kilograms)));
         }
         return bests;
-    }
-
-    @GetMapping("/{id}/range")
-    String range(@PathVariable long athleteId, @PathVariable long id, @RequestParam int from, @RequestParam int to,
-                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        SessionService.Opened opened = sessions.open(athleteId, viewer, id);
-        Recording recording = opened.recording().orElseThrow(() -> new NotFoundException("recording"));
-        model.addAttribute("figures", Range.of(recording, opened.thresholds(), from, to));
-        model.addAttribute("athlete", opened.athlete());
-        model.addAttribute("rangeSession", id);
-        model.addAttribute("rangeFrom", from);
-        model.addAttribute("rangeTo", to);
-        return "review/session :: range";
-    }
-
-    /** All samples of the lanes' channels, the bands of the targets, and the laps. */
-    @GetMapping(value = "/{id}/channels", produces = MediaType.APPLICATION_JSON_VALUE)
-    @ResponseBody
-    Map<String, Object> channels(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        SessionService.Opened opened = sessions.open(athleteId, viewer, id);
-        Recording recording = opened.recording().orElseThrow(() -> new NotFoundException("recording"));
-        Map<String, Object> channels = new LinkedHashMap<>();
-        for (Channel channel : List.of(Channel.POWER, Channel.HEART_RATE, Channel.CADENCE, Channel.SPEED, Channel.ALTITUDE))
-            recording.channel(channel).ifPresent(series -> channels.put(channel.key(), values(series, channel == Channel.SPEED ? 100 : 10)));
-        if (recording.has(Channel.POWER) && opened.thresholds().knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME)) {
-            Reserve reserve = new Reserve(opened.thresholds().require(Quantity.CRITICAL_POWER), opened.thresholds().require(Quantity.W_PRIME));
-            channels.put("reserve", values(reserve.over(recording.channel(Channel.POWER).orElseThrow(), recording.pauses()), 1));
-        }
-        Map<String, Object> answer = new LinkedHashMap<>();
-        answer.put("sport", recording.sport().key());
-        answer.put("seconds", recording.seconds());
-        answer.put("channels", channels);
-        answer.put("bands", match(opened).map(StepTable::bands).orElse(List.of()));
-        answer.put("laps", recording.laps().stream().map(lap -> List.of(lap.from(), lap.to())).toList());
-        return answer;
-    }
-
-    /** Rounded for the wire; a gap is null. */
-    private static Double[] values(Series series, double precision) {
-        Double[] values = new Double[series.size()];
-        for (int i = 0; i < values.length; i++) values[i] = series.isPresent(i) ? (Double) (Math.rint(series.at(i) * precision) / precision) : null;
-        return values;
     }
 
     @PostMapping("/{id}/unmatch")

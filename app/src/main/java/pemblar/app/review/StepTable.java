@@ -3,45 +3,74 @@ package pemblar.app.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import pemblar.app.session.SessionService;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.matching.StepMatching.Done;
 import pemblar.core.matching.StepMatching.Matched;
-import pemblar.core.recording.Recording;
+import pemblar.core.matching.Stretches.One;
+import pemblar.core.recording.Channel;
 import pemblar.core.workout.Basis;
 import pemblar.core.workout.PlannedStep;
 import pemblar.core.workout.ShorthandText;
 
 /** Planned against done, a line for each step. */
-record StepTable(String how, String unit, List<Line> lines) {
+record StepTable(String how, String unit, boolean planned, List<Line> lines) {
     /** How far left and right of its band a mean is drawn, in widths of the band. */
     private static final double BAND_FROM = 30;
     private static final double BAND_TO = 70;
 
-    /** {@code markX} is the mean on a strip of 100 in which the band runs from 30 to 70; NaN figures show as a dash. */
-    record Line(int number, String step, String target, double plannedSeconds, Done done, double targetLow, double targetHigh, double markX, int from, int to, boolean pace, boolean hasBand) {}
+    /**
+     * One stretch. {@code markX} is the mean on a strip of 100 in which the band runs from 30 to 70; NaN figures show as a dash.
+     * @param step  its step in the plan, -1 without one
+     */
+    record Line(int number, String name, String target, double plannedSeconds, Done done, double targetLow, double targetHigh, double markX, int from, int to, boolean pace, boolean hasBand, int step, boolean ignored) {}
 
-    static StepTable of(StepMatching.Result result, Recording recording) {
+    /** A planned step that a stretch can be. */
+    record Choice(int step, String name) {}
+
+    static StepTable of(Cuts cuts, SessionService.Opened opened) {
         List<Line> lines = new ArrayList<>();
-        for (Matched matched : result.steps()) lines.add(line(lines.size() + 1, matched, StepMatching.done(matched, recording)));
-        String how = switch (result.method()) {
+        for (One one : cuts.stretches().all()) lines.add(line(lines.size(), one, cuts));
+        boolean planned = opened.workout().isPresent();
+        String how = switch (cuts.where()) {
             case LAPS_WITH_STEP_INDEX -> "The device marked its laps with the steps of the workout.";
             case LAPS_IN_ORDER -> "Laps were taken in order: their number and lengths fit the plan.";
-            case NONE -> "The laps do not fit the steps of the plan, so steps cannot be compared one by one.";
+            case PATTERN -> "There are no laps that fit: the steps were found by their pattern. Check the boundaries where it matters.";
+            case BY_HAND -> "The stretches were set by hand.";
+            case NONE -> lines.isEmpty() ? planned ? "Neither laps nor the pattern of the steps fit this recording. Select a stretch above and add it as a step." : "The recording has no laps. Select a stretch above and add it here."
+                : planned ? "The laps do not fit the plan, so each is shown for itself. Say which step a lap is, or add stretches by selection." : "The recording's laps.";
         };
-        boolean pace = result.steps().stream().anyMatch(m -> m.step().basis() == Basis.PACE);
-        return new StepTable(how, pace ? "/km" : result.steps().stream().anyMatch(m -> m.step().basis() == Basis.HEART_RATE) ? "bpm" : "W", lines);
+        List<Basis> bases = lines.stream().filter(l -> l.step() >= 0).map(l -> cuts.plan().get(l.step()).basis()).toList();
+        boolean pace = bases.contains(Basis.PACE) || bases.isEmpty() && !cuts.recording().has(Channel.POWER);
+        return new StepTable(how, pace ? "/km" : bases.contains(Basis.HEART_RATE) ? "bpm" : "W", planned && !cuts.plan().isEmpty(), lines);
     }
 
-    private static Line line(int number, Matched matched, Done done) {
-        PlannedStep step = matched.step();
+    static List<Choice> choices(Cuts cuts) {
+        List<Choice> choices = new ArrayList<>();
+        for (PlannedStep step : cuts.plan()) choices.add(new Choice(choices.size(), name(step) + ", " + ShorthandText.target(step.flat().step().target())));
+        return choices;
+    }
+
+    /** What a stretch is called: its step, or its number. */
+    static String name(Cuts cuts, One one, int index) {
+        return one.step() >= 0 ? name(cuts.plan().get(one.step())) : "stretch " + (index + 1);
+    }
+
+    private static String name(PlannedStep step) {
         var design = step.flat().step();
         String name = design.name().isEmpty() ? ShorthandText.length(design.length()) : design.name();
-        if (step.flat().repetition() > 0) name += " · " + step.flat().repetition();
+        return step.flat().repetition() > 0 ? name + " · " + step.flat().repetition() : name;
+    }
+
+    private static Line line(int index, One one, Cuts cuts) {
+        PlannedStep step = one.step() >= 0 ? cuts.plan().get(one.step()) : null;
+        Done done = StepMatching.done(step, one.from(), one.to(), cuts.recording());
+        if (step == null) return new Line(index, name(cuts, one, index), "", Double.NaN, done, Double.NaN, Double.NaN, Double.NaN, one.from(), one.to(), !cuts.recording().has(Channel.POWER), false, -1, one.ignored());
         double low = step.isRamp() ? Math.min(step.from(), step.to()) : step.low();
         double high = step.isRamp() ? Math.max(step.from(), step.to()) : step.high();
         double at = BAND_FROM + (BAND_TO - BAND_FROM) * (done.mean() - low) / (high - low);
-        return new Line(number, name, ShorthandText.target(design.target()), step.seconds(), done, low, high,
-            Double.isNaN(at) ? Double.NaN : Math.max(2, Math.min(98, at)), matched.from(), matched.to(), step.basis() == Basis.PACE, step.basis() != null);
+        return new Line(index, name(step), ShorthandText.target(step.flat().step().target()), step.seconds(), done, low, high,
+            Double.isNaN(at) ? Double.NaN : Math.max(2, Math.min(98, at)), one.from(), one.to(), step.basis() == Basis.PACE, step.basis() != null, one.step(), one.ignored());
     }
 
     /** Bands behind the lanes, as JSON-ready lists of from, to, low, high at both ends and the quantity. */

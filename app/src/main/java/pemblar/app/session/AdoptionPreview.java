@@ -15,7 +15,9 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
+import pemblar.core.load.LoadChoice;
 import pemblar.core.load.LoadTrend;
+import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.load.SessionSummary.Part;
 import pemblar.core.recording.Channel;
@@ -35,15 +37,17 @@ public class AdoptionPreview {
     private static final int BATCH = 40;
     private final RecordingRepository recordings;
     private final RecordingDataRepository data;
+    private final MendedRecordings mended;
     private final TrainingSessionRepository sessions;
     private final ThresholdService thresholds;
     private final TrendService trends;
     private final InstantSource clock;
 
-    AdoptionPreview(RecordingRepository recordings, RecordingDataRepository data, TrainingSessionRepository sessions, ThresholdService thresholds, TrendService trends,
+    AdoptionPreview(RecordingRepository recordings, RecordingDataRepository data, MendedRecordings mended, TrainingSessionRepository sessions, ThresholdService thresholds, TrendService trends,
                     InstantSource clock) {
         this.recordings = recordings;
         this.data = data;
+        this.mended = mended;
         this.sessions = sessions;
         this.thresholds = thresholds;
         this.trends = trends;
@@ -97,15 +101,16 @@ public class AdoptionPreview {
     /** Adds up how much each day's load would change; reads heart rate only where it may count. */
     private void loads(List<RecordingRow> rows, DatedZones then, Set<Part> parts, Map<LocalDate, Double> deltas) {
         boolean heart = parts.contains(Part.HEART_RATE);
-        Set<Long> byHeart = heart ? rows.stream().filter(r -> r.loadSource == null || r.loadSource.equals("HEART_RATE")).map(r -> r.id).collect(Collectors.toSet()) : Set.of();
+        Set<Long> byHeart = heart ? rows.stream().filter(r -> r.counting(Map.of(Source.HEART_RATE, 1.0)).orElseThrow().source() == Source.HEART_RATE && !Set.of("POWER", "SPEED").contains(String.valueOf(r.loadSource))).map(r -> r.id).collect(Collectors.toSet()) : Set.of();
         Map<Long, byte[]> stored = byHeart.isEmpty() ? Map.of()
             : data.channels(List.copyOf(byHeart)).stream().collect(Collectors.toMap(RecordingDataRepository.Channels::recordingId, RecordingDataRepository.Channels::channels));
+        Map<Long, List<EditRow>> edits = mended.edits(List.copyOf(byHeart));
         for (RecordingRow row : rows) {
             boolean read = byHeart.contains(row.id);
-            Recording recording = read ? ChannelColumn.read(stored.get(row.id), Channel.HEART_RATE.key()::equals)
+            Recording recording = read ? mended.read(stored.get(row.id), edits.getOrDefault(row.id, List.of()), Channel.HEART_RATE.key()::equals)
                 : new Recording(row.sport, row.startedAt, row.timerSeconds, List.of(), Map.of(), List.of());
             SessionSummary after = row.summary().again(recording, then.on(row.day), read ? EnumSet.of(Part.HEART_RATE) : EnumSet.noneOf(Part.class));
-            deltas.merge(row.day, after.countingLoad().orElse(0) - (row.loadPoints == null ? 0 : row.loadPoints), Double::sum);
+            deltas.merge(row.day, row.counting(after.loads()).map(LoadChoice.Counting::points).orElse(0.0) - (row.loadPoints == null ? 0 : row.loadPoints), Double::sum);
         }
     }
 

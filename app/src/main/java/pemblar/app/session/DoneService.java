@@ -77,6 +77,6 @@ public class DoneService {
         row.doneEffort = told.effort();
         row.doneNote = told.note();
         row.doneLoad = told.effort() != null ? (Double) SessionLoad.ofPerceivedEffort(seconds, told.effort())
-            : row.plannedLoad == null || row.plannedSeconds == null || row.plannedSeconds == 0 ? null : (Double) (row.plannedLoad * Math.min(1, (double) seconds / row.plannedSeconds));
+            : row.plannedLoad == null || row.plannedSeconds == null || row.plannedSeconds == 0 ? null : (Double) SessionLoad.ofPlan(row.plannedLoad, row.plannedSeconds, seconds);
     }
 }

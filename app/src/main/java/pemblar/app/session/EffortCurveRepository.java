@@ -2,6 +2,7 @@ package pemblar.app.session;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 import pemblar.core.Sport;
@@ -12,6 +13,10 @@ interface EffortCurveRepository extends Repository<EffortCurveRow, EffortCurveRo
     record Curve(long recordingId, LocalDate day, byte[] means) {}
 
     EffortCurveRow save(EffortCurveRow row);
+
+    @Modifying(flushAutomatically = true, clearAutomatically = false)
+    @Query("delete from EffortCurveRow c where c.recordingId = :recordingId")
+    void deleteByRecordingId(long recordingId);
 
     @Query("select new pemblar.app.session.EffortCurveRepository$Curve(c.recordingId, c.day, c.means) from EffortCurveRow c "
         + "where c.athleteId = :athleteId and c.sport = :sport and c.measure = :measure and c.day between :from and :to")

@@ -48,6 +48,11 @@ class EffortCurveRow {
         return buffer.array();
     }
 
+    /** The value of the shortest duration, one second; NaN without one. */
+    static double first(byte[] bytes) {
+        return bytes.length < 4 ? Double.NaN : ByteBuffer.wrap(bytes).getFloat();
+    }
+
     static Series series(byte[] bytes) {
         double[] values = new double[bytes.length / 4];
         ByteBuffer buffer = ByteBuffer.wrap(bytes);

@@ -30,18 +30,18 @@ public class EffortService {
     private final EffortAfterRepository afters;
     private final EffortSetAsideRepository setAsides;
     private final RecordingRepository recordings;
-    private final RecordingDataRepository data;
+    private final MendedRecordings mended;
     private final TrainingSessionRepository sessions;
     private final AthleteService athletes;
     private final InstantSource clock;
 
-    EffortService(EffortCurveRepository curves, EffortAfterRepository afters, EffortSetAsideRepository setAsides, RecordingRepository recordings, RecordingDataRepository data,
+    EffortService(EffortCurveRepository curves, EffortAfterRepository afters, EffortSetAsideRepository setAsides, RecordingRepository recordings, MendedRecordings mended,
                   TrainingSessionRepository sessions, AthleteService athletes, InstantSource clock) {
         this.curves = curves;
         this.afters = afters;
         this.setAsides = setAsides;
         this.recordings = recordings;
-        this.data = data;
+        this.mended = mended;
         this.sessions = sessions;
         this.athletes = athletes;
         this.clock = clock;
@@ -60,6 +60,17 @@ public class EffortService {
         for (EffortCurveRepository.Curve curve : curves.between(athlete.id(), sport, measure, from, to))
             combined.raise(curve.recordingId(), EffortCurveRow.series(curve.means()), divisor.applyAsDouble(curve.day()));
         return combined;
+    }
+
+    /** Best mean over one second, in the unit of power, of the days before and of one, without one recording; NaN when there is none. */
+    @Transactional(readOnly = true)
+    public double bestSecondBefore(Athlete athlete, Sport sport, LocalDate from, LocalDate to, long exceptRecordingId) {
+        double best = Double.NaN;
+        for (EffortCurveRepository.Curve curve : curves.between(athlete.id(), sport, Measure.POWER, from, to)) {
+            double first = EffortCurveRow.first(curve.means());
+            if (curve.recordingId() != exceptRecordingId && !(first <= best) && !Double.isNaN(first)) best = first;
+        }
+        return best;
     }
 
     /** Best efforts of a span of days after prior work or time; each session's values divided by what {@code divisor} gives for its day. */
@@ -115,7 +126,7 @@ public class EffortService {
         athletes.require(athleteId, viewer);
         if (reason.isBlank() || reason.length() > LONGEST_REASON) throw new IllegalArgumentException("Reason: say in up to " + LONGEST_REASON + " characters why it does not count, such as “spike”.");
         RecordingRow row = recordings.findById(recordingId).filter(r -> r.athleteId == athleteId).orElseThrow(() -> new NotFoundException("recording"));
-        Recording recording = ChannelColumn.read(data.findById(recordingId).orElseThrow().channels);
+        Recording recording = mended.read(recordingId);
         SetAside window = SetAside.best(counting(row, recording, measure), seconds);
         if (window == null) throw new IllegalArgumentException("This session has no effort of that length.");
         setAsides.save(new EffortSetAsideRow(row, measure, window.from(), window.to(), reason.strip(), viewer.accountId(), clock.instant()));
@@ -129,11 +140,12 @@ public class EffortService {
         EffortSetAsideRow aside = setAsides.findByIdAndAthleteId(setAsideId, athleteId).orElseThrow(() -> new NotFoundException("stretch"));
         setAsides.delete(aside);
         setAsides.flush();
-        store(recordings.findById(aside.recordingId).orElseThrow(), ChannelColumn.read(data.findById(aside.recordingId).orElseThrow().channels));
+        store(recordings.findById(aside.recordingId).orElseThrow(), mended.read(aside.recordingId));
     }
 
     /** Computes and stores the curves of a recording. */
     void store(RecordingRow row, Recording recording) {
+        if (row.curvesVersion > 0) forget(row.id);
         for (Measure measure : Measure.values()) {
             if (measure == Measure.SPEED && recording.sport() != Sport.RUN) continue;        // speed on wheels says more about wind and road
             Series values = counting(row, recording, measure);
@@ -142,6 +154,12 @@ public class EffortService {
             if (measure != Measure.HEART_RATE) afters.save(new EffortAfterRow(row, measure, AfterWork.onGrid(values, measure == Measure.POWER)));
         }
         row.curvesVersion = CURVES_VERSION;
+    }
+
+    /** Takes a recording out of all best efforts. */
+    void forget(long recordingId) {
+        curves.deleteByRecordingId(recordingId);
+        afters.deleteByRecordingId(recordingId);
     }
 
     private Series counting(RecordingRow row, Recording recording, Measure measure) {

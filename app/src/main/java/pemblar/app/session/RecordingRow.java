@@ -16,8 +16,12 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
 import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.annotations.SQLRestriction;
 import org.hibernate.type.SqlTypes;
 import pemblar.core.Sport;
+import pemblar.core.load.LoadChoice;
+import pemblar.core.load.SessionLoad;
+import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.model.Reserve;
 import pemblar.core.recording.Channel;
@@ -29,6 +33,7 @@ import pemblar.core.zone.ZoneSet.TimeInZones;
 /** The stored summary of a recording: what pages and trends query. */
 @Entity
 @Table(name = "recording")
+@SQLRestriction("deleted_at is null")
 class RecordingRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -66,6 +71,18 @@ class RecordingRow {
     String lowData;
     String problems;
     String silhouette;
+    @Enumerated(EnumType.STRING)
+    Source chosenSource;
+    Double setLoad;
+    String loadReason = "";
+    String loadBy = "";
+    Instant loadAt;
+    Double perceivedEffort;
+    /** Planned load times the part that was done; null without a plan. */
+    Double planPoints;
+    /** Counts the changes of what the recording says. */
+    int revision;
+    Instant deletedAt;
 
     protected RecordingRow() {}
 
@@ -103,10 +120,37 @@ class RecordingRow {
         this.lowestReserveJoules = summary.lowestReserve().map(l -> l.joules()).orElse(null);
         this.lowestReserveSecond = summary.lowestReserve().map(l -> l.index()).orElse(null);
         this.leastCriticalWatts = boxed(summary.leastCriticalWatts());
-        this.loadPoints = boxed(summary.countingLoad());
-        this.loadSource = summary.countingSource().map(Enum::name).orElse(null);
         this.loads = SummaryJson.loads(summary.loads());
         this.zones = SummaryJson.zones(summary.zones());
+        this.revision++;
+        count();
+    }
+
+    /** Takes over what the plan says of the load. @param session that it is the recording of; null without one */
+    void follow(SessionRow session) {
+        boolean known = session != null && session.plannedLoad != null && session.plannedSeconds != null && session.plannedSeconds > 0;
+        this.planPoints = known ? (Double) SessionLoad.ofPlan(session.plannedLoad, session.plannedSeconds, timerSeconds) : null;
+        count();
+    }
+
+    /** The load that counts. */
+    void count() {
+        LoadChoice.Counting counting = counting(SummaryJson.loads(loads)).orElse(null);
+        this.loadPoints = counting == null ? null : (Double) counting.points();
+        this.loadSource = counting == null ? null : counting.source().name();
+    }
+
+    /** What would count if the recording's own channels gave these loads. */
+    Optional<LoadChoice.Counting> counting(Map<Source, Double> computed) {
+        return new LoadChoice(chosenSource, setLoad).of(allLoads(computed));
+    }
+
+    /** Every load that is known, in the order of preference. */
+    Map<Source, Double> allLoads(Map<Source, Double> computed) {
+        Map<Source, Double> all = new LinkedHashMap<>(computed);
+        if (perceivedEffort != null) all.put(Source.PERCEIVED_EFFORT, SessionLoad.ofPerceivedEffort(timerSeconds, perceivedEffort));
+        if (planPoints != null) all.put(Source.PLAN, planPoints);
+        return all;
     }
 
     /** The stored summary as the core has it; best means stay where they are stored, and what they miss is not told apart. */

@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,14 +37,16 @@ public class RecordingService {
     private final TrainingSessionRepository sessions;
     private final ThresholdService thresholds;
     private final EffortService efforts;
+    private final MendedRecordings mended;
     private final AthleteService athletes;
 
-    RecordingService(RecordingRepository recordings, RecordingDataRepository data, TrainingSessionRepository sessions, ThresholdService thresholds, EffortService efforts, AthleteService athletes) {
+    RecordingService(RecordingRepository recordings, RecordingDataRepository data, TrainingSessionRepository sessions, ThresholdService thresholds, EffortService efforts, MendedRecordings mended, AthleteService athletes) {
         this.recordings = recordings;
         this.data = data;
         this.sessions = sessions;
         this.thresholds = thresholds;
         this.efforts = efforts;
+        this.mended = mended;
         this.athletes = athletes;
     }
 
@@ -62,6 +66,8 @@ public class RecordingService {
         Optional<RecordingRow> known = recordings.findByAthleteIdAndSha256(athlete.id(), hash);
         if (known.isPresent())
             return new Taken(Outcome.KNOWN, sessions.idOfRecording(known.get().id).orElse(null), "This file is already here, from " + known.get().day + ". Nothing was changed.");
+        sessions.purgeOfFile(athlete.id(), hash);
+        recordings.purgeFile(athlete.id(), hash);
         Reading reading = read(bytes, athlete);
         String problems = reading.problems().stream().map(Reading.Problem::toString).collect(Collectors.joining("\n"));
         if (reading.recording().isEmpty()) return new Taken(Outcome.REFUSED, null, problems);
@@ -91,6 +97,7 @@ public class RecordingService {
                 .min(Comparator.comparingInt(s -> Math.abs((s.plannedSeconds == null ? 0 : s.plannedSeconds) - recording.timerSeconds))));
         SessionRow session = planned.orElseGet(() -> unplanned(athlete, recording));
         session.recording = recording;
+        recording.follow(session);
         forgetTold(session);
         return sessions.save(session);
     }
@@ -115,24 +122,38 @@ public class RecordingService {
         DatedZones zones = thresholds.zonesOf(athlete);
         Map<Long, byte[]> stored = new HashMap<>();
         for (RecordingDataRepository.Channels column : data.channels(recordingIds)) stored.put(column.recordingId(), column.channels());
-        for (RecordingRow row : recordings.findByIdIn(recordingIds)) recompute(row, stored.get(row.id), zones.on(row.day), parts);
+        Map<Long, List<EditRow>> edits = mended.edits(recordingIds);
+        for (RecordingRow row : recordings.findByIdIn(recordingIds)) recompute(row, wanted -> mended.read(stored.get(row.id), edits.getOrDefault(row.id, List.of()), wanted), zones.on(row.day), parts);
     }
 
-    private static void recompute(RecordingRow row, byte[] stored, Zones day, Set<Part> parts) {
+    private static void recompute(RecordingRow row, Function<Predicate<String>, Recording> reading, Zones day, Set<Part> parts) {
         Optional<Part> silhouette = Silhouettes.source(row::has, day.thresholds().forSport(row.sport));
         boolean redrawn = Silhouettes.changes(silhouette, parts);
         Set<String> channels = parts.stream().map(part -> part.channel().key()).collect(Collectors.toSet());
         if (redrawn) silhouette.ifPresent(part -> channels.add(part.channel().key()));
-        Recording recording = ChannelColumn.read(stored, channels::contains);
+        Recording recording = reading.apply(channels::contains);
         row.valued(row.summary().again(recording, day, parts));
         if (redrawn) row.silhouette = Silhouettes.done(recording, day.thresholds());
+    }
+
+    /** Computes everything of a recording anew, as after a correction. */
+    @Transactional
+    void refresh(Athlete athlete, RecordingRow row) {
+        RecordingDataRow stored = data.findById(row.id).orElseThrow();
+        MendedRecordings.Both both = mended.both(row.id, stored.channels);
+        Zones zones = thresholds.zonesOf(athlete).on(row.day);
+        SessionSummary summary = SessionSummary.of(both.mended(), zones);
+        row.fill(both.mended(), summary, Silhouettes.done(both.mended(), zones.thresholds()));
+        row.follow(sessions.ofRecordings(List.of(row.id)).stream().findFirst().orElse(null));
+        stored.bests = SummaryJson.bests(summary.bests());
+        efforts.store(row, both.mended());
     }
 
     /** Stores the curves of recordings that were taken in before curves were kept; false when none is left. */
     @Transactional
     public boolean storeNextCurves() {
         List<RecordingRow> rows = recordings.withOlderCurves(EffortService.CURVES_VERSION, BATCH);
-        for (RecordingRow row : rows) efforts.store(row, ChannelColumn.read(data.findById(row.id).orElseThrow().channels));
+        for (RecordingRow row : rows) efforts.store(row, mended.read(row.id));
         return !rows.isEmpty();
     }
 

@@ -170,6 +170,12 @@ public class ScheduleService {
         sessions.flush();
         SessionRow own = RecordingService.unplanned(desk.athlete(athleteId, viewer), recording);
         own.recording = recording;
+        recording.follow(own);
+        own.kind = row.kind;
+        own.equipment = row.equipment;
+        own.surface = row.surface;
+        own.weather = row.weather;
+        own.tags = row.tags;
         sessions.save(own);
         desk.remember(athleteId, viewer, "The recording is no longer matched to “" + row.title + "”.", new PlanState(List.of(before), List.of(own.id)));
         return own.id;
@@ -187,6 +193,7 @@ public class ScheduleService {
         recorded.recording = null;
         sessions.flush();
         planned.recording = recording;
+        recording.follow(planned);
         sessions.delete(recorded);
         desk.remember(athleteId, viewer, "The recording is matched to “" + planned.title + "”.", before);
     }

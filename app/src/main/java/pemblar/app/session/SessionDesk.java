@@ -36,6 +36,11 @@ class SessionDesk {
         return athletes.require(athleteId, viewer);
     }
 
+    /** For work that is not a person's request. */
+    Athlete forJob(long athleteId) {
+        return athletes.forJob(athleteId);
+    }
+
     DatedZones zones(Athlete athlete) {
         return thresholds.zonesOf(athlete);
     }

@@ -11,8 +11,10 @@ import jakarta.persistence.JoinColumn;
 import jakarta.persistence.OneToOne;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import java.time.LocalDate;
 import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.annotations.SQLRestriction;
 import org.hibernate.type.SqlTypes;
 import pemblar.core.Sport;
 import pemblar.core.schedule.Purpose;
@@ -22,6 +24,7 @@ import pemblar.formats.json.WorkoutJson;
 /** A place on a day: planned, done, or both. */
 @Entity
 @Table(name = "session")
+@SQLRestriction("deleted_at is null")
 class SessionRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -49,6 +52,18 @@ class SessionRow {
     String doneNote;
     Double doneLoad;
     boolean placed;
+    String kind = "";
+    String equipment = "";
+    String surface = "";
+    String weather = "";
+    /** Own words, parted by commas. */
+    String tags = "";
+    /** Stretches cut by hand; null where laps or the pattern say it. Seconds are those of the original file. */
+    @JdbcTypeCode(SqlTypes.JSON)
+    String stretches;
+    /** The verdict in the words of a person; null for the computed one. */
+    String verdict;
+    Instant deletedAt;
     @Version
     int version;
     String changedBy = "";

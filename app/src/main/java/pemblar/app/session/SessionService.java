@@ -22,12 +22,14 @@ import pemblar.core.zone.Zones;
 public class SessionService {
     private final TrainingSessionRepository sessions;
     private final RecordingDataRepository data;
+    private final MendedRecordings mended;
     private final AthleteService athletes;
     private final ThresholdService thresholds;
 
-    SessionService(TrainingSessionRepository sessions, RecordingDataRepository data, AthleteService athletes, ThresholdService thresholds) {
+    SessionService(TrainingSessionRepository sessions, RecordingDataRepository data, MendedRecordings mended, AthleteService athletes, ThresholdService thresholds) {
         this.sessions = sessions;
         this.data = data;
+        this.mended = mended;
         this.athletes = athletes;
         this.thresholds = thresholds;
     }
@@ -63,8 +65,12 @@ public class SessionService {
         return sessions.dayLoads(athletes.stream().map(Athlete::id).toList());
     }
 
-    /** One session whole. Workout and recording are empty when it has none. */
-    public record Opened(Athlete athlete, Slab slab, Optional<Workout> workout, Zones zones, Optional<Recording> recording, Optional<Stored> stored, Long workoutId, Integer workoutVersion) {
+    /**
+     * One session whole. Workout and recording are empty when it has none; the recording is as it counts, with its corrections.
+     * @param trimmed seconds cut off the start of the original, whose seconds are stored with stretches, named ranges and notes
+     */
+    public record Opened(Athlete athlete, Slab slab, Optional<Workout> workout, Zones zones, Optional<Recording> recording, Optional<Stored> stored, Long workoutId, Integer workoutVersion,
+                         int trimmed, int originalSeconds, Described described) {
         /** The values of the day as they count for the session's sport. */
         public Thresholds thresholds() {
             return zones.thresholds().forSport(slab.sport());
@@ -79,9 +85,11 @@ public class SessionService {
         Athlete athlete = athletes.require(athleteId, viewer);
         SessionRow row = sessions.find(sessionId, athleteId).orElseThrow(() -> new NotFoundException("session"));
         RecordingDataRow stored = row.recording == null ? null : data.findById(row.recording.id).orElseThrow();
+        MendedRecordings.Both both = stored == null ? null : mended.both(row.recording.id, stored.channels);
         return new Opened(athlete, Slab.of(row), row.isPlanned() ? Optional.of(row.workout()) : Optional.empty(), thresholds.zonesOf(athlete).on(row.day),
-            Optional.ofNullable(stored).map(s -> ChannelColumn.read(s.channels)),
-            Optional.ofNullable(stored).map(s -> new Stored(RecordingFacts.of(row.recording), SummaryJson.bests(s.bests))), row.workoutId, row.workoutVersion);
+            Optional.ofNullable(both).map(MendedRecordings.Both::mended),
+            Optional.ofNullable(stored).map(s -> new Stored(RecordingFacts.of(row.recording), SummaryJson.bests(s.bests))), row.workoutId, row.workoutVersion,
+            both == null ? 0 : both.trimmed(), both == null ? 0 : both.original().seconds(), Described.of(row));
     }
 
     /** The original file as it came. */

@@ -63,6 +63,19 @@ class SessionUndo implements Undoable {
         row.doneNote = was.doneNote();
         row.doneLoad = was.doneLoad();
         row.placed = was.placed();
+        describe(row, was);
         row.recording = was.recordingId() == null ? null : recordings.findById(was.recordingId()).orElse(null);
+        if (row.recording != null) row.recording.follow(row);
+    }
+
+    private static void describe(SessionRow row, PlanState.Was was) {
+        if (was.kind() == null) return;          // kept by an earlier version
+        row.kind = was.kind();
+        row.equipment = was.equipment();
+        row.surface = was.surface();
+        row.weather = was.weather();
+        row.tags = was.tags();
+        row.stretches = was.stretches();
+        row.verdict = was.verdict();
     }
 }

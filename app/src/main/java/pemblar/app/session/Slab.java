@@ -8,7 +8,7 @@ import pemblar.core.schedule.Purpose;
 
 /** A session as lists and the board show it; what is not known is null. */
 public record Slab(long id, LocalDate day, Integer startMinute, Sport sport, String title, boolean planned, int scalePercent,
-                   Integer plannedSeconds, Double plannedLoad, String plannedSilhouette, Purpose purpose, boolean placed, int version, String changedBy, Done done) {
+                   Integer plannedSeconds, Double plannedLoad, String plannedSilhouette, Purpose purpose, boolean placed, int version, String changedBy, Long workoutId, Done done) {
     /** From this share of threshold on a recording without a plan counts as hard. */
     private static final double HARD_INTENSITY = 0.85;
 
@@ -41,7 +41,7 @@ public record Slab(long id, LocalDate day, Integer startMinute, Sport sport, Str
         Done done = r == null ? told(row) : new Done(true, null, "", r.timerSeconds, r.loadPoints, r.loadSource, r.distanceMetres, r.equivalentWatts, r.meanBpm, r.meanSpeed,
             r.intensity, r.silhouette, r.startedAt, r.endedAt);
         return new Slab(row.id, row.day, row.startMinute, row.sport, row.title, row.isPlanned(), row.scalePercent, row.plannedSeconds, row.plannedLoad, row.plannedSilhouette,
-            row.purpose, row.placed, row.version, row.changedBy, done);
+            row.purpose, row.placed, row.version, row.changedBy, row.workoutId, done);
     }
 
     private static Done told(SessionRow row) {

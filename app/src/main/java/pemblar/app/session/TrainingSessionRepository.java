@@ -1,8 +1,11 @@
 package pemblar.app.session;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Sort;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
@@ -52,6 +55,42 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
 
     @Query("select s.id from SessionRow s where s.recording.id = :recordingId")
     Optional<Long> idOfRecording(long recordingId);
+
+    @Query("select s from SessionRow s left join fetch s.recording r where s.athleteId = :athleteId and (r is not null or s.doneSeconds is not null) and s.day between :from and :to and s.sport in :sports "
+        + "and (lower(s.title) like :text escape '\\' or lower(s.tags) like :text escape '\\' or lower(coalesce(s.doneNote, '')) like :text escape '\\' or s.id in :mentioned) "
+        + "and (:kind = '' or s.kind = :kind) and (:equipment = '' or s.equipment = :equipment) and (:surface = '' or s.surface = :surface) and (:weather = '' or s.weather = :weather) "
+        + "and concat(',', s.tags, ',') like :tag and coalesce(r.timerSeconds, s.doneSeconds) >= :leastSeconds and coalesce(r.loadPoints, s.doneLoad, 0) >= :leastLoad "
+        + "and (:with = '' or :with = 'PLAN' and s.plannedSeconds is not null or :with = 'NO_PLAN' and s.plannedSeconds is null or :with = 'RECORDING' and r is not null or :with = 'NO_RECORDING' and r is null)")
+    List<SessionRow> search(long athleteId, String text, List<Long> mentioned, List<Sport> sports, String kind, String equipment, String surface, String weather, String tag,
+                            LocalDate from, LocalDate to, double leastSeconds, double leastLoad, String with, Sort sort, Limit limit);
+
+    /** Words of a session, to choose from. */
+    record Words(String kind, String equipment, String surface, String weather, String tags) {}
+
+    @Query("select distinct new pemblar.app.session.TrainingSessionRepository$Words(s.kind, s.equipment, s.surface, s.weather, s.tags) from SessionRow s where s.athleteId = :athleteId "
+        + "and (s.kind <> '' or s.equipment <> '' or s.surface <> '' or s.weather <> '' or s.tags <> '')")
+    List<Words> words(long athleteId);
+
+    @Query("select s from SessionRow s left join fetch s.recording where s.athleteId = :athleteId and s.id in :ids order by s.day, s.id")
+    List<SessionRow> all(long athleteId, List<Long> ids);
+
+    @Query("select s from SessionRow s join fetch s.recording r where s.athleteId = :athleteId and s.sport = :sport order by s.day desc, s.id desc limit :count")
+    List<SessionRow> latest(long athleteId, Sport sport, int count);
+
+    @Query("select s from SessionRow s join fetch s.recording r where s.athleteId = :athleteId and s.workoutId = :workoutId order by s.day, s.id")
+    List<SessionRow> ofWorkout(long athleteId, long workoutId);
+
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
+    @Query(nativeQuery = true, value = "update session set deleted_at = null where athlete_id = :athleteId and id in (:ids)")
+    void bringBack(long athleteId, List<Long> ids);
+
+    @Modifying(flushAutomatically = true)
+    @Query(nativeQuery = true, value = "delete from session where deleted_at < :before")
+    void purge(Instant before);
+
+    @Modifying(flushAutomatically = true)
+    @Query(nativeQuery = true, value = "delete from session where deleted_at is not null and recording_id in (select id from recording where athlete_id = :athleteId and sha256 = :sha256 and deleted_at is not null)")
+    void purgeOfFile(long athleteId, String sha256);
 
     @Modifying(flushAutomatically = true, clearAutomatically = true)
     @Query(nativeQuery = true, value = "insert into session (id, athlete_id, day, sport, title) values (:id, :athleteId, :day, :sport, :title)")

@@ -16,7 +16,7 @@ import pemblar.core.workout.Shorthand;
 
 class SlabDrawingTest {
     private static Slab slab(String planned, Slab.Done done) {
-        return new Slab(1, LocalDate.of(2026, 5, 4), null, Sport.RIDE, "Test", true, 100, 3600, 70.0, planned, Purpose.THRESHOLD, false, 0, "", done);
+        return new Slab(1, LocalDate.of(2026, 5, 4), null, Sport.RIDE, "Test", true, 100, 3600, 70.0, planned, Purpose.THRESHOLD, false, 0, "", null, done);
     }
 
     @Test

@@ -70,6 +70,11 @@ public final class SessionLoad {
         return seconds / 60 * rpe / (60 * RPE_OF_THRESHOLD) * 100;
     }
 
+    /** The planned load times the part of its time that was done; more than all is all. */
+    public static double ofPlan(double plannedLoad, double plannedSeconds, double doneSeconds) {
+        return plannedLoad * Math.min(1, doneSeconds / plannedSeconds);
+    }
+
     /** The steady intensity whose load equals that of a perceived effort. */
     public static double intensityOfPerceivedEffort(double rpe) {
         return Math.sqrt(rpe / RPE_OF_THRESHOLD);

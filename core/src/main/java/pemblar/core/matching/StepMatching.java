@@ -73,18 +73,21 @@ public final class StepMatching {
     }
 
     public static Done done(Matched matched, Recording recording) {
-        PlannedStep step = matched.step();
-        int from = matched.from();
-        int to = matched.to();
-        Series target = channelOf(step.basis(), recording).flatMap(recording::channel).orElse(null);
+        return done(matched.step(), matched.from(), matched.to(), recording);
+    }
+
+    /** @param step null for a stretch without a plan, which has no band */
+    public static Done done(PlannedStep step, int from, int to, Recording recording) {
+        Basis basis = step == null ? null : step.basis();
+        Series target = channelOf(basis, recording).flatMap(recording::channel).orElse(null);
         Series cadence = recording.channel(Channel.CADENCE).orElse(null);
         Series heart = recording.channel(Channel.HEART_RATE).orElse(null);
-        var band = step.flat().step().cadence();
+        var band = step == null ? null : step.flat().step().cadence();
         double mean = target == null ? Double.NaN : target.mean(from, to);
         return new Done(to - from, mean,
             target == null ? Double.NaN : SteadyEquivalent.of(target.slice(from, to)),
             target == null ? Double.NaN : target.deviation(from, to) / mean,
-            target == null || step.basis() == null ? Double.NaN : shareInBand(target, step, from, to),
+            target == null || basis == null ? Double.NaN : shareInBand(target, step, from, to),
             cadence == null ? Double.NaN : cadence.mean(from, to),
             cadence == null || band == null ? Double.NaN : share(cadence, from, to, band.low(), band.high() == 0 ? 1e9 : band.high()),
             heart == null ? Double.NaN : heart.max(from, to),

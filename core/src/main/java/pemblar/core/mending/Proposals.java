@@ -43,6 +43,11 @@ public final class Proposals {
         }
     }
 
+    /** True when the athlete's best second matters: some power is above what the body mass allows, or no mass is known. */
+    public static boolean needsBest(Recording recording, double bodyMassKilograms) {
+        return recording.channel(Channel.POWER).map(watts -> !(watts.max() <= WATTS_PER_KILOGRAM * bodyMassKilograms)).orElse(false);
+    }
+
     /** In order of time. */
     public static List<Proposal> of(Recording recording, Known known) {
         List<Proposal> all = new ArrayList<>();

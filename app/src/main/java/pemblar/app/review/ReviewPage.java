@@ -1,0 +1,66 @@
+package pemblar.app.review;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Shown;
+import pemblar.app.frame.Viewer;
+import pemblar.app.note.Note;
+import pemblar.app.note.NoteService;
+import pemblar.app.session.SessionService;
+import pemblar.core.matching.Transitions;
+import pemblar.core.zone.ZoneSet;
+
+/** Fills the parts of the review that several addresses answer with. */
+@Component
+class ReviewPage {
+    private final SessionService sessions;
+    private final NoteService notes;
+    private final ReviewStore store;
+    private final Shown shown;
+
+    ReviewPage(SessionService sessions, NoteService notes, ReviewStore store, Shown shown) {
+        this.sessions = sessions;
+        this.notes = notes;
+        this.store = store;
+        this.shown = shown;
+    }
+
+    /** @throws NotFoundException without a recording */
+    SessionService.Opened recorded(long athleteId, Viewer viewer, long id) {
+        SessionService.Opened opened = sessions.open(athleteId, viewer, id);
+        if (opened.recording().isEmpty()) throw new NotFoundException("recording");
+        return opened;
+    }
+
+    /** Steps, repetitions and the verdict: what follows from how the session is cut. */
+    void stretches(SessionService.Opened opened, Model model) {
+        Cuts cuts = Cuts.of(opened);
+        model.addAttribute("athlete", opened.athlete());
+        model.addAttribute("slab", opened.slab());
+        model.addAttribute("byHand", opened.described().stretches().isPresent());
+        model.addAttribute("steps", StepTable.of(cuts, opened));
+        model.addAttribute("plan", StepTable.choices(cuts));
+        model.addAttribute("transitions", Transitions.of(cuts.matched().steps(), cuts.recording()));
+        Optional<RepetitionTable> repetitions = RepetitionTable.of(cuts, floor(opened), shown);
+        repetitions.ifPresent(table -> model.addAttribute("repetitions", table));
+        model.addAttribute("verdict", opened.described().verdict().orElse(null));
+    }
+
+    /** Lower boundary of power zone 3, or NaN. */
+    private static double floor(SessionService.Opened opened) {
+        return opened.zones().of(ZoneSet.Measure.POWER, opened.slab().sport()).filter(set -> set.count() >= 3).map(set -> set.floorOf(3)).orElse(Double.NaN);
+    }
+
+    /** A kept range in seconds of the recording as it counts; what was trimmed away is left out. */
+    List<ReviewStore.Named> ranges(SessionService.Opened opened) {
+        return store.ranges(opened.slab().id()).stream().map(r -> new ReviewStore.Named(r.id(), r.from() - opened.trimmed(), r.to() - opened.trimmed(), r.name())).filter(r -> r.from() >= 0).toList();
+    }
+
+    List<Note> notes(SessionService.Opened opened, Viewer viewer) {
+        return notes.ofSession(opened.athlete().id(), viewer, opened.slab().id()).stream()
+            .map(n -> n.second() == null ? n : new Note(n.id(), Math.max(0, n.second() - opened.trimmed()), n.body(), n.author(), n.writtenAt(), n.own())).toList();
+    }
+}

@@ -1,0 +1,147 @@
+package pemblar.app.session;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiConsumer;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Viewer;
+import pemblar.core.Sport;
+import pemblar.core.matching.Stretches;
+
+/** What people say about sessions: kind, equipment, surface, weather, tags, stretches cut by hand, the verdict in their own words. */
+@Service
+public class DescriptionService {
+    private static final int LONGEST_TAGS = 400;
+    private static final int LONGEST_TAG = 30;
+    private static final int LONGEST_VERDICT = 1000;
+    private static final int USUAL_FROM = 40;
+    private static final int LEAST_USUAL = 2;
+    private static final int MOST_AT_ONCE = 500;
+    private final SessionDesk desk;
+    private final TrainingSessionRepository sessions;
+
+    DescriptionService(SessionDesk desk, TrainingSessionRepository sessions) {
+        this.desk = desk;
+        this.sessions = sessions;
+    }
+
+    /** Words for one session; null leaves what there is. Tags are parted by commas. */
+    public record Words(String kind, String equipment, String surface, String weather, String tags) {
+        boolean hasAny() {
+            return kind != null || equipment != null || surface != null || weather != null || tags != null;
+        }
+    }
+
+    /** What a field can hold, and how it is set. */
+    private enum Field {
+        KIND("Kind", 40, Words::kind, (row, text) -> row.kind = text), EQUIPMENT("Equipment", 60, Words::equipment, (row, text) -> row.equipment = text),
+        SURFACE("Surface", 40, Words::surface, (row, text) -> row.surface = text), WEATHER("Weather", 60, Words::weather, (row, text) -> row.weather = text);
+
+        private final String name;
+        private final int longest;
+        private final Function<Words, String> typed;
+        private final BiConsumer<SessionRow, String> setter;
+
+        Field(String name, int longest, Function<Words, String> typed, BiConsumer<SessionRow, String> setter) {
+            this.name = name;
+            this.longest = longest;
+            this.typed = typed;
+            this.setter = setter;
+        }
+
+        void take(Words words, SessionRow row) {
+            String text = typed.apply(words);
+            if (text == null) return;
+            if (text.strip().length() > longest) throw new IllegalArgumentException(name + ": enter at most " + longest + " characters.");
+            setter.accept(row, text.strip());
+        }
+    }
+
+    /** @throws IllegalArgumentException naming the field that is too long */
+    @Transactional
+    public void describe(long athleteId, Viewer viewer, long sessionId, Words words) {
+        SessionRow row = desk.require(athleteId, viewer, sessionId);
+        PlanState before = PlanState.changing(row);
+        take(words, row, false);
+        desk.remember(athleteId, viewer, "Described “" + row.title + "”.", before);
+    }
+
+    /** The same words for many sessions in one step; tags are added to what each has. */
+    @Transactional
+    public int describeAll(long athleteId, Viewer viewer, List<Long> ids, Words words) {
+        desk.athlete(athleteId, viewer);
+        List<SessionRow> rows = chosen(athleteId, ids);
+        if (!words.hasAny()) throw new IllegalArgumentException("Enter what the chosen sessions should be marked with.");
+        PlanState before = PlanState.changing(rows);
+        rows.forEach(row -> take(words, row, true));
+        desk.remember(athleteId, viewer, rows.size() + (rows.size() == 1 ? " session was" : " sessions were") + " marked.", before);
+        return rows.size();
+    }
+
+    private List<SessionRow> chosen(long athleteId, List<Long> ids) {
+        List<SessionRow> rows = ids == null || ids.isEmpty() || ids.size() > MOST_AT_ONCE ? List.of() : sessions.all(athleteId, ids);
+        if (rows.isEmpty()) throw new IllegalArgumentException("Choose one to " + MOST_AT_ONCE + " sessions first.");
+        return rows;
+    }
+
+    private static void take(Words words, SessionRow row, boolean adding) {
+        for (Field field : Field.values()) field.take(words, row);
+        if (words.tags() == null) return;
+        Set<String> tags = new LinkedHashSet<>(adding ? Described.tags(row.tags) : List.of());
+        tags.addAll(Described.tags(words.tags()));
+        if (tags.stream().anyMatch(t -> t.length() > LONGEST_TAG)) throw new IllegalArgumentException("Tags: each has at most " + LONGEST_TAG + " characters; part them by commas.");
+        String joined = String.join(",", tags);
+        if (joined.length() > LONGEST_TAGS) throw new IllegalArgumentException("Tags: that is too many for one session.");
+        row.tags = joined;
+    }
+
+    /** The words that this athlete's sessions of a sport mostly have of late; empty when no two agree. */
+    @Transactional(readOnly = true)
+    public Optional<Words> usual(Athlete athlete, Sport sport) {
+        return sessions.latest(athlete.id(), sport, USUAL_FROM).stream().filter(s -> !s.equipment.isEmpty() || !s.surface.isEmpty())
+            .collect(Collectors.groupingBy(s -> Arrays.asList(s.equipment, s.surface), Collectors.counting())).entrySet().stream()
+            .filter(e -> e.getValue() >= LEAST_USUAL).max(Comparator.comparingLong(Map.Entry::getValue)).map(e -> new Words(null, e.getKey().get(0), e.getKey().get(1), null, null));
+    }
+
+    /** Words that were used before, to choose from. */
+    public record Known(List<String> kinds, List<String> equipment, List<String> surfaces, List<String> weathers, List<String> tags) {}
+
+    @Transactional(readOnly = true)
+    public Known known(Athlete athlete) {
+        List<TrainingSessionRepository.Words> all = sessions.words(athlete.id());
+        return new Known(distinct(all, TrainingSessionRepository.Words::kind), distinct(all, TrainingSessionRepository.Words::equipment), distinct(all, TrainingSessionRepository.Words::surface),
+            distinct(all, TrainingSessionRepository.Words::weather), all.stream().flatMap(w -> Described.tags(w.tags()).stream()).distinct().sorted().toList());
+    }
+
+    private static List<String> distinct(List<TrainingSessionRepository.Words> all, Function<TrainingSessionRepository.Words, String> field) {
+        return all.stream().map(field).filter(t -> !t.isEmpty()).distinct().sorted().toList();
+    }
+
+    /** Keeps stretches cut by hand, in seconds of the original; null goes back to laps and pattern. */
+    @Transactional
+    public void cut(long athleteId, Viewer viewer, long sessionId, Stretches stretches, String label) {
+        SessionRow row = desk.require(athleteId, viewer, sessionId);
+        PlanState before = PlanState.changing(row);
+        row.stretches = stretches == null ? null : Described.stretches(stretches.all());
+        desk.remember(athleteId, viewer, label, before);
+    }
+
+    /** The verdict in a person's words; blank goes back to the computed one. */
+    @Transactional
+    public void judge(long athleteId, Viewer viewer, long sessionId, String words) {
+        SessionRow row = desk.require(athleteId, viewer, sessionId);
+        if (words.length() > LONGEST_VERDICT) throw new IllegalArgumentException("Verdict: enter at most " + LONGEST_VERDICT + " characters.");
+        PlanState before = PlanState.changing(row);
+        row.verdict = words.isBlank() ? null : words.strip();
+        desk.remember(athleteId, viewer, row.verdict == null ? "The verdict is the computed one again." : "Changed the verdict of “" + row.title + "”.", before);
+    }
+}
