@@ -47,11 +47,16 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
     static Optional<RepetitionTable> of(Cuts cuts, double floor, Shown shown) {
         Recording recording = cuts.recording();
         Optional<List<Matched>> planned = repeated(cuts.matched());
-        List<Span> spans = planned.map(all -> all.stream().map(m -> new Span(m.from(), m.to())).toList()).orElseGet(() -> cuts.matched().steps().isEmpty() ? unplanned(cuts, floor) : List.of());
+        List<Span> spans = spans(cuts, floor);
         if (spans.size() > MOST_STATED) return Optional.empty();
         Asked asked = planned.map(all -> asked(all.get(0).step())).orElse(Asked.NOTHING);
         String how = planned.map(all -> all.size() + " times " + ShorthandText.length(all.get(0).step().flat().step().length()) + ", as planned").orElse(spans.size() + " efforts of about " + (spans.isEmpty() ? "" : shown.clock(spans.get(0).seconds())) + (cuts.where() == StepMatching.Method.BY_HAND ? ", set by hand" : ", found in the recording"));
         return RepetitionSet.of(recording, spans).map(set -> new RepetitionTable(how, Verdict.of(set, asked).stream().map(s -> sentence(s, set)).toList(), plots(set, shown)));
+    }
+
+    /** The repetitions: of the plan, else cut by hand, else found. */
+    static List<Span> spans(Cuts cuts, double floor) {
+        return repeated(cuts.matched()).map(all -> all.stream().map(m -> new Span(m.from(), m.to())).toList()).orElseGet(() -> cuts.matched().steps().isEmpty() ? unplanned(cuts, floor) : List.of());
     }
 
     /** The hardest step that is repeated. */

@@ -50,7 +50,7 @@ class ReviewPage {
     }
 
     /** Lower boundary of power zone 3, or NaN. */
-    private static double floor(SessionService.Opened opened) {
+    static double floor(SessionService.Opened opened) {
         return opened.zones().of(ZoneSet.Measure.POWER, opened.slab().sport()).filter(set -> set.count() >= 3).map(set -> set.floorOf(3)).orElse(Double.NaN);
     }
 

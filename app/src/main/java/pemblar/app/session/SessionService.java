@@ -51,6 +51,18 @@ public class SessionService {
         return Slab.of(sessions.find(sessionId, athleteId).orElseThrow(() -> new NotFoundException("session")));
     }
 
+    /** How often the recording of each session changed what it says; without those that have none. For an athlete whom the caller has already asked for. */
+    @Transactional(readOnly = true)
+    public Map<Long, Integer> revisions(long athleteId, List<Long> sessionIds) {
+        return sessionIds.isEmpty() ? Map.of() : sessions.all(athleteId, sessionIds).stream().filter(s -> s.recording != null).collect(java.util.stream.Collectors.toMap(s -> s.id, s -> s.recording.revision));
+    }
+
+    /** Recorded sessions that were planned as the same workout: of the library, else of the same title; in order of their days. For an athlete whom the caller has already asked for. */
+    @Transactional(readOnly = true)
+    public List<Long> ofWorkout(long athleteId, Long workoutId, String title) {
+        return sessions.ofWorkout(athleteId, workoutId == null ? -1 : workoutId, title).stream().map(s -> s.id).toList();
+    }
+
     /** A session with what lists leave out. @param workout empty without steps @param zones seconds in zones of its recording; empty without one */
     public record Whole(Slab slab, Optional<Workout> workout, Map<Measure, List<Integer>> zones) {}
 

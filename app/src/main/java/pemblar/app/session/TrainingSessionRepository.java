@@ -77,8 +77,8 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     @Query("select s from SessionRow s join fetch s.recording r where s.athleteId = :athleteId and s.sport = :sport order by s.day desc, s.id desc limit :count")
     List<SessionRow> latest(long athleteId, Sport sport, int count);
 
-    @Query("select s from SessionRow s join fetch s.recording r where s.athleteId = :athleteId and s.workoutId = :workoutId order by s.day, s.id")
-    List<SessionRow> ofWorkout(long athleteId, long workoutId);
+    @Query("select s from SessionRow s join fetch s.recording r where s.athleteId = :athleteId and s.structure is not null and (s.workoutId = :workoutId or s.workoutId is null and s.title = :title) order by s.day, s.id")
+    List<SessionRow> ofWorkout(long athleteId, long workoutId, String title);
 
     @Modifying(flushAutomatically = true, clearAutomatically = true)
     @Query(nativeQuery = true, value = "update session set deleted_at = null where athlete_id = :athleteId and id in (:ids)")

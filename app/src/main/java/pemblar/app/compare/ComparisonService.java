@@ -1,0 +1,175 @@
+package pemblar.app.compare;
+
+import java.time.InstantSource;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.compare.ComparisonStore.Held;
+import pemblar.app.compare.Content.Line;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+import pemblar.app.review.RepetitionFinder;
+import pemblar.app.session.SessionService;
+import pemblar.app.undo.UndoService;
+import pemblar.app.undo.Undoable;
+import pemblar.core.comparison.Figure;
+import pemblar.core.repetition.Span;
+import pemblar.core.selection.Stretch;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Makes and changes comparisons. Figures are kept with each repetition and computed anew when its recording was mended. */
+@Service
+public class ComparisonService implements Undoable {
+    private static final String KIND = "comparison";
+    private static final int MOST_SESSIONS = 30;
+    private static final int MOST_GROUPS = 4;
+    private static final int LONGEST_NAME = 80;
+    private final ComparisonStore store;
+    private final SessionService sessions;
+    private final RepetitionFinder repetitions;
+    private final AthleteService athletes;
+    private final UndoService undo;
+    private final InstantSource clock;
+
+    ComparisonService(ComparisonStore store, SessionService sessions, RepetitionFinder repetitions, AthleteService athletes, UndoService undo, InstantSource clock) {
+        this.store = store;
+        this.sessions = sessions;
+        this.repetitions = repetitions;
+        this.athletes = athletes;
+        this.undo = undo;
+        this.clock = clock;
+    }
+
+    List<ComparisonStore.Named> all(long athleteId, Viewer viewer) {
+        athletes.require(athleteId, viewer);
+        return store.all(athleteId);
+    }
+
+    /** As it now is: repetitions of mended recordings are measured anew, those of deleted sessions have no figures. */
+    @Transactional
+    Held open(long athleteId, Viewer viewer, long id) {
+        athletes.require(athleteId, viewer);
+        Held held = store.find(athleteId, id).orElseThrow(() -> new NotFoundException("comparison"));
+        Map<Long, Integer> revisions = sessions.revisions(athleteId, held.content().lines().stream().map(Line::session).distinct().toList());
+        Map<Long, SessionService.Opened> opened = new HashMap<>();
+        Content fresh = held.content().changeAll(line -> {
+            int now = revisions.getOrDefault(line.session(), -1);
+            if (now == line.revision()) return line;
+            return now < 0 ? line.measured(Map.of(), -1) : line.measured(figures(opened.computeIfAbsent(line.session(), s -> sessions.open(athleteId, viewer, s)), line.from(), line.to()), now);
+        });
+        if (!fresh.equals(held.content()) && store.save(held, held.name(), fresh, clock.instant())) return new Held(held.id(), held.name(), fresh, held.version() + 1);
+        return new Held(held.id(), held.name(), fresh, held.version());
+    }
+
+    /** @param from second of the original recording */
+    private static Map<String, Double> figures(SessionService.Opened opened, int from, int to) {
+        Map<String, Double> figures = new LinkedHashMap<>();
+        var recording = opened.recording().orElseThrow();
+        int begin = from - opened.trimmed();
+        int end = to - opened.trimmed();
+        if (begin < 0 || begin >= recording.seconds() || end <= begin) return figures;       // trimmed away
+        Stretch stretch = Stretch.of(recording, opened.thresholds(), begin, end);
+        for (Figure figure : Figure.values()) {
+            double value = figure.of(recording, stretch);
+            if (Double.isFinite(value)) figures.put(figure.name(), value);
+        }
+        return figures;
+    }
+
+    /** Repetitions of a session, or one stretch of it. @param from second of the recording as it is shown; null for the repetitions @throws IllegalArgumentException when it has none */
+    private List<Line> lines(SessionService.Opened opened, String group, Integer from, Integer to) {
+        if (opened.recording().isEmpty()) throw new NotFoundException("recording");
+        List<Span> spans = from == null || to == null ? repetitions.of(opened) : List.of(new Span(Math.max(0, from), Math.max(Math.max(0, from) + 1, to)));
+        if (spans.isEmpty()) throw new IllegalArgumentException("No repetitions were found in this session. Select a stretch of it, and choose “compare” there.");
+        List<Line> lines = new ArrayList<>();
+        var slab = opened.slab();
+        int revision = opened.stored().orElseThrow().facts().revision();
+        for (Span span : spans)
+            lines.add(new Line(0, slab.id(), span.from() + opened.trimmed(), span.to() + opened.trimmed(), slab.title() + (spans.size() > 1 ? " · " + (lines.size() + 1) : ""), group, false, Map.of(),
+                figures(opened, span.from() + opened.trimmed(), span.to() + opened.trimmed()), revision, slab.day().toString(), opened.described().surface()));
+        return lines;
+    }
+
+    /** Adds to a comparison, or begins one. @param comparison null for a new one @return its id */
+    @Transactional
+    long add(long athleteId, Viewer viewer, Long comparison, String name, String group, long session, Integer from, Integer to) {
+        SessionService.Opened opened = sessions.open(athleteId, viewer, session);
+        List<Line> lines = lines(opened, Content.group(group), from, to);
+        if (comparison == null) return create(athleteId, viewer, name, Content.EMPTY.add(lines));
+        change(athleteId, viewer, comparison, "Added " + lines.size() + " to a comparison.", content -> content.add(lines));
+        return comparison;
+    }
+
+    private long create(long athleteId, Viewer viewer, String name, Content content) {
+        athletes.require(athleteId, viewer);
+        String kept = name.strip();
+        if (kept.isEmpty() || kept.length() > LONGEST_NAME) throw new IllegalArgumentException("Name: enter 1 to " + LONGEST_NAME + " characters.");
+        return store.create(athleteId, kept, suited(content), clock.instant());
+    }
+
+    /** Starts with quantities that these repetitions have: power against heart rate, or speed without power. */
+    private static Content suited(Content content) {
+        boolean power = content.lines().stream().anyMatch(l -> l.figures().containsKey("WATTS"));
+        boolean form = content.lines().stream().anyMatch(l -> l.figures().containsKey("CONTACT_TIME"));
+        if (power) return content;
+        List<String> columns = form ? List.of("SPEED", "HEART_RATE", "CADENCE", "STEP_LENGTH", "CONTACT_TIME") : List.of("SPEED", "HEART_RATE", "CADENCE");
+        return content.columns(columns).axes("SPEED", "HEART_RATE");
+    }
+
+    /** The repetitions of every time the session's workout was done; grouped by surface where they are unlike, else by month. @return id of the new comparison */
+    @Transactional
+    long overMonths(long athleteId, Viewer viewer, long session) {
+        SessionService.Opened asked = sessions.open(athleteId, viewer, session);
+        if (asked.workout().isEmpty()) throw new IllegalArgumentException("This session has no workout that could have been done before.");
+        List<Long> ids = sessions.ofWorkout(athleteId, asked.workoutId(), asked.slab().title());
+        List<Long> latest = ids.subList(Math.max(0, ids.size() - MOST_SESSIONS), ids.size());
+        List<SessionService.Opened> all = latest.stream().map(id -> sessions.open(athleteId, viewer, id)).filter(o -> !repetitions.of(o).isEmpty()).toList();
+        boolean surfaces = all.stream().map(o -> o.described().surface()).distinct().count() > 1;
+        Content content = Content.EMPTY;
+        for (SessionService.Opened opened : all) {
+            String surface = opened.described().surface();
+            content = content.add(lines(opened, surfaces ? surface.isEmpty() ? "surface not said" : surface : spell(opened, all), null, null));
+        }
+        if (content.lines().isEmpty()) throw new IllegalArgumentException("No repetitions were found in the sessions of this workout.");
+        String name = asked.slab().title() + ", over months";
+        return create(athleteId, viewer, name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name, content);
+    }
+
+    /** Months while they are few, else years: more than four groups cannot be told apart in a drawing. */
+    private static String spell(SessionService.Opened one, List<SessionService.Opened> all) {
+        boolean few = all.stream().map(o -> o.slab().day().toString().substring(0, 7)).distinct().count() <= MOST_GROUPS;
+        return one.slab().day().toString().substring(0, few ? 7 : 4);
+    }
+
+    /** @throws IllegalArgumentException when it cannot be, or somebody was quicker */
+    @Transactional
+    void change(long athleteId, Viewer viewer, long id, String label, UnaryOperator<Content> change) {
+        Held held = open(athleteId, viewer, id);
+        Content after = change.apply(held.content());
+        undo.remember(athleteId, viewer, label, KIND, held);
+        if (!store.save(held, held.name(), after, clock.instant())) throw new IllegalArgumentException("Somebody else changed this comparison just now. Look at it again, then repeat your change.");
+    }
+
+    @Transactional
+    void drop(long athleteId, Viewer viewer, long id) {
+        Held held = open(athleteId, viewer, id);
+        undo.remember(athleteId, viewer, "Dropped the comparison “" + held.name() + "”.", KIND, held);
+        store.drop(athleteId, id);
+    }
+
+    @Override
+    public String kind() {
+        return KIND;
+    }
+
+    @Override
+    public void restore(long athleteId, String state) {
+        store.restore(athleteId, JsonMapper.shared().readValue(state, Held.class), clock.instant());
+    }
+}
