@@ -24,6 +24,7 @@ export class Strip {
     if (document.activeElement?.closest?.('#lane-strip')) this.focus = document.activeElement.dataset.edge;
     this.svg.replaceChildren();
     marks.stretches.forEach((stretch, i) => this.stretch(stretch, i));
+    for (const [from] of marks.laps) this.lap(from);
     for (const [from, to, name] of marks.ranges) this.kept(from, to, name);
     for (const [second, text] of marks.notes) this.note(second, text);
     marks.stretches.forEach((stretch, i) => this.edges(stretch, i));
@@ -51,6 +52,11 @@ export class Strip {
     const title = document.createElementNS(NS, 'title');
     title.textContent = name;
     line.append(title);
+  }
+
+  // A press of the lap key, whatever the stretches are.
+  lap(second) {
+    if (second > 0 && this.inside(second, second + 1)) this.make('line', {x1: this.xOf(second), x2: this.xOf(second), y1: HEIGHT - 6, y2: HEIGHT, class: 'lap-mark'});
   }
 
   note(second, text) {

@@ -20,6 +20,8 @@ public final class PageLoad {
     private static final int WARM = 40;
     private static final int MEASURED = 60;
     private static final List<String> PAGES = List.of("today", "season", "season/setup", "season/compare", "board", "board?from=%s&to=%s", "workouts", "workouts/design", "sessions", "progress", "thresholds", "thresholds/evidence", "thresholds/curve", "thresholds/profile", "thresholds/zones");
+    private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
+    private static final String BOUNDARY = "----pemblar-benchmark";
     private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
     private final String address;
 
@@ -41,10 +43,44 @@ public final class PageLoad {
         LocalDate now = LocalDate.now(ZoneOffset.UTC);
         for (String page : PAGES) measure("/a/1/" + page.formatted(now.minusDays(30), now.plusDays(66)));
         measure(session.group());
+        sixHours();
+    }
+
+    /** The review of a recording of six hours: its page, and its channels as they go over the wire. It is deleted again. */
+    private void sixHours() throws IOException, InterruptedException {
+        String list = get("/a/1/sessions");
+        Matcher token = TOKEN.matcher(list);
+        if (!token.find()) throw new IllegalStateException("no form on the page of sessions");
+        upload(token.group(1));
+        String session = waitFor();
+        measure(session);
+        measure(session + "/channels");
+        var wire = client.send(HttpRequest.newBuilder(URI.create(address + session + "/channels")).header("Accept-Encoding", "gzip").GET().build(), BodyHandlers.ofByteArray());
+        System.out.printf(Locale.ROOT, "%-28s %d kB over the wire (%s)%n", session + "/channels", wire.body().length / 1000, wire.headers().firstValue("Content-Encoding").orElse("not compressed"));
+        client.send(HttpRequest.newBuilder(URI.create(address + session + "/delete")).header("X-CSRF-TOKEN", token.group(1)).POST(BodyPublishers.noBody()).build(), BodyHandlers.ofString());
+    }
+
+    private void upload(String token) throws IOException, InterruptedException {
+        java.io.ByteArrayOutputStream body = new java.io.ByteArrayOutputStream();
+        body.writeBytes(("--" + BOUNDARY + "\r\nContent-Disposition: form-data; name=\"files\"; filename=\"six-hours.fit\"\r\n\r\n").getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        body.writeBytes(SixHours.file());
+        body.writeBytes(("\r\n--" + BOUNDARY + "--\r\n").getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        client.send(HttpRequest.newBuilder(URI.create(address + "/a/1/sessions/upload")).header("X-CSRF-TOKEN", token).header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY).POST(BodyPublishers.ofByteArray(body.toByteArray())).build(), BodyHandlers.ofString());
+    }
+
+    private String waitFor() throws IOException, InterruptedException {
+        for (int i = 0; i < 600; i++) {
+            String uploads = get("/a/1/sessions/uploads");
+            int at = uploads.indexOf("six-hours.fit");
+            Matcher found = Pattern.compile("/a/1/sessions/\\d+").matcher(at < 0 ? "" : uploads.substring(at, Math.min(uploads.length(), at + 400)));
+            if (found.find()) return found.group();
+            Thread.sleep(100);
+        }
+        throw new IllegalStateException("the recording of six hours was not read within a minute");
     }
 
     private void signIn() throws IOException, InterruptedException {
-        Matcher token = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"").matcher(get("/sign-in"));
+        Matcher token = TOKEN.matcher(get("/sign-in"));
         if (!token.find()) throw new IllegalStateException("no sign-in form at " + address);
         HttpRequest request = HttpRequest.newBuilder(URI.create(address + "/sign-in")).header("Content-Type", "application/x-www-form-urlencoded")
             .POST(BodyPublishers.ofString("username=jonna%40pemblar.example&password=pemblar-demo&_csrf=" + token.group(1))).build();

@@ -17,16 +17,22 @@ record MendingSheet(List<Group> proposed, List<Line> made, List<MendingService.O
     /** A correction that was made; seconds of the recording as it is shown. */
     record Line(long id, String text, String by, int from, int to) {}
 
-    static MendingSheet of(MendingService.Sheet sheet, int trimmed, Shown shown) {
+    static MendingSheet of(MendingService.Sheet sheet, Double load, int trimmed, Shown shown) {
         Map<Proposal.Kind, List<Proposal>> byKind = new LinkedHashMap<>();
         for (Proposal p : sheet.proposals()) byKind.computeIfAbsent(p.kind(), k -> new ArrayList<>()).add(p);
         List<Group> groups = new ArrayList<>();
-        byKind.forEach((kind, all) -> groups.add(group(kind, all, trimmed, shown)));
+        byKind.forEach((kind, all) -> groups.add(group(kind, all, effect(sheet.loadAfter().get(kind), load, shown), trimmed, shown)));
         List<Line> made = sheet.made().stream().map(m -> new Line(m.id(), made(m, shown) + (m.reason().isEmpty() ? "" : ": " + m.reason()), m.by(), Math.max(0, m.from() - trimmed), Math.max(1, m.to() - trimmed))).toList();
         return new MendingSheet(groups, made, sheet.others());
     }
 
-    private static Group group(Proposal.Kind kind, List<Proposal> all, int trimmed, Shown shown) {
+    /** What accepting does to the load, in words. */
+    private static String effect(Double after, Double now, Shown shown) {
+        if (after == null || now == null) return "";
+        return Math.round(after) == Math.round(now) ? " The load stays at " + shown.whole(now) + "." : " The load would be " + shown.whole(after) + " instead of " + shown.whole(now) + ".";
+    }
+
+    private static Group group(Proposal.Kind kind, List<Proposal> all, String effect, int trimmed, Shown shown) {
         int seconds = all.stream().mapToInt(Proposal::seconds).sum();
         double most = all.stream().mapToDouble(Proposal::value).max().orElse(Double.NaN);
         Edit first = all.get(0).edit();
@@ -44,7 +50,7 @@ record MendingSheet(List<Group> proposed, List<Line> made, List<MendingService.O
             default -> "Hide it";
         };
         int from = kind == Proposal.Kind.LEFT_RUNNING ? first.to() - trimmed : first.from() - trimmed;
-        return new Group(kind, text, action, from, kind == Proposal.Kind.LEFT_RUNNING ? from + seconds : first.to() - trimmed);
+        return new Group(kind, text + effect, action, from, kind == Proposal.Kind.LEFT_RUNNING ? from + seconds : first.to() - trimmed);
     }
 
     /** Kept with a correction that was accepted. */

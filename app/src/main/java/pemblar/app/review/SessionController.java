@@ -90,15 +90,14 @@ class SessionController {
             model.addAttribute("hasRoute", recording.has(Channel.LATITUDE) && recording.has(Channel.LONGITUDE));
             model.addAttribute("ranges", review.ranges(opened));
             model.addAttribute("climbs", Climbs.of(recording));
-            model.addAttribute("mending", MendingSheet.of(mending.sheet(opened), opened.trimmed(), shown));
+            model.addAttribute("mending", MendingSheet.of(mending.sheet(opened), stored(opened).load(), opened.trimmed(), shown));
             model.addAttribute("channelKeys", recording.channels().keySet());
             model.addAttribute("derived", store.derived(athleteId));
             model.addAttribute("sources", stored(opened).loads().keySet());
             if (!slab.planned()) model.addAttribute("candidates", candidates(page, slab));
         });
         model.addAttribute("described", opened.described());
-        model.addAttribute("knownWords", descriptions.known(page.athlete()));
-        model.addAttribute("usual", descriptions.usual(page.athlete(), slab.sport()).orElse(null));
+        model.addAttribute("knownWords", descriptions.known(page.athlete(), slab.sport(), slab.day()));
         model.addAttribute("notes", review.notes(opened, viewer));
         return "review/session";
     }

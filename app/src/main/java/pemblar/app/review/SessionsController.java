@@ -75,7 +75,7 @@ class SessionsController {
         model.addAttribute("more", found.more());
         model.addAttribute("wanted", wanted);
         model.addAttribute("asked", asked);
-        model.addAttribute("words", descriptions.known(page.athlete()));
+        model.addAttribute("words", descriptions.known(page.athlete(), null, page.today()));
         model.addAttribute("columns", columns(athleteId, asked, wanted));
         model.addAttribute("here", address(athleteId, asked, Map.of()));
         model.addAttribute("nextPage", address(athleteId, asked, Map.of("page", String.valueOf(wanted.page() + 1))));

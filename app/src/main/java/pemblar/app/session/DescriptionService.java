@@ -1,11 +1,10 @@
 package pemblar.app.session;
 
-import java.util.Arrays;
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
@@ -23,7 +22,7 @@ public class DescriptionService {
     private static final int LONGEST_TAGS = 400;
     private static final int LONGEST_TAG = 30;
     private static final int LONGEST_VERDICT = 1000;
-    private static final int USUAL_FROM = 40;
+    private static final int USUAL_DAYS = 90;
     private static final int LEAST_USUAL = 2;
     private static final int MOST_AT_ONCE = 500;
     private final SessionDesk desk;
@@ -104,22 +103,21 @@ public class DescriptionService {
         row.tags = joined;
     }
 
-    /** The words that this athlete's sessions of a sport mostly have of late; empty when no two agree. */
+    /** Words that were used before, to choose from. @param usual equipment and surface that sessions of a sport mostly have of late; null when no two agree */
+    public record Known(List<String> kinds, List<String> equipment, List<String> surfaces, List<String> weathers, List<String> tags, Words usual) {}
+
+    /** For an athlete whom the caller has already asked for. @param sport whose usual words are wanted; null for none */
     @Transactional(readOnly = true)
-    public Optional<Words> usual(Athlete athlete, Sport sport) {
-        return sessions.latest(athlete.id(), sport, USUAL_FROM).stream().filter(s -> !s.equipment.isEmpty() || !s.surface.isEmpty())
-            .collect(Collectors.groupingBy(s -> Arrays.asList(s.equipment, s.surface), Collectors.counting())).entrySet().stream()
-            .filter(e -> e.getValue() >= LEAST_USUAL).max(Comparator.comparingLong(Map.Entry::getValue)).map(e -> new Words(null, e.getKey().get(0), e.getKey().get(1), null, null));
+    public Known known(Athlete athlete, Sport sport, LocalDate day) {
+        List<TrainingSessionRepository.Words> all = sessions.words(athlete.id(), day.minusDays(USUAL_DAYS));
+        return new Known(distinct(all, TrainingSessionRepository.Words::kind), distinct(all, TrainingSessionRepository.Words::equipment), distinct(all, TrainingSessionRepository.Words::surface),
+            distinct(all, TrainingSessionRepository.Words::weather), all.stream().flatMap(w -> Described.tags(w.tags()).stream()).distinct().sorted().toList(), usual(all, sport));
     }
 
-    /** Words that were used before, to choose from. */
-    public record Known(List<String> kinds, List<String> equipment, List<String> surfaces, List<String> weathers, List<String> tags) {}
-
-    @Transactional(readOnly = true)
-    public Known known(Athlete athlete) {
-        List<TrainingSessionRepository.Words> all = sessions.words(athlete.id());
-        return new Known(distinct(all, TrainingSessionRepository.Words::kind), distinct(all, TrainingSessionRepository.Words::equipment), distinct(all, TrainingSessionRepository.Words::surface),
-            distinct(all, TrainingSessionRepository.Words::weather), all.stream().flatMap(w -> Described.tags(w.tags()).stream()).distinct().sorted().toList());
+    private static Words usual(List<TrainingSessionRepository.Words> all, Sport sport) {
+        return all.stream().filter(w -> w.sport() == sport && !(w.equipment().isEmpty() && w.surface().isEmpty()))
+            .collect(Collectors.groupingBy(w -> List.of(w.equipment(), w.surface()), Collectors.summingLong(TrainingSessionRepository.Words::lately))).entrySet().stream()
+            .filter(e -> e.getValue() >= LEAST_USUAL).max(Comparator.comparingLong(Map.Entry::getValue)).map(e -> new Words(null, e.getKey().get(0), e.getKey().get(1), null, null)).orElse(null);
     }
 
     private static List<String> distinct(List<TrainingSessionRepository.Words> all, Function<TrainingSessionRepository.Words, String> field) {

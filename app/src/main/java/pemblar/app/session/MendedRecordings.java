@@ -25,7 +25,7 @@ class MendedRecordings {
     }
 
     /** A recording as it came and as it counts. @param trimmed seconds that were cut off its start */
-    record Both(Recording original, Recording mended, int trimmed) {}
+    record Both(Recording original, Recording mended, int trimmed, List<EditRow> rows) {}
 
     Recording read(long recordingId) {
         return both(recordingId, data.findById(recordingId).orElseThrow().channels).mended();
@@ -33,8 +33,9 @@ class MendedRecordings {
 
     Both both(long recordingId, byte[] channels) {
         Recording original = ChannelColumn.read(channels);
-        List<Edit> applied = applied(edits.findByRecordingIdOrderById(recordingId), original, key -> true);
-        return new Both(original, Mending.apply(original, applied), Mending.kept(original.seconds(), applied).from());
+        List<EditRow> rows = edits.findByRecordingIdOrderById(recordingId);
+        List<Edit> applied = applied(rows, original, key -> true);
+        return new Both(original, Mending.apply(original, applied), Mending.kept(original.seconds(), applied).from(), rows);
     }
 
     /** Corrections of some recordings at once. */

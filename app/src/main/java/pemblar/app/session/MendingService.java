@@ -1,7 +1,9 @@
 package pemblar.app.session;
 
 import java.time.InstantSource;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -10,6 +12,7 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.undo.UndoService;
 import pemblar.app.undo.Undoable;
+import pemblar.core.load.SessionSummary;
 import pemblar.core.mending.Edit;
 import pemblar.core.mending.Mending;
 import pemblar.core.mending.Proposal;
@@ -52,10 +55,14 @@ public class MendingService implements Undoable {
     }
 
     /** A correction that was made. @param what TRIM, HIDE, BRIDGE or REPLACE @param from second of the original */
-    public record Made(long id, String what, String channel, int from, int to, String reason, String by, java.time.Instant at) {}
+    public record Made(long id, String what, String channel, int from, int to, String reason, String by, java.time.Instant at) {
+        static Made of(EditRow e) {
+            return new Made(e.id, e.kind.name(), e.channel, e.fromSecond, e.toSecond, e.reason, e.madeBy, e.madeAt);
+        }
+    }
 
-    /** What can be mended and what was. @param others recordings that ran at the same time and could lend a channel */
-    public record Sheet(List<Proposal> proposals, List<Made> made, List<Other> others) {
+    /** What can be mended and what was. @param loadAfter points that would count if all proposals of a kind were accepted @param others recordings that ran at the same time and could lend a channel */
+    public record Sheet(List<Proposal> proposals, Map<Proposal.Kind, Double> loadAfter, List<Made> made, List<Other> others) {
         public boolean isEmpty() {
             return proposals.isEmpty() && made.isEmpty() && others.isEmpty();
         }
@@ -67,12 +74,24 @@ public class MendingService implements Undoable {
     /** Proposals are on the grid of the original, as edits are; what is mended already is not proposed again. For a session that the caller has opened. */
     @Transactional(readOnly = true)
     public Sheet sheet(SessionService.Opened opened) {
-        if (opened.stored().isEmpty()) return new Sheet(List.of(), List.of(), List.of());
+        if (opened.stored().isEmpty()) return new Sheet(List.of(), Map.of(), List.of(), List.of());
         long id = opened.stored().get().facts().recordingId();
-        List<EditRow> rows = edits.findByRecordingIdOrderById(id);
         Recording recording = opened.recording().orElseThrow();
-        List<Proposal> proposals = Proposals.of(recording, known(opened, id)).stream().map(p -> shifted(p, opened.trimmed())).toList();
-        return new Sheet(proposals, rows.stream().map(e -> new Made(e.id, e.kind.name(), e.channel, e.fromSecond, e.toSecond, e.reason, e.madeBy, e.madeAt)).toList(), others(opened, id));
+        List<Proposal> found = Proposals.of(recording, known(opened, id));
+        List<Proposal> proposals = found.stream().map(p -> shifted(p, opened.trimmed())).toList();
+        return new Sheet(proposals, loadAfter(opened, found), opened.corrections(), others(opened, id));
+    }
+
+    /** A preview: the load with the proposals of each kind accepted. */
+    private Map<Proposal.Kind, Double> loadAfter(SessionService.Opened opened, List<Proposal> found) {
+        Map<Proposal.Kind, Double> after = new EnumMap<>(Proposal.Kind.class);
+        if (found.isEmpty()) return after;
+        RecordingRow row = recordings.findById(opened.stored().orElseThrow().facts().recordingId()).orElseThrow();
+        for (Proposal.Kind kind : found.stream().map(Proposal::kind).distinct().toList()) {
+            Recording mended = Mending.apply(opened.recording().orElseThrow(), found.stream().filter(p -> p.kind() == kind).map(Proposal::edit).toList());
+            row.counting(SessionSummary.of(mended, opened.zones()).loads()).ifPresent(c -> after.put(kind, c.points()));
+        }
+        return after;
     }
 
     private Proposals.Known known(SessionService.Opened opened, long recordingId) {

@@ -82,7 +82,7 @@ public class SessionService {
      * @param trimmed seconds cut off the start of the original, whose seconds are stored with stretches, named ranges and notes
      */
     public record Opened(Athlete athlete, Slab slab, Optional<Workout> workout, Zones zones, Optional<Recording> recording, Optional<Stored> stored, Long workoutId, Integer workoutVersion,
-                         int trimmed, int originalSeconds, Described described) {
+                         int trimmed, int originalSeconds, Described described, List<MendingService.Made> corrections) {
         /** The values of the day as they count for the session's sport. */
         public Thresholds thresholds() {
             return zones.thresholds().forSport(slab.sport());
@@ -101,7 +101,7 @@ public class SessionService {
         return new Opened(athlete, Slab.of(row), row.isPlanned() ? Optional.of(row.workout()) : Optional.empty(), thresholds.zonesOf(athlete).on(row.day),
             Optional.ofNullable(both).map(MendedRecordings.Both::mended),
             Optional.ofNullable(stored).map(s -> new Stored(RecordingFacts.of(row.recording), SummaryJson.bests(s.bests))), row.workoutId, row.workoutVersion,
-            both == null ? 0 : both.trimmed(), both == null ? 0 : both.original().seconds(), Described.of(row));
+            both == null ? 0 : both.trimmed(), both == null ? 0 : both.original().seconds(), Described.of(row), both == null ? List.of() : both.rows().stream().map(MendingService.Made::of).toList());
     }
 
     /** The original file as it came. */

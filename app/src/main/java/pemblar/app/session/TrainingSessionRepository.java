@@ -64,18 +64,15 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     List<SessionRow> search(long athleteId, String text, List<Long> mentioned, List<Sport> sports, String kind, String equipment, String surface, String weather, String tag,
                             LocalDate from, LocalDate to, double leastSeconds, double leastLoad, String with, Sort sort, Limit limit);
 
-    /** Words of a session, to choose from. */
-    record Words(String kind, String equipment, String surface, String weather, String tags) {}
+    /** Words that sessions have alike, how many have them all since a day, and of which sport. */
+    record Words(Sport sport, String kind, String equipment, String surface, String weather, String tags, long lately) {}
 
-    @Query("select distinct new pemblar.app.session.TrainingSessionRepository$Words(s.kind, s.equipment, s.surface, s.weather, s.tags) from SessionRow s where s.athleteId = :athleteId "
-        + "and (s.kind <> '' or s.equipment <> '' or s.surface <> '' or s.weather <> '' or s.tags <> '')")
-    List<Words> words(long athleteId);
+    @Query("select new pemblar.app.session.TrainingSessionRepository$Words(s.sport, s.kind, s.equipment, s.surface, s.weather, s.tags, sum(case when s.day >= :since then 1 else 0 end)) from SessionRow s where s.athleteId = :athleteId "
+        + "and (s.kind <> '' or s.equipment <> '' or s.surface <> '' or s.weather <> '' or s.tags <> '') group by s.sport, s.kind, s.equipment, s.surface, s.weather, s.tags")
+    List<Words> words(long athleteId, LocalDate since);
 
     @Query("select s from SessionRow s left join fetch s.recording where s.athleteId = :athleteId and s.id in :ids order by s.day, s.id")
     List<SessionRow> all(long athleteId, List<Long> ids);
-
-    @Query("select s from SessionRow s join fetch s.recording r where s.athleteId = :athleteId and s.sport = :sport order by s.day desc, s.id desc limit :count")
-    List<SessionRow> latest(long athleteId, Sport sport, int count);
 
     @Query("select s from SessionRow s join fetch s.recording r where s.athleteId = :athleteId and s.structure is not null and (s.workoutId = :workoutId or s.workoutId is null and s.title = :title) order by s.day, s.id")
     List<SessionRow> ofWorkout(long athleteId, long workoutId, String title);
