@@ -315,6 +315,7 @@ async function start() {
   build();
   const query = new URLSearchParams(location.search);
   if (query.has('from') && query.has('to')) choose(Number(query.get('from')), Number(query.get('to')));
+  holder.dataset.readyAfter = Math.round(performance.now());
   holder.dataset.ready = '1';
 }
 

@@ -106,6 +106,15 @@ public class ComparisonService implements Undoable {
         return comparison;
     }
 
+    /** Begins a comparison of the repetitions of several sessions by group. @return its id */
+    @Transactional
+    public long begin(long athleteId, Viewer viewer, String name, Map<String, List<Long>> sessionsByGroup) {
+        Content content = Content.EMPTY;
+        for (var group : sessionsByGroup.entrySet())
+            for (long session : group.getValue()) content = content.add(lines(sessions.open(athleteId, viewer, session), Content.group(group.getKey()), null, null));
+        return create(athleteId, viewer, name, content);
+    }
+
     private long create(long athleteId, Viewer viewer, String name, Content content) {
         athletes.require(athleteId, viewer);
         String kept = name.strip();

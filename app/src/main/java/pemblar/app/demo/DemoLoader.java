@@ -62,10 +62,11 @@ class DemoLoader implements ApplicationRunner {
     private final PlanService plan;
     private final SessionService stored;
     private final DemoTests tests;
+    private final DemoWords words;
     private final InstantSource clock;
 
     DemoLoader(AccountService accounts, AthleteService athletes, ThresholdService thresholds, WorkoutService workouts, ScheduleService schedule,
-               RecordingService recordings, PlanService plan, SessionService stored, DemoTests tests, InstantSource clock) {
+               RecordingService recordings, PlanService plan, SessionService stored, DemoTests tests, DemoWords words, InstantSource clock) {
         this.accounts = accounts;
         this.athletes = athletes;
         this.thresholds = thresholds;
@@ -75,6 +76,7 @@ class DemoLoader implements ApplicationRunner {
         this.plan = plan;
         this.stored = stored;
         this.tests = tests;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -97,6 +99,7 @@ class DemoLoader implements ApplicationRunner {
                 int count = sessions(demo, athlete);
                 targets(athlete);
                 tests.add(demo, athlete, viewer, today(athlete));
+                words.add(demo, athlete, viewer, coach);
                 return count;
             }));
         }

@@ -40,7 +40,7 @@ final class RibbonDrawing {
 
     Ribbon draw(List<SeasonEvent> events, LocalDate from, LocalDate to) {
         List<Ribbon.Column> columns = blocks.stream().map(this::column).toList();
-        double bracketEnd = Math.min(Ribbon.WIDTH, Math.max(x(to.plusDays(1)), x(from) + NARROWEST_BRACKET));
+        double bracketEnd = Math.max(NARROWEST_BRACKET, Math.min(Ribbon.WIDTH, Math.max(x(to.plusDays(1)), x(from) + NARROWEST_BRACKET)));       // days outside lie at its end
         double bracket = Math.max(0, Math.min(x(from), bracketEnd - NARROWEST_BRACKET));
         return new Ribbon(columns, bands(), flags(events), line(first, min(trend.today(), last)), line(trend.today(), last), x(trend.today()) + dayWidth() / 2,
             bracket, bracketEnd - bracket);
