@@ -29,7 +29,7 @@ class PagesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/a/1/today", "/a/1/season", "/a/1/season/setup", "/a/1/season/compare", "/a/1/season/calendar", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/bench", "/a/1/sessions", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/zones", "/a/1/session"})
+    @ValueSource(strings = {"/a/1/today", "/a/1/season", "/a/1/season/setup", "/a/1/season/compare", "/a/1/season/calendar", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/bench", "/a/1/sessions", "/a/1/sessions?text=hard&by=LOAD&equipment=grey+road+bike", "/a/1/compare", "/a/1/compare/1", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/zones", "/a/1/session"})
     void aMainPageTakesFewStatementsAndLittleWire(String path) {
         String address = path.endsWith("session") ? firstSession(jonna, 1) : path;
         jonna.get(address);
@@ -66,7 +66,7 @@ class PagesTest {
     void allElseAnswersAsIfItWereNotThere() {
         Person sefa = Person.demo("sefa");
         String session = firstSession(jonna, 1);
-        for (String path : new String[] {"/a/1/today", "/a/1/season", "/a/1/season/setup", "/a/1/season/compare", "/a/1/season/calendar", "/a/1/season/plan.ics", "/a/1/season/season.csv", "/a/1/season/demands/1", "/a/1/season/demands/from?session=1&from=0&to=60", "/a/1/board/print?first=2026-10-01", "/a/1/board", "/a/1/sessions", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/evidence/try", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/profile/bands.csv", "/a/1/thresholds/zones", "/a/1/thresholds/zones/own.json", "/a/1/thresholds/adopt?BODY_MASS=66", "/a/1/workouts", "/a/1/bench", "/a/1/templates", "/a/1/bench/1", "/a/1/bench/1/state", "/a/1/workouts/-1/sheet", "/a/1/workouts/-1/workout.fit", session, session + "/zones.fit", session + "/channels", session + "/original", session + "/range?from=0&to=5", "/a/999/today"})
+        for (String path : new String[] {"/a/1/today", "/a/1/season", "/a/1/season/setup", "/a/1/season/compare", "/a/1/season/calendar", "/a/1/season/plan.ics", "/a/1/season/season.csv", "/a/1/season/demands/1", "/a/1/season/demands/from?session=1&from=0&to=60", "/a/1/board/print?first=2026-10-01", "/a/1/board", "/a/1/sessions", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/evidence/try", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/profile/bands.csv", "/a/1/thresholds/zones", "/a/1/thresholds/zones/own.json", "/a/1/thresholds/adopt?BODY_MASS=66", "/a/1/workouts", "/a/1/bench", "/a/1/templates", "/a/1/bench/1", "/a/1/bench/1/state", "/a/1/workouts/-1/sheet", "/a/1/workouts/-1/workout.fit", session, session + "/zones.fit", session + "/channels", session + "/original", session + "/range?from=0&to=5", session + "/marks", "/a/1/board/menu/" + session.replaceAll(".*/", ""), "/a/1/compare", "/a/1/compare/1", "/a/1/compare/1/overlay", "/a/1/compare/1/comparison.csv", "/a/1/compare/add?session=1", "/a/2/compare/1", "/a/999/today"})
             assertEquals(404, sefa.get(path).statusCode(), path);
         String own = session.replace("/a/1/", "/a/2/");
         assertEquals(404, sefa.get(own).statusCode());

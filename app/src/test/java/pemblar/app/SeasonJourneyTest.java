@@ -45,7 +45,9 @@ class SeasonJourneyTest extends Browser {
         signIn("vilde@pemblar.example", "a long password");
         setUp(athlete);
         dragABar(athlete);
+        dragAnEdgeAndTheEvent(athlete);
         moveADay(athlete);
+        dragOnTheTape(athlete);
         conflict(athlete);
     }
 
@@ -79,12 +81,49 @@ class SeasonJourneyTest extends Browser {
         wait.until(b -> !ahead().equals(before));
         drag.release().perform();
         wait.until(b -> !b.findElements(By.cssSelector(".pin-mark")).isEmpty());
-        double raised = Double.parseDouble(see(".top-handle[data-first='" + first + "']").getAttribute("data-load"));
+        double raised = Double.parseDouble(attribute(".top-handle[data-first='" + first + "']", "data-load"));
         assertThat(raised).isGreaterThan(load + 20);
         press(".top-handle[data-first='" + first + "']", Keys.ARROW_DOWN);
         wait.until(b -> Double.parseDouble(b.findElement(By.cssSelector(".top-handle[data-first='" + first + "']")).getAttribute("data-load")) < raised);
         see("#undo").click();
         wait.until(b -> Double.parseDouble(b.findElement(By.cssSelector(".top-handle[data-first='" + first + "']")).getAttribute("data-load")) == raised);
+    }
+
+    /** What an element says; it may be swapped between finding and reading it. */
+    private static String attribute(String css, String name) {
+        return wait.until(b -> b.findElement(By.cssSelector(css)).getAttribute(name));
+    }
+
+    private static void dragAnEdgeAndTheEvent(String athlete) {
+        go(athlete + "/season");
+        WebElement edge = browser.findElements(By.cssSelector(".edge-handle")).get(2);
+        String first = edge.getAttribute("data-first");
+        int days = Integer.parseInt(edge.getAttribute("aria-valuenow"));
+        new Actions(browser).moveToElement(edge).clickAndHold().moveByOffset(16, 0).release().perform();
+        wait.until(b -> days(first) > days);
+        see("#undo").click();
+        wait.until(b -> days(first) == days);
+        WebElement event = see(".event-handle");
+        String day = event.getAttribute("data-day");
+        new Actions(browser).moveToElement(event).clickAndHold().moveByOffset(-24, 0).release().perform();
+        wait.until(b -> LocalDate.parse(attribute(".event-handle", "data-day")).isBefore(LocalDate.parse(day)));
+        see("#undo").click();
+        wait.until(b -> attribute(".event-handle", "data-day").equals(day));
+    }
+
+    private static int days(String first) {
+        return Integer.parseInt(attribute(".edge-handle[data-first='" + first + "']", "aria-valuenow"));
+    }
+
+    private static void dragOnTheTape(String athlete) {
+        go(athlete + "/board?from=" + TODAY.plusDays(14));
+        WebElement bar = see(".tape .bar[data-id]");
+        String id = bar.getAttribute("data-id");
+        String before = attribute("#slab-" + id, "data-time");
+        new Actions(browser).moveToElement(bar).clickAndHold().moveByOffset(-5, 0).release().perform();
+        wait.until(b -> !attribute("#slab-" + id, "data-time").equals(before));
+        see("#undo").click();
+        wait.until(b -> attribute("#slab-" + id, "data-time").equals(before));
     }
 
     /** The season may be swapped between finding the handle and pressing the key. */

@@ -72,7 +72,7 @@ record ComparisonView(List<Column> columns, List<Row> rows, List<Group> groups, 
         if (!Double.isFinite(value)) return "–";
         if (key.equals("SECONDS")) return new Shown().clock(value);
         double size = Math.abs(value);
-        return String.format(Locale.ROOT, size >= 100 ? "%.0f" : size >= 10 ? "%.1f" : size >= 1 ? "%.2f" : "%.3f", value);
+        return String.format(Locale.ROOT, size >= 100 ? "%.0f" : size >= 10 ? "%.1f" : size >= 1 ? "%.2f" : "%.3f", value).replace('-', '−');
     }
 
     private static List<Line> counting(Content content) {
