@@ -149,10 +149,12 @@ function menu() {
   document.getElementById('lane-count').textContent = `${shownLanes().length} of ${all.length}`;
   list.replaceChildren(...all.map((lane, i) => {
     const item = document.createElement('li');
-    const others = all.filter(o => o !== lane).map(o => `<option value="${o.key}"${state.view.overlays[lane.key] === o.key ? ' selected' : ''}></option>`).join('');
-    item.innerHTML = `<label class="check"><input type="checkbox"${state.view.hidden.includes(lane.key) ? '' : ' checked'}> <span></span></label><button type="button" class="quiet" data-by="-1"${i === 0 ? ' disabled' : ''}>up</button><button type="button" class="quiet" data-by="1"${i === all.length - 1 ? ' disabled' : ''}>down</button><label class="soft">with <select><option value="">nothing</option>${others}</select></label>`;
+    item.innerHTML = `<label class="check"><input type="checkbox"> <span></span></label><button type="button" class="quiet" data-by="-1">up</button><button type="button" class="quiet" data-by="1">down</button><label class="soft">with <select><option value="">nothing</option></select></label>`;
+    item.querySelector('input').checked = !state.view.hidden.includes(lane.key);
+    item.querySelector('[data-by="-1"]').disabled = i === 0;
+    item.querySelector('[data-by="1"]').disabled = i === all.length - 1;
     item.querySelector('span').textContent = lane.name;
-    item.querySelectorAll('option[value]:not([value=""])').forEach(o => { o.textContent = lanes.find(l => l.key === o.value).name; });
+    for (const other of all.filter(o => o !== lane)) item.querySelector('select').add(new Option(other.name, other.key, false, state.view.overlays[lane.key] === other.key));       // names come from files: never as markup
     item.querySelectorAll('button').forEach(b => b.setAttribute('aria-label', `${lane.name} ${b.textContent}`));
     item.querySelector('select').setAttribute('aria-label', `Draw over ${lane.name}`);
     item.addEventListener('change', event => {

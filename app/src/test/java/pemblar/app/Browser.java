@@ -48,6 +48,15 @@ abstract class Browser {
         return wait.until(ExpectedConditions.visibilityOfElementLocated(By.cssSelector(css)));
     }
 
+    /** Clicks what is there now; it may be swapped between finding and clicking it. */
+    static void click(String css) {
+        see(css);
+        wait.until(b -> {
+            b.findElement(By.cssSelector(css)).click();
+            return true;
+        });
+    }
+
     static void seeText(String css, String text) {
         wait.until(ExpectedConditions.textToBePresentInElementLocated(By.cssSelector(css), text));
     }

@@ -48,9 +48,9 @@ class DesignJourneyTest extends Browser {
         drawn(0).sendKeys("d");
         textBecomes("4min15s 60%, 4min15s 60%, 3 x (1min " + lowered + "%, 30s 50%), 3min 50%");
         wait.until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(".drawn"), 9));
-        see("[data-tool='undo']").click();
+        click("[data-tool='undo']");
         textBecomes("4min15s 60%, 3 x (1min " + lowered + "%, 30s 50%), 3min 50%");
-        see("[data-tool='redo']").click();
+        click("[data-tool='redo']");
         textBecomes("4min15s 60%, 4min15s 60%, 3 x (1min " + lowered + "%, 30s 50%), 3min 50%");
         wait.until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(".drawn"), 9));
         drawn(1).sendKeys(Keys.DELETE);
@@ -59,18 +59,18 @@ class DesignJourneyTest extends Browser {
         textBecomes("3min 50%, 4min15s 60%, 3 x (1min " + lowered + "%, 30s 50%)");
         new Actions(browser).moveToElement(drawn(2), 0, 20).clickAndHold().moveByOffset(-30, 0).moveToElement(drawn(1), 0, 5).release().perform();
         textBecomes("3min 50%, 3 x (1min " + lowered + "%, 30s 50%), 4min15s 60%");
-        see("form#design button.primary").click();
+        click("form#design button.primary");
         seeText(".shelf", "Short and sharp");
 
         go(athlete + "/board");
-        see("#add-session").click();
-        see("#add-form button.primary").click();
+        click("#add-session");
+        click("#add-form button.primary");
         wait.until(ExpectedConditions.presenceOfElementLocated(By.cssSelector(".slab[data-day='" + TODAY + "']")));
 
         go(athlete + "/bench");
-        see(".page-head button").click();
+        click(".page-head button");
         seeText(".device-workout", "Short and sharp");
-        see(".device-workout button.primary").click();
+        click(".device-workout button.primary");
         see("#unit");
         for (int i = 0; i < 15; i++) new Actions(browser).sendKeys(Keys.ARROW_UP).perform();
         browser.executeScript("const s = document.getElementById('u-speed'); s.value = '20'; s.dispatchEvent(new Event('change'))");

@@ -51,7 +51,7 @@ class JourneyTest extends Browser {
         type("#email", "nila@pemblar.example");
         type("#password", "a long password");
         type("#zone", "UTC");
-        see("button.primary").click();
+        click("button.primary");
         seeText("h1", "Today");
         String athlete = athlete();
         LocalDate today = LocalDate.now(ZoneOffset.UTC);
@@ -75,16 +75,16 @@ class JourneyTest extends Browser {
         seeText("#forecast .facts", "34:00");
         assertTrue(browser.findElements(By.cssSelector("#forecast polygon")).size() == 9);
         seeText("#forecast .facts", "kJ");
-        see("form#design button.primary").click();
+        click("form#design button.primary");
         seeText(".shelf", "Four by three");
 
         go(athlete + "/board");
-        see("#add-session").click();
-        see("#add-form button.primary").click();
+        click("#add-session");
+        click("#add-form button.primary");
         untilDay("Four by three", today);
         see(".slab").sendKeys(Keys.chord(Keys.SHIFT, Keys.ARROW_RIGHT));
         untilDay("Four by three", today.plusDays(1));
-        see("#undo").click();
+        click("#undo");
         untilDay("Four by three", today);
         see(".slab").sendKeys("c");
         wait.until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(".slab"), 2));
@@ -92,18 +92,18 @@ class JourneyTest extends Browser {
         wait.until(ExpectedConditions.presenceOfElementLocated(By.cssSelector(".slab[data-day='" + today.plusDays(3) + "']")));
         browser.findElement(By.cssSelector(".slab[data-day='" + today.plusDays(3) + "']")).sendKeys(Keys.DELETE);
         wait.until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(".slab"), 1));
-        see("#undo").click();
+        click("#undo");
         wait.until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(".slab"), 2));
 
         see(".slab[data-day='" + today + "'] a.title").click();
-        see(".page-head .actions button.primary").click();
+        click(".page-head .actions button.primary");
         see("#lanes[data-ready='1']");
         seeText(".facts", "34:00");
         assertEquals(9, browser.findElements(By.cssSelector("#steps tbody tr")).size());
         assertTrue(browser.findElements(By.cssSelector("#lanes .lane")).size() >= 5);
         type("#range-from", "10:00");
         type("#range-to", "13:00");
-        see("#range-form button").click();
+        click("#range-form button");
         seeText("#range", "from 10:00");
         seeText("#range", "3:00");
         reviewTheMatch();
@@ -136,7 +136,7 @@ class JourneyTest extends Browser {
         Path cut = Files.write(folder.resolve("cut.fit"), java.util.Arrays.copyOf(original, original.length / 2));
         go(athlete + "/sessions");
         browser.findElement(By.id("files")).sendKeys(same + "\n" + broken + "\n" + cut);
-        see(".upload button").click();
+        click(".upload button");
         seeText("#uploads", "already here");
         seeText("#uploads", "neither a FIT nor a GPX file");
         seeText("#uploads", "the file ends early");
@@ -148,11 +148,11 @@ class JourneyTest extends Browser {
         String before = see("#ahead tbody tr td:nth-child(4)").getText();
         String forecast = lastChronic();
         type("#ahead input[name=percent]", "50");
-        see("#ahead form button").click();
+        click("#ahead form button");
         seeText("#foot", "50 % of its design");
         assertNotEquals(before, see("#ahead tbody tr td:nth-child(4)").getText());
         assertNotEquals(forecast, lastChronic());
-        see("#undo").click();
+        click("#undo");
         seeText("#foot", "Taken back");
         assertEquals(before, see("#ahead tbody tr td:nth-child(4)").getText());
         assertEquals(forecast, lastChronic());

@@ -74,13 +74,13 @@ class ReviewJourneyTest extends Browser {
         assertThat(see("#range").getText()).contains("equivalent").contains("per kg").contains("of threshold");
         assertThat(browser.getCurrentUrl()).contains("from=").contains("to=");
         type("#range-name", "the windy part");
-        see("#range form button").click();
+        click("#range form button");
         seeText(".kept-ranges", "the windy part");
         see("#lanes[data-ready='1']");
         see("#lanes").sendKeys("[");
         type("#range-from", "8:00");
         type("#range-to", "10:00");
-        see("#range-form button").click();
+        click("#range-form button");
         seeText("#range", "2:00");
         browser.findElement(By.cssSelector("[data-quick=until]")).click();
         seeText("#range", "8:00");
@@ -89,11 +89,11 @@ class ReviewJourneyTest extends Browser {
     private void mend() {
         String before = see(".facts dd").getText();
         seeText("#proposals", "The device ran on for");
-        see("#proposals form button").click();
+        click("#proposals form button");
         wait.until(b -> !see(".facts dd").getText().equals(before));
         assertThat(browser.findElements(By.id("proposals"))).isEmpty();
         assertThat(see("#mending .made").getText()).contains("device left running");
-        see("#undo").click();
+        click("#undo");
         seeText("#proposals", "The device ran on for");
         assertThat(see(".facts dd").getText()).isEqualTo(before);
     }
@@ -108,7 +108,7 @@ class ReviewJourneyTest extends Browser {
         WebElement now = browser.findElements(By.cssSelector("#lane-strip .edge")).get(2);
         new Actions(browser).moveToElement(now).clickAndHold().moveByOffset(-6, 0).release().perform();
         wait.until(b -> Integer.parseInt(browser.findElements(By.cssSelector("#lane-strip .edge")).get(2).getAttribute("aria-valuenow")) < second - 5);
-        see("#steps .aside button").click();
+        click("#steps .aside button");
         wait.until(b -> !see("#steps").getText().contains("set by hand"));
     }
 
@@ -116,9 +116,9 @@ class ReviewJourneyTest extends Browser {
     private void look() {
         new Select(see("#lane-by")).selectByValue("distance");
         seeText("#lane-axis", "km");
-        see(".lane-tools details summary").click();
+        click(".lane-tools details summary");
         int lanes = browser.findElements(By.cssSelector("#lane-rows .lane")).size();
-        see("#lane-menu input").click();
+        click("#lane-menu input");
         wait.until(b -> browser.findElements(By.cssSelector("#lane-rows .lane")).size() == lanes - 1);
         Eventually.holds(Duration.ofSeconds(10), () -> SQL.queryForObject("select count(*) from lane_view v join account c on c.id = v.account_id where c.email = 'torvi@pemblar.example' and settings ->> 'axis' = 'distance' and jsonb_array_length(settings -> 'hidden') > 0", Integer.class) == 1);
         browser.navigate().refresh();
@@ -130,18 +130,18 @@ class ReviewJourneyTest extends Browser {
 
     private void compare(List<Long> rides) {
         open(rides.get(0));
-        see("#repetitions .aside a").click();
+        click("#repetitions .aside a");
         type("input[name=name]", "New wheels");
         WebElement group = browser.findElement(By.xpath("//form[.//input[@name='name']]//input[@name='group']"));
         group.clear();
         group.sendKeys("old");
-        see("form .primary").click();
+        click("form .primary");
         seeText("h1", "New wheels");
         for (long other : rides.subList(1, 3)) {
             open(other);
-            see("#repetitions .aside a").click();
+            click("#repetitions .aside a");
             type("form:has(select) input[name=group]", "new");
-            see("form:has(select) button").click();
+            click("form:has(select) button");
             seeText(".groups", "new");
         }
         assertThat(see("#difference").getText()).startsWith("At equal power");
@@ -154,7 +154,7 @@ class ReviewJourneyTest extends Browser {
         browser.findElements(By.cssSelector("#lines tbody button[value=hide]")).get(0).click();
         wait.until(b -> !browser.findElements(By.cssSelector("#lines tr.is-ignored")).isEmpty());
         assertThat(see("#difference").getText()).isNotEqualTo(before);
-        see("#undo").click();
+        click("#undo");
         seeText(".good", "Taken back");
         assertThat(see("#difference").getText()).isEqualTo(before);
     }
@@ -164,14 +164,14 @@ class ReviewJourneyTest extends Browser {
         accessible();
         browser.findElements(By.cssSelector("input[name=chosen]")).get(0).click();
         type(".with-chosen input[name=tags]", "wheels");
-        see(".with-chosen > button").click();
+        click(".with-chosen > button");
         seeText(".good", "1 session was marked");
         assertThat(see("table").getText()).contains("#wheels");
         browser.findElements(By.cssSelector("input[name=chosen]")).get(0).click();
-        see("#delete-chosen").click();
+        click("#delete-chosen");
         seeText(".good", "1 session was deleted");
         assertThat(browser.findElements(By.cssSelector("input[name=chosen]"))).hasSize(2);
-        see("#undo").click();
+        click("#undo");
         seeText(".good", "Taken back");
         assertThat(browser.findElements(By.cssSelector("input[name=chosen]"))).hasSize(3);
     }

@@ -58,11 +58,11 @@ class SeasonJourneyTest extends Browser {
         type("input[name=kilometres]", "100");
         type("input[name=time]", "3h30");
         type("input[name=presentHours]", "5");
-        see("form.setup > p .primary").click();
+        click("form.setup > p .primary");
         seeText("#review", "Heron lake loop");
         assertThat(browser.findElements(By.cssSelector(".review .filled li")).size()).isGreaterThan(6);
         accessible();
-        see("#save-setup").click();
+        click("#save-setup");
         seeText("#board", "Base 1");
         seeText(".foot", "sessions are on the board");
         assertThat(browser.findElements(By.cssSelector(".slab")).size()).isGreaterThan(6);
@@ -85,7 +85,7 @@ class SeasonJourneyTest extends Browser {
         assertThat(raised).isGreaterThan(load + 20);
         press(".top-handle[data-first='" + first + "']", Keys.ARROW_DOWN);
         wait.until(b -> Double.parseDouble(b.findElement(By.cssSelector(".top-handle[data-first='" + first + "']")).getAttribute("data-load")) < raised);
-        see("#undo").click();
+        click("#undo");
         wait.until(b -> Double.parseDouble(b.findElement(By.cssSelector(".top-handle[data-first='" + first + "']")).getAttribute("data-load")) == raised);
     }
 
@@ -101,13 +101,13 @@ class SeasonJourneyTest extends Browser {
         int days = Integer.parseInt(edge.getAttribute("aria-valuenow"));
         new Actions(browser).moveToElement(edge).clickAndHold().moveByOffset(16, 0).release().perform();
         wait.until(b -> days(first) > days);
-        see("#undo").click();
+        click("#undo");
         wait.until(b -> days(first) == days);
         WebElement event = see(".event-handle");
         String day = event.getAttribute("data-day");
         new Actions(browser).moveToElement(event).clickAndHold().moveByOffset(-24, 0).release().perform();
         wait.until(b -> LocalDate.parse(attribute(".event-handle", "data-day")).isBefore(LocalDate.parse(day)));
-        see("#undo").click();
+        click("#undo");
         wait.until(b -> attribute(".event-handle", "data-day").equals(day));
     }
 
@@ -122,7 +122,7 @@ class SeasonJourneyTest extends Browser {
         String before = attribute("#slab-" + id, "data-time");
         new Actions(browser).moveToElement(bar).clickAndHold().moveByOffset(-5, 0).release().perform();
         wait.until(b -> !attribute("#slab-" + id, "data-time").equals(before));
-        see("#undo").click();
+        click("#undo");
         wait.until(b -> attribute("#slab-" + id, "data-time").equals(before));
     }
 
@@ -148,11 +148,11 @@ class SeasonJourneyTest extends Browser {
         seeText(".foot", "Cut");
         see(".day[data-day='" + target + "'] .span-head").sendKeys("v");
         wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + target + "'] #" + id)).isEmpty());
-        see("#undo").click();
+        click("#undo");
         wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + date + "'] #" + id)).isEmpty());
         new Actions(browser).moveToElement(see(".day[data-day='" + date + "'] .span-head b")).clickAndHold().moveByOffset(12, 4).moveToElement(see(".day[data-day='" + target + "'] .slabs")).release().perform();
         wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + target + "'] #" + id)).isEmpty());
-        see("#undo").click();
+        click("#undo");
         wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + date + "'] #" + id)).isEmpty());
     }
 
@@ -174,7 +174,7 @@ class SeasonJourneyTest extends Browser {
         seeText(".conflict", "was changed meanwhile by Oda Verling");
         accessible();
         assertThat(browser.findElement(By.id("slab-" + id)).getAttribute("data-day")).isEqualTo(day.plusDays(2).toString());
-        see(".conflict .primary").click();
+        click(".conflict .primary");
         wait.until(b -> b.findElement(By.id("slab-" + id)).getAttribute("data-day").equals(day.plusDays(1).toString()));
     }
 

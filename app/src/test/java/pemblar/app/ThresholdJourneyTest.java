@@ -52,22 +52,22 @@ class ThresholdJourneyTest extends Browser {
         signIn("vera@pemblar.example", "a long password");
         go(athlete + "/sessions");
         browser.findElement(By.id("files")).sendKeys(Files.write(folder.resolve("test.fit"), test()).toString());
-        see(".upload button").click();
-        see("#uploads a[href*='/sessions/']").click();
+        click(".upload button");
+        click("#uploads a[href*='/sessions/']");
         see("#lanes[data-ready='1']");
         type("#range-from", "10:00");
         type("#range-to", "30:00");
-        see("#range-form button").click();
+        click("#range-form button");
         seeText("#range", "from 10:00");
-        see("#as-evidence").click();
+        click("#as-evidence");
         seeText(".answer h2", "Threshold power");
         String suggested = see(".answer .big").getText();
         int watts = Integer.parseInt(suggested.replace(" W", ""));
         assertTrue(watts > 260 && watts < 280, suggested);
-        see(".answer ~ form button.primary").click();
+        click(".answer ~ form button.primary");
         seeText(".suggested", "most likely " + watts);
 
-        see(".suggested a.button").click();
+        click(".suggested a.button");
         see("#effect");
         browser.executeScript("const d = document.querySelector('#adopt input[name=from]'); d.value = '" + TODAY.minusDays(1) + "'; d.dispatchEvent(new Event('change', {bubbles: true}))");
         wait.until(b -> b.findElement(By.cssSelector("#effect .facts dd")).getText().equals("1"));
@@ -76,12 +76,12 @@ class ThresholdJourneyTest extends Browser {
         assertEquals("4min at 257 to 284 W", before);
         assertNotEquals(before, after);
         assertEquals("4min at " + Math.round(watts * 1.08 * 0.95) + " to " + Math.round(watts * 1.08 * 1.05) + " W", after);
-        see("#adopt button.primary").click();
+        click("#adopt button.primary");
         seeText("#foot", "Threshold power is now " + watts + " W");
         seeText("#progress", "1 session was recomputed");
         seeText("#THRESHOLD_POWER .now", String.valueOf(watts));
         seeText("#zones", Math.round(watts * 0.55) + "–" + Math.round(watts * 0.75) + " W");
-        see("#undo").click();
+        click("#undo");
         seeText("#THRESHOLD_POWER .now", "250");
     }
 
