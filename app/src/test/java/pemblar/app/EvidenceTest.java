@@ -93,6 +93,17 @@ class EvidenceTest {
     }
 
     @Test
+    void theCurveOfSessionsOnOneSurfaceIsNeverAboveTheWholeAndAnUnknownWordHasNone() {
+        Person jonna = Person.demo("jonna");
+        String all = jonna.get("/a/1/thresholds/curve").body();
+        String gravel = jonna.get("/a/1/thresholds/curve?only=surface:gravel").body();
+        int whole = Integer.parseInt(first(all, "<td class=\"num\">(\\d+)</td>"));
+        assertTrue(Integer.parseInt(first(gravel, "<td class=\"num\">(\\d+)</td>")) < whole);
+        assertTrue(all.contains("surface: gravel"));
+        assertTrue(jonna.get("/a/1/thresholds/curve?only=surface:moon&otherFrom=2020-01-01&otherTo=2020-02-01").body().contains("No session with power is like that"));
+    }
+
+    @Test
     void aBestEffortThatIsSetAsideLeavesTheCurveAndComesBack() {
         Person jonna = Person.demo("jonna");
         String curve = "/a/1/thresholds/curve";

@@ -165,8 +165,9 @@ class JourneyTest extends Browser {
     @ParameterizedTest
     @ValueSource(strings = {"/sign-in", "/sign-up", "/a/1/today", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/workouts/-16/sheet", "/a/1/bench", "/a/1/templates", "/a/1/sessions", "/a/1/session", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/evidence/try", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/zones", "/a/1/thresholds/adopt?THRESHOLD_POWER=270"})
     void aPageHasNoBarrierThatAxeFinds(String path) {
-        if (path.startsWith("/a/")) signIn("jonna@pemblar.example", "pemblar-demo");
-        else browser.manage().deleteAllCookies();
+        boolean signedIn = browser.getCurrentUrl().contains("/a/1/");
+        if (!path.startsWith("/a/")) browser.manage().deleteAllCookies();
+        else if (!signedIn) signIn("jonna@pemblar.example", "pemblar-demo");
         go(path.endsWith("/session") ? PagesTest.firstSession(Person.demo("jonna"), 1) : path);
         see("main");
         List<Rule> violations = new AxeBuilder().setLegacyMode().withTags(List.of("wcag2a", "wcag2aa")).analyze(browser).getViolations();

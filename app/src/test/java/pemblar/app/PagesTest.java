@@ -29,7 +29,7 @@ class PagesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/a/1/today", "/a/1/season", "/a/1/season/setup", "/a/1/season/compare", "/a/1/season/calendar", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/bench", "/a/1/sessions", "/a/1/sessions?text=hard&by=LOAD&equipment=grey+road+bike", "/a/1/compare", "/a/1/compare/1", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/zones", "/a/1/session"})
+    @ValueSource(strings = {"/a/1/today", "/a/1/season", "/a/1/season/setup", "/a/1/season/compare", "/a/1/season/calendar", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/bench", "/a/1/sessions", "/a/1/sessions?text=hard&by=LOAD&equipment=grey+road+bike", "/a/1/compare", "/a/1/compare/1", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/curve", "/a/1/thresholds/curve?only=surface:gravel", "/a/1/thresholds/profile", "/a/1/thresholds/zones", "/a/1/session"})
     void aMainPageTakesFewStatementsAndLittleWire(String path) {
         String address = path.endsWith("session") ? firstSession(jonna, 1) : path;
         jonna.get(address);

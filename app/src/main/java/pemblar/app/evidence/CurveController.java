@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -19,6 +20,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
+import pemblar.app.session.DescriptionService;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
@@ -41,8 +43,10 @@ class CurveController {
     private final Pages pages;
     private final EffortService efforts;
     private final ThresholdService thresholds;
+    private final DescriptionService descriptions;
 
-    CurveController(Pages pages, EffortService efforts, ThresholdService thresholds) {
+    CurveController(Pages pages, EffortService efforts, ThresholdService thresholds, DescriptionService descriptions) {
+        this.descriptions = descriptions;
         this.pages = pages;
         this.efforts = efforts;
         this.thresholds = thresholds;
@@ -57,7 +61,7 @@ class CurveController {
     @GetMapping
     String show(@PathVariable long athleteId, @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
                 @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate to, @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate otherFrom,
-                @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate otherTo, @RequestParam(defaultValue = "false") boolean perKilogram,
+                @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate otherTo, @RequestParam(defaultValue = "false") boolean perKilogram, @RequestParam(defaultValue = "") String only,
                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         Athlete athlete = page.athlete();
@@ -70,11 +74,12 @@ class CurveController {
         DatedValues values = thresholds.of(athlete);
         boolean knowsMass = values.latest(Quantity.BODY_MASS, today).isPresent();
         boolean kilograms = perKilogram && knowsMass;
-        BestCurve watts = efforts.curve(athlete, sport, Measure.POWER, begin, end);
+        Set<Long> chosen = descriptions.recordingsWith(athlete, only);
+        BestCurve watts = efforts.curve(athlete, sport, Measure.POWER, begin, end, day -> 1, chosen);
         PowerDuration fitted = PowerDuration.of(watts.points(1, CriticalPower.LONGEST_SECONDS));
         double mass = kilograms ? mass(values, end) : 1;
-        BestCurve shown = kilograms ? efforts.curve(athlete, sport, Measure.POWER, begin, end, day -> mass(values, day)) : watts;
-        BestCurve other = efforts.curve(athlete, sport, Measure.POWER, otherBegin, otherEnd, day -> kilograms ? mass(values, day) : 1);
+        BestCurve shown = kilograms ? efforts.curve(athlete, sport, Measure.POWER, begin, end, day -> mass(values, day), chosen) : watts;
+        BestCurve other = efforts.curve(athlete, sport, Measure.POWER, otherBegin, otherEnd, day -> kilograms ? mass(values, day) : 1, chosen);
         List<Point> points = shown.points();
         String unit = kilograms ? "W/kg" : "W";
         model.addAttribute("from", begin);
@@ -84,6 +89,8 @@ class CurveController {
         model.addAttribute("perKilogram", kilograms);
         model.addAttribute("knowsMass", knowsMass);
         model.addAttribute("unit", unit);
+        model.addAttribute("only", only);
+        model.addAttribute("words", descriptions.known(athlete, null, today).all());
         if (!points.isEmpty() || !other.points().isEmpty()) {
             model.addAttribute("drawing", CurveDrawing.of(points, other.points(), fitted, mass, unit));
             model.addAttribute("bests", bests(athlete, watts, shown, other, fitted, unit));

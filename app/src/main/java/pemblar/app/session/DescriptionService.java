@@ -1,6 +1,7 @@
 package pemblar.app.session;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -104,7 +105,18 @@ public class DescriptionService {
     }
 
     /** Words that were used before, to choose from. @param usual equipment and surface that sessions of a sport mostly have of late; null when no two agree */
-    public record Known(List<String> kinds, List<String> equipment, List<String> surfaces, List<String> weathers, List<String> tags, Words usual) {}
+    public record Known(List<String> kinds, List<String> equipment, List<String> surfaces, List<String> weathers, List<String> tags, Words usual) {
+        /** Every word with its field, such as {@code surface:gravel}. */
+        public List<String> all() {
+            List<String> all = new ArrayList<>();
+            kinds.forEach(w -> all.add("kind:" + w));
+            equipment.forEach(w -> all.add("equipment:" + w));
+            surfaces.forEach(w -> all.add("surface:" + w));
+            weathers.forEach(w -> all.add("weather:" + w));
+            tags.forEach(w -> all.add("tag:" + w));
+            return all;
+        }
+    }
 
     /** For an athlete whom the caller has already asked for. @param sport whose usual words are wanted; null for none */
     @Transactional(readOnly = true)
@@ -118,6 +130,22 @@ public class DescriptionService {
         return all.stream().filter(w -> w.sport() == sport && !(w.equipment().isEmpty() && w.surface().isEmpty()))
             .collect(Collectors.groupingBy(w -> List.of(w.equipment(), w.surface()), Collectors.summingLong(TrainingSessionRepository.Words::lately))).entrySet().stream()
             .filter(e -> e.getValue() >= LEAST_USUAL).max(Comparator.comparingLong(Map.Entry::getValue)).map(e -> new Words(null, e.getKey().get(0), e.getKey().get(1), null, null)).orElse(null);
+    }
+
+    /** Recordings of sessions that have a word. @param word as the lists of words give it, such as {@code surface:gravel} or {@code tag:club}; blank asks for nothing and gives null */
+    @Transactional(readOnly = true)
+    public Set<Long> recordingsWith(Athlete athlete, String word) {
+        int colon = word.indexOf(':');
+        if (colon < 0) return null;
+        String value = word.substring(colon + 1);
+        return Set.copyOf(switch (word.substring(0, colon)) {
+            case "kind" -> sessions.recordingsWith(athlete.id(), value, "", "", "", "%");
+            case "equipment" -> sessions.recordingsWith(athlete.id(), "", value, "", "", "%");
+            case "surface" -> sessions.recordingsWith(athlete.id(), "", "", value, "", "%");
+            case "weather" -> sessions.recordingsWith(athlete.id(), "", "", "", value, "%");
+            case "tag" -> sessions.recordingsWith(athlete.id(), "", "", "", "", "%," + value + ",%");
+            default -> List.of();
+        });
     }
 
     private static List<String> distinct(List<TrainingSessionRepository.Words> all, Function<TrainingSessionRepository.Words, String> field) {

@@ -4,6 +4,7 @@ import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -56,9 +57,15 @@ public class EffortService {
     /** The same with every session's values divided by what {@code divisor} gives for its day; a day that gives NaN is left out. */
     @Transactional(readOnly = true)
     public BestCurve curve(Athlete athlete, Sport sport, Measure measure, LocalDate from, LocalDate to, ToDoubleFunction<LocalDate> divisor) {
+        return curve(athlete, sport, measure, from, to, divisor, null);
+    }
+
+    /** The same over some recordings alone. @param only null for all */
+    @Transactional(readOnly = true)
+    public BestCurve curve(Athlete athlete, Sport sport, Measure measure, LocalDate from, LocalDate to, ToDoubleFunction<LocalDate> divisor, Set<Long> only) {
         BestCurve combined = new BestCurve();
         for (EffortCurveRepository.Curve curve : curves.between(athlete.id(), sport, measure, from, to))
-            combined.raise(curve.recordingId(), EffortCurveRow.series(curve.means()), divisor.applyAsDouble(curve.day()));
+            if (only == null || only.contains(curve.recordingId())) combined.raise(curve.recordingId(), EffortCurveRow.series(curve.means()), divisor.applyAsDouble(curve.day()));
         return combined;
     }
 

@@ -28,13 +28,18 @@ public class SessionSearch {
 
     /** What sessions can be sorted by. */
     public enum By {
-        DAY("s.day"), TITLE("lower(s.title)"), TIME("coalesce(r.timerSeconds, s.doneSeconds)"), DISTANCE("coalesce(r.distanceMetres, s.doneMetres)"), EQUIVALENT("r.equivalentWatts"), HEART_RATE("r.meanBpm"),
-        LOAD("coalesce(r.loadPoints, s.doneLoad)"), INTENSITY("r.intensity");
+        DAY("s.day"), TITLE("lower(s.title)"), TIME("coalesce(r.timerSeconds, s.doneSeconds)"), DISTANCE("r.distanceMetres, s.doneMetres"), EQUIVALENT("r.equivalentWatts"), HEART_RATE("r.meanBpm"),
+        LOAD("r.loadPoints, s.doneLoad"), INTENSITY("r.intensity");
 
         private final String expression;
 
         By(String expression) {
             this.expression = expression;
+        }
+
+        /** What is not known comes last, whichever way. */
+        String sorted(boolean rising) {
+            return this == DAY || this == TITLE || this == TIME ? "(" + expression + ")" : "(coalesce(" + expression + (rising ? ", 1000000000.0))" : ", -1.0))");
         }
     }
 
@@ -59,7 +64,7 @@ public class SessionSearch {
     @Transactional(readOnly = true)
     public Page find(Athlete athlete, Wanted w) {
         List<Long> mentioned = w.text().isBlank() ? List.of(-1L) : withNone(notes.mentioning(athlete.id(), w.text().strip()));
-        Sort sort = JpaSort.unsafe(w.rising() ? Sort.Direction.ASC : Sort.Direction.DESC, "(" + w.by().expression + ")").and(JpaSort.unsafe(Sort.Direction.DESC, "s.day", "s.id"));
+        Sort sort = JpaSort.unsafe(w.rising() ? Sort.Direction.ASC : Sort.Direction.DESC, w.by().sorted(w.rising())).and(JpaSort.unsafe(Sort.Direction.DESC, "s.day", "s.id"));
         int page = Math.max(0, Math.min(MOST_PAGES, w.page()));
         List<SessionRow> rows = sessions.search(athlete.id(), pattern(w.text()), mentioned, w.sport() == null ? Arrays.asList(Sport.values()) : List.of(w.sport()), w.kind(), w.equipment(), w.surface(), w.weather(), w.tag().isEmpty() ? "%" : "%," + w.tag() + ",%",
             w.from() == null ? LocalDate.of(1, 1, 1) : w.from(), w.to() == null ? LocalDate.of(9999, 1, 1) : w.to(), w.leastMinutes() == null ? 0 : w.leastMinutes() * 60, w.leastLoad() == null ? -1 : w.leastLoad(), w.with(), sort, Limit.of((page + 1) * ON_PAGE + 1)).stream().skip((long) page * ON_PAGE).toList();

@@ -64,6 +64,10 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     List<SessionRow> search(long athleteId, String text, List<Long> mentioned, List<Sport> sports, String kind, String equipment, String surface, String weather, String tag,
                             LocalDate from, LocalDate to, double leastSeconds, double leastLoad, String with, Sort sort, Limit limit);
 
+    @Query("select s.recording.id from SessionRow s where s.athleteId = :athleteId and s.recording is not null and (:kind = '' or s.kind = :kind) and (:equipment = '' or s.equipment = :equipment) "
+        + "and (:surface = '' or s.surface = :surface) and (:weather = '' or s.weather = :weather) and concat(',', s.tags, ',') like :tag")
+    List<Long> recordingsWith(long athleteId, String kind, String equipment, String surface, String weather, String tag);
+
     /** Words that sessions have alike, how many have them all since a day, and of which sport. */
     record Words(Sport sport, String kind, String equipment, String surface, String weather, String tags, long lately) {}
 
