@@ -76,18 +76,6 @@ public final class Series {
         return Math.sqrt(sum / present(from, to));
     }
 
-    /** Sum of the rises between neighbouring present values in [from, to), as the climb of an altitude; falls do not count. */
-    public double risen(int from, int to) {
-        double sum = 0;
-        double before = Double.NaN;
-        for (int i = from; i < to; i++) {
-            if (Double.isNaN(values[i])) continue;
-            if (values[i] > before) sum += values[i] - before;
-            before = values[i];
-        }
-        return sum;
-    }
-
     /** The last present value before index {@code to}; NaN when there is none. */
     public double lastBefore(int to) {
         for (int i = to - 1; i >= 0; i--) if (!Double.isNaN(values[i])) return values[i];

@@ -49,12 +49,6 @@ class RecordingTest {
     }
 
     @Test
-    void onlyRisesMakeTheClimbAndAGapIsBridged() {
-        assertEquals(17, Series.of(100, 110, 105, Double.NaN, 112, 90).risen(0, 6), 1e-12);
-        assertEquals(0, Series.of(100, 110, 105).risen(1, 3), 1e-12);
-    }
-
-    @Test
     void aSeriesKeepsACopy() {
         double[] values = {1, 2};
         Series series = Series.of(values);

@@ -74,6 +74,13 @@ class StretchTest {
     }
 
     @Test
+    void onlyRisesMakeTheClimbAndAGapIsBridged() {
+        assertThat(Climbs.risen(Series.of(100, 110, 105, Double.NaN, 112, 90), 0, 6)).isEqualTo(17);
+        assertThat(Climbs.risen(Series.of(100, 110, 105), 1, 3)).isZero();
+        assertThat(Climbs.risen(Series.of(Double.NaN, Double.NaN), 0, 2)).isZero();
+    }
+
+    @Test
     void theTremorOfABarometerIsNoClimb() {
         assertThat(Climbs.risen(hour().channel(Channel.ALTITUDE).orElseThrow(), 0, 1000)).isZero();
     }
