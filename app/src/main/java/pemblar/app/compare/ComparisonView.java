@@ -95,8 +95,15 @@ record ComparisonView(List<Column> columns, List<Row> rows, List<Group> groups, 
         if (found.isEmpty()) return "Too little to compare “" + two.get(0) + "” with “" + two.get(1) + "”: it takes at least five repetitions with both values, two in each group, and more than one " + x.name() + ".";
         GroupDifference d = found.get();
         String range = text(content.y(), d.low()) + " to " + text(content.y(), d.high()) + (y.derived() ? "" : " " + y.unit());
-        if (!d.isClear()) return "At equal " + x.name() + " the data cannot tell “" + two.get(0) + "” from “" + two.get(1) + "” in " + y.name() + ": the difference lies between " + range + ".";
-        return "At equal " + x.name() + ", " + y.name() + " is " + text(content.y(), Math.abs(d.difference())) + (y.derived() ? "" : " " + y.unit()) + (d.difference() > 0 ? " higher" : " lower") + " with “" + two.get(1) + "” than with “" + two.get(0) + "” (95 % sure: " + range + ").";
+        String caution = caution(content, two);
+        if (!d.isClear()) return "At equal " + x.name() + " the data cannot tell “" + two.get(0) + "” from “" + two.get(1) + "” in " + y.name() + ": the difference lies between " + range + "." + caution;
+        return "At equal " + x.name() + ", " + y.name() + " is " + text(content.y(), Math.abs(d.difference())) + (y.derived() ? "" : " " + y.unit()) + (d.difference() > 0 ? " higher" : " lower") + " with “" + two.get(1) + "” than with “" + two.get(0) + "” (95 % sure: " + range + ")." + caution;
+    }
+
+    /** Repetitions of one day have more in common than their group: the interval cannot know that. */
+    private static String caution(Content content, List<String> two) {
+        boolean single = two.stream().anyMatch(g -> counting(content).stream().filter(l -> l.group().equals(g)).map(Line::session).distinct().count() == 1);
+        return single ? " A group that is one session also differs by all else that was different on that day." : "";
     }
 
     /** From session to session, unlike surfaces apart. */
