@@ -93,7 +93,7 @@ class SessionsController {
         names.put(By.TITLE, "Session");
         names.put(By.TIME, "Time");
         names.put(By.DISTANCE, "Distance");
-        names.put(By.EQUIVALENT, "Equivalent");
+        names.put(By.EQUIVALENT, "Equivalent, pace");
         names.put(By.HEART_RATE, "Heart rate");
         names.put(By.INTENSITY, "Of threshold");
         names.put(By.LOAD, "Load");
