@@ -286,6 +286,29 @@ class ReviewTest {
         });
     }
 
+    /** A best effort that was set aside stays aside when the start is trimmed, and comes back with undo. */
+    @Test
+    @Order(12)
+    void whatWasSetAsideStaysAsideWhenTheStartIsTrimmed() {
+        Instant start = Instant.parse("2026-11-20T06:00:00Z");
+        double[] watts = filled(1800, 200);
+        watts[1000] = 900;
+        session = uploaded("spike.fit", fit(1800, Map.of("power", watts), List.of(), List.of(), start));
+        long recording = SQL.queryForObject("select recording_id from session where id = ?", Long.class, session);
+        person.get("/a/" + athlete + "/thresholds/curve");
+        person.post("/a/" + athlete + "/thresholds/curve/set-aside", Map.of("recording", String.valueOf(recording), "seconds", "1", "reason", "spike"));
+        assertThat(bestSecond(recording)).isEqualTo(200);
+        person.get(base());
+        person.post(base() + "/mend", Map.of("what", "TRIM", "from", "400", "to", "1800"));
+        assertThat(bestSecond(recording)).isEqualTo(200);
+        person.post(base() + "/undo", Map.of());
+        assertThat(bestSecond(recording)).isEqualTo(200);
+    }
+
+    private static double bestSecond(long recording) {
+        return java.nio.ByteBuffer.wrap(SQL.queryForObject("select means from effort_curve where recording_id = ? and measure = 'POWER'", byte[].class, recording)).getFloat();
+    }
+
     @Test
     @Order(11)
     void anotherDevicesHeartRateTakesThePlaceOfABadOne() {

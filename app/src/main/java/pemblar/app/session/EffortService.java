@@ -112,10 +112,11 @@ public class EffortService {
         List<EffortSetAsideRow> rows = setAsides.findByAthleteIdOrderByIdDesc(athlete.id());
         if (rows.isEmpty()) return List.of();
         var titles = sessions.ofRecordings(rows.stream().map(r -> r.recordingId).toList());
-        return rows.stream().map(row -> {
-            SessionRow session = titles.stream().filter(s -> s.recording.id.equals(row.recordingId)).findFirst().orElseThrow();
-            return new Aside(row.id, session.id, session.day, session.title, row.fromSecond, row.toSecond, row.reason);
-        }).toList();
+        var trimmed = mended.trimmed(rows.stream().map(r -> r.recordingId).distinct().toList());
+        return rows.stream().flatMap(row -> titles.stream().filter(s -> s.recording.id.equals(row.recordingId)).limit(1).map(session -> {
+            int start = trimmed.getOrDefault(row.recordingId, 0);
+            return new Aside(row.id, session.id, session.day, session.title, Math.max(0, row.fromSecond - start), Math.max(1, row.toSecond - start), row.reason);
+        })).toList();          // those of a deleted session wait with it
     }
 
     /** What a session is called, for points of a curve that know only its recording. */
@@ -136,7 +137,8 @@ public class EffortService {
         Recording recording = mended.read(recordingId);
         SetAside window = SetAside.best(counting(row, recording, measure), seconds);
         if (window == null) throw new IllegalArgumentException("This session has no effort of that length.");
-        setAsides.save(new EffortSetAsideRow(row, measure, window.from(), window.to(), reason.strip(), viewer.accountId(), clock.instant()));
+        int trimmed = trimmed(recordingId);           // kept in seconds of the original, so that a later trim does not move it
+        setAsides.save(new EffortSetAsideRow(row, measure, window.from() + trimmed, window.to() + trimmed, reason.strip(), viewer.accountId(), clock.instant()));
         setAsides.flush();
         store(row, recording);
     }
@@ -173,7 +175,13 @@ public class EffortService {
         Channel channel = measure == Measure.POWER ? Channel.POWER : measure == Measure.HEART_RATE ? Channel.HEART_RATE : Channel.SPEED;
         Series values = recording.channel(channel).orElse(null);
         if (values == null) return null;
-        List<SetAside> aside = setAsides.findByRecordingId(row.id).stream().filter(a -> a.measure == measure).map(a -> new SetAside(a.fromSecond, a.toSecond)).toList();
-        return SetAside.without(values, aside);
+        List<EffortSetAsideRow> rows = setAsides.findByRecordingId(row.id).stream().filter(a -> a.measure == measure).toList();
+        if (rows.isEmpty()) return values;
+        int trimmed = trimmed(row.id);
+        return SetAside.without(values, rows.stream().filter(a -> a.toSecond > trimmed).map(a -> new SetAside(Math.max(0, a.fromSecond - trimmed), a.toSecond - trimmed)).toList());
+    }
+
+    private int trimmed(long recordingId) {
+        return mended.trimmed(List.of(recordingId)).getOrDefault(recordingId, 0);
     }
 }

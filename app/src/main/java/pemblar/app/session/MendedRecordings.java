@@ -43,6 +43,11 @@ class MendedRecordings {
         return recordingIds.isEmpty() ? Map.of() : edits.findByRecordingIdInOrderById(recordingIds).stream().collect(Collectors.groupingBy(e -> e.recordingId));
     }
 
+    /** Seconds that corrections cut off the start of each recording that has any. */
+    Map<Long, Integer> trimmed(List<Long> recordingIds) {
+        return edits(recordingIds).entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().stream().filter(r -> r.kind == EditRow.Kind.TRIM).mapToInt(r -> r.fromSecond).max().orElse(0)));
+    }
+
     /** Only the channels wanted. @param rows corrections of this recording, in their order */
     Recording read(byte[] channels, List<EditRow> rows, Predicate<String> wanted) {
         Recording original = ChannelColumn.read(channels, wanted);
