@@ -21,7 +21,7 @@ abstract class Browser {
     @BeforeAll
     static void open() throws IOException {
         browser = start();
-        wait = new WebDriverWait(browser, Duration.ofSeconds(30));
+        wait = new WebDriverWait(browser, Duration.ofSeconds(90));
         wait.ignoring(StaleElementReferenceException.class);        // a part may be swapped between finding and reading it
     }
 

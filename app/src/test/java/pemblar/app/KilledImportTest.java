@@ -34,7 +34,7 @@ class KilledImportTest {
         command.addAll(Arrays.asList(Running.arguments(database, port, false)));
         Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.to(new File("target/killed-import.log"))).start();
         Person visitor = new Person("http://127.0.0.1:" + port);
-        Eventually.holds(Duration.ofSeconds(90), () -> {
+        Eventually.holds(Duration.ofMinutes(5), () -> {
             try {
                 return visitor.get("/sign-in").statusCode() == 200;
             } catch (RuntimeException e) {
@@ -61,13 +61,13 @@ class KilledImportTest {
         Person person = new Person("http://127.0.0.1:" + port).signUp("kill@pemblar.example", "ride");
         person.get("/a/1/sessions");
         assertEquals(200, person.upload("/a/1/sessions/upload", rides()).statusCode());
-        Eventually.holds(Duration.ofSeconds(60), () -> count(sql, "select count(*) from import_file where state = 'DONE'") >= 2);
+        Eventually.holds(Duration.ofMinutes(5), () -> count(sql, "select count(*) from import_file where state = 'DONE'") >= 2);
         first.destroyForcibly().waitFor();
         int done = count(sql, "select count(*) from import_file where state = 'DONE'");
         assertTrue(done < FILES, "the kill must come in the middle, but all " + done + " were done");
         Process second = start(database, port);
         try {
-            Eventually.holds(Duration.ofSeconds(120), () -> count(sql, "select count(*) from import_file where state = 'DONE'") == FILES);
+            Eventually.holds(Duration.ofMinutes(5), () -> count(sql, "select count(*) from import_file where state = 'DONE'") == FILES);
             assertEquals(FILES, count(sql, "select count(*) from session where recording_id is not null"));
             assertEquals(FILES, count(sql, "select count(*) from recording"));
             assertEquals(0, count(sql, "select count(*) from import_file where state <> 'DONE' or content is not null"));
