@@ -316,7 +316,8 @@ async function start() {
   listen();
   build();
   const query = new URLSearchParams(location.search);
-  if (query.has('from') && query.has('to')) choose(Number(query.get('from')), Number(query.get('to')));
+  const cut = query.get('of') === 'original' ? data.trimmed : 0;              // a kept place is in seconds of the original
+  if (query.has('from') && query.has('to')) choose(Number(query.get('from')) - cut, Number(query.get('to')) - cut);
   holder.dataset.readyAfter = Math.round(performance.now());
   holder.dataset.ready = '1';
 }

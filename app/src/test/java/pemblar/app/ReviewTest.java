@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.jdbc.core.JdbcTemplate;
+import pemblar.app.session.DeletionService;
 import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
 import pemblar.benchunit.HeadUnit;
@@ -122,7 +123,7 @@ class ReviewTest {
     @Order(3)
     void aCorrectionThatCannotBeIsRefusedInWordsAndNothingChanges() {
         double before = load();
-        assertThat(person.post(base() + "/mend", Map.of("what", "HIDE", "channel", "nonsense")).body()).contains("has no “nonsense”");
+        assertThat(person.post(base() + "/mend", Map.of("what", "HIDE", "channel", "nonsense")).body()).contains("has no nonsense");
         assertThat(person.post(base() + "/mend", Map.of("what", "TRIM", "from", "100", "to", "102")).body()).contains("Nothing of the recording would be left");
         assertThat(person.post(base() + "/mend", Map.of("what", "TRIM", "from", "500", "to", "100")).body()).contains("start before the end");
         assertThat(person.post(base() + "/mend", Map.of("what", "BURN", "channel", "power")).body()).contains("not known");
@@ -164,6 +165,11 @@ class ReviewTest {
         person.get(base());
         String moved = person.post(base() + "/stretches/move", Map.of("index", "1", "from", "605", "to", "780")).body();
         assertThat(moved).contains("set by hand").contains("data-from=\"605\"");
+        assertThat(moved).as("the line with undo follows").contains("hx-swap-oob").contains("Moved a boundary of");
+        String split = person.post(base() + "/stretches/split", Map.of("at", "11:00")).body();
+        assertThat(split).contains("data-from=\"605\" data-to=\"660\"").contains("data-from=\"660\" data-to=\"780\"");
+        assertThat(person.post(base() + "/stretches/split", Map.of("at", "soon")).body()).contains("Split at").contains("data-to=\"660\"");
+        person.post(base() + "/undo", Map.of());
         assertThat(person.post(base() + "/stretches/move", Map.of("index", "1", "from", "605", "to", "99999")).body()).contains("stretch");
         person.post(base() + "/mend", Map.of("what", "TRIM", "from", "300", "to", String.valueOf(seconds())));
         assertThat(person.get(base()).body()).contains("data-from=\"305\"").doesNotContain("data-from=\"605\" data-to=\"780\"");
@@ -192,12 +198,13 @@ class ReviewTest {
 
     @Test
     @Order(7)
-    void sessionsAreExportedInEveryFormatAndSeveralAsAnArchive() {
+    void aSessionIsExportedInEveryFormatThatItCanHave() {
         String list = "/a/" + athlete + "/sessions";
         person.get(list);
         assertThat(person.post(list + "/export", Map.of("chosen", String.valueOf(session), "as", "CSV")).body()).startsWith("second,time,power [W]");
         assertThat(person.post(list + "/export", Map.of("chosen", String.valueOf(session), "as", "JSON")).body()).startsWith("{\"version\":1");
         assertThat(person.post(list + "/export", Map.of("as", "CSV")).statusCode()).isEqualTo(400);
+        assertThat(person.post(list + "/export", Map.of("chosen", String.valueOf(session), "as", "GPX")).body()).contains("no positions");
         assertThat(person.post(list + "/export", Map.of("chosen", "1", "as", "CSV")).statusCode()).as("another athlete's session").isEqualTo(400);
     }
 
@@ -318,10 +325,75 @@ class ReviewTest {
         long other = SQL.queryForObject("select max(id) from recording where athlete_id = ?", Long.class, athlete);
         assertThat(person.get(base()).body()).contains("its clock is behind by");
         person.post(base() + "/mend", Map.of("what", "REPLACE", "channel", "heartRate", "other", String.valueOf(other), "shift", "0"));
-        assertThat(SQL.queryForObject("select r.mean_bpm from recording r join session s on s.recording_id = r.id where s.id = ?", Double.class, session)).isEqualTo(151);
-        assertThat(person.post(base() + "/mend", Map.of("what", "REPLACE", "channel", "cadence", "other", String.valueOf(other), "shift", "0")).body()).contains("no “cadence” at the same time");
-        person.post(base() + "/undo", Map.of());
-        assertThat(SQL.queryForObject("select r.mean_bpm from recording r join session s on s.recording_id = r.id where s.id = ?", Double.class, session)).isEqualTo(90);
+        assertThat(meanBpm()).isEqualTo(151);
+        assertThat(person.post(base() + "/mend", Map.of("what", "REPLACE", "channel", "cadence", "other", String.valueOf(other), "shift", "0")).body()).contains("no cadence at the same time");
+        assertThat(meanBpm()).isEqualTo(151);
+        lentAndDeleted(other);
+        for (String what : List.of("trimmed", "deleted", "replaced")) {
+            person.get(base());
+            assertThat(person.post(base() + "/undo", Map.of()).body()).containsIgnoringCase("Taken back: " + what);
+        }
+        assertThat(meanBpm()).isEqualTo(90);
         assertThat(new String(person.bytes(base() + "/channels"), StandardCharsets.UTF_8)).contains("\"heartRate\"");
+    }
+
+    private static double meanBpm() {
+        return SQL.queryForObject("select r.mean_bpm from recording r join session s on s.recording_id = r.id where s.id = ?", Double.class, session);
+    }
+
+    /** Whoever took the heart rate of a second device deletes its session, so that it does not count twice: what was lent stays, for good. */
+    private static void lentAndDeleted(long lender) {
+        long second = SQL.queryForObject("select id from session where recording_id = ?", Long.class, lender);
+        byte[] file = person.bytes("/a/" + athlete + "/sessions/" + second + "/original");
+        deleteForGood(second);
+        assertThat(SQL.queryForObject("select count(*) from session where id = ?", Integer.class, second)).isZero();
+        assertThat(SQL.queryForObject("select count(*) from recording where id = ?", Integer.class, lender)).as("the lender stays").isEqualTo(1);
+        person.get(base());
+        person.post(base() + "/mend", Map.of("what", "TRIM", "from", "10", "to", "1190"));
+        assertThat(meanBpm()).as("computed anew from what was lent").isEqualTo(151);
+        long again = uploaded("strap again.fit", file);
+        assertThat(person.get("/a/" + athlete + "/sessions/" + again).statusCode()).isEqualTo(200);
+        assertThat(meanBpm()).isEqualTo(151);
+    }
+
+    private static void deleteForGood(long id) {
+        person.get("/a/" + athlete + "/sessions");
+        person.post("/a/" + athlete + "/sessions/delete", Map.of("chosen", String.valueOf(id)));
+        DeletionService deletion = Running.APPLICATION.getBean(DeletionService.class);
+        deletion.purge();
+        assertThat(SQL.queryForObject("select count(*) from session where id = ?", Integer.class, id)).as("within the day").isEqualTo(1);
+        SQL.update("update recording set deleted_at = deleted_at - interval '25 hours' where id = (select recording_id from session where id = ?)", id);
+        SQL.update("update session set deleted_at = deleted_at - interval '25 hours' where id = ?", id);
+        deletion.purge();
+    }
+
+    @Test
+    @Order(13)
+    void severalAreExportedAsOneArchiveAndADerivedChannelIsALane() {
+        String list = "/a/" + athlete + "/sessions";
+        person.get(list);
+        String two = SQL.queryForList("select id from session where athlete_id = ? and deleted_at is null order by id desc limit 2", Long.class, athlete).stream().map(id -> "&chosen=" + id).reduce("", String::concat);
+        assertThat(person.post(list + "/export?as=GPX" + two, Map.of()).body()).startsWith("PK").contains("no positions.txt");
+        person.get(base());
+        Map<String, String> twice = Map.of("name", "twice the power", "left", "power", "operation", "PLUS", "right", "power");
+        person.post(base() + "/derive", twice);
+        assertThat(person.get(base() + "/channels").body()).contains("twice the power").contains("power + power");
+        assertThat(person.post(base() + "/derive", twice).body()).contains("already");
+        assertThat(person.post(base() + "/derive", Map.of("name", "x", "left", "power", "operation", "PLUS", "right", "moon")).body()).contains("has no “moon”");
+        long derived = SQL.queryForObject("select id from derived_channel where athlete_id = ?", Long.class, athlete);
+        person.post(base() + "/derive/" + derived + "/drop", Map.of());
+        assertThat(person.get(base() + "/channels").body()).doesNotContain("twice the power");
+    }
+
+    @Test
+    @Order(14)
+    void whatNobodyBroughtBackInADayIsDeletedForGood() {
+        long recording = SQL.queryForObject("select recording_id from session where id = ?", Long.class, session);
+        deleteForGood(session);
+        assertThat(SQL.queryForObject("select count(*) from session where id = ?", Integer.class, session)).isZero();
+        assertThat(SQL.queryForObject("select count(*) from recording_data where recording_id = ?", Integer.class, recording)).isZero();
+        person.get("/a/" + athlete + "/sessions");
+        person.post("/a/" + athlete + "/sessions/undo", Map.of());
+        assertThat(person.get(base()).statusCode()).as("an undo that comes too late brings nothing back").isEqualTo(404);
     }
 }

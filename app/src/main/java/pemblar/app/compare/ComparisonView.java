@@ -70,7 +70,7 @@ record ComparisonView(List<Column> columns, List<Row> rows, List<Group> groups, 
 
     static String text(String key, double value) {
         if (!Double.isFinite(value)) return "–";
-        if (key.equals("SECONDS")) return new Shown().clock(value);
+        if (key.equals("SECONDS")) return Shown.clock(value);
         double size = Math.abs(value);
         return String.format(Locale.ROOT, size >= 100 ? "%.0f" : size >= 10 ? "%.1f" : size >= 1 ? "%.2f" : "%.3f", value).replace('-', '−');
     }
@@ -182,7 +182,7 @@ record ComparisonView(List<Column> columns, List<Row> rows, List<Group> groups, 
         List<Tick> ticks(String key) {
             double step = step((high - low) / 5);
             List<Tick> ticks = new ArrayList<>();
-            for (double v = Math.ceil(low / step) * step; v <= high; v += step) ticks.add(new Tick(at(v), key.equals("SECONDS") ? new Shown().clock(v) : plain(v)));
+            for (double v = Math.ceil(low / step) * step; v <= high; v += step) ticks.add(new Tick(at(v), key.equals("SECONDS") ? Shown.clock(v) : plain(v)));
             return ticks;
         }
     }

@@ -50,7 +50,8 @@ record CurveDrawing(String curve, String other, String model, List<Dot> efforts,
             this.unit = unit;
             this.longest = Math.max(3600, java.util.stream.Stream.concat(points.stream(), other.stream()).mapToInt(Point::seconds).max().orElse(3600));
             double most = java.util.stream.Stream.concat(points.stream(), other.stream()).mapToDouble(Point::value).max().orElse(1);
-            this.highest = most * 1.05;
+            double hardest = model.critical().stream().flatMap(c -> c.efforts().stream()).mapToDouble(e -> e.watts() / scale).max().orElse(0);
+            this.highest = Math.max(most, hardest) * 1.05;
         }
 
         CurveDrawing draw() {

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -25,6 +26,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
+import pemblar.app.session.DescriptionService;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.Sport;
@@ -48,20 +50,22 @@ class ProfileController {
     private final ThresholdService thresholds;
     private final ProfileService profile;
     private final AthleteService athletes;
+    private final DescriptionService descriptions;
 
-    ProfileController(Pages pages, EffortService efforts, ThresholdService thresholds, ProfileService profile, AthleteService athletes) {
+    ProfileController(Pages pages, EffortService efforts, ThresholdService thresholds, ProfileService profile, AthleteService athletes, DescriptionService descriptions) {
         this.pages = pages;
         this.efforts = efforts;
         this.thresholds = thresholds;
         this.profile = profile;
         this.athletes = athletes;
+        this.descriptions = descriptions;
     }
 
     /** A duration with both ranges; places in the bands from 0 to 1 across the drawing. */
     record Row(int seconds, String duration, String now, String before, Double nowAt, Double beforeAt, boolean tested, boolean weakest, List<String> floors) {}
 
     @GetMapping
-    String show(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String show(@PathVariable long athleteId, @RequestParam(defaultValue = "") String only, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         Athlete athlete = page.athlete();
         LocalDate today = page.today();
@@ -74,8 +78,11 @@ class ProfileController {
         model.addAttribute("bandsFile", chosen.fileName().orElse(null));
         if (!knowsMass) return "evidence/profile";
         LocalDate begin = today.minusDays(EvidenceService.RECENT_DAYS);
-        List<Rung> now = rungs(athlete, sport, values, chosen.bands(), begin, today);
-        List<Rung> before = rungs(athlete, sport, values, chosen.bands(), begin.minusDays(YEAR), begin.minusDays(1));
+        Set<Long> like = descriptions.recordingsWith(athlete, only);
+        model.addAttribute("only", only);
+        model.addAttribute("words", descriptions.known(athlete, null, today).all());
+        List<Rung> now = rungs(athlete, sport, values, chosen.bands(), begin, today, like);
+        List<Rung> before = rungs(athlete, sport, values, chosen.bands(), begin.minusDays(YEAR), begin.minusDays(1), like);
         Rung weakest = ProfileBands.weakest(now).orElse(null);
         List<Row> rows = new ArrayList<>();
         for (int i = 0; i < now.size(); i++) rows.add(row(now.get(i), before.get(i), weakest, chosen.bands().names().size()));
@@ -87,10 +94,11 @@ class ProfileController {
         return "evidence/profile";
     }
 
-    private List<Rung> rungs(Athlete athlete, Sport sport, DatedValues values, ProfileBands bands, LocalDate from, LocalDate to) {
-        BestCurve watts = efforts.curve(athlete, sport, Measure.POWER, from, to);
-        PowerDuration model = PowerDuration.of(watts.points(1, CriticalPower.LONGEST_SECONDS));
-        BestCurve perKilogram = efforts.curve(athlete, sport, Measure.POWER, from, to, day -> values.on(day).get(Quantity.BODY_MASS).orElse(Double.NaN));
+    private List<Rung> rungs(Athlete athlete, Sport sport, DatedValues values, ProfileBands bands, LocalDate from, LocalDate to, Set<Long> only) {
+        BestCurve watts = efforts.curve(athlete, sport, Measure.POWER, from, to, day -> 1, only);
+        BestCurve everything = only == null ? watts : efforts.curve(athlete, sport, Measure.POWER, from, to);
+        PowerDuration model = PowerDuration.of(everything.points(1, CriticalPower.LONGEST_SECONDS));       // a part of the sessions need not be all-out
+        BestCurve perKilogram = efforts.curve(athlete, sport, Measure.POWER, from, to, day -> values.on(day).get(Quantity.BODY_MASS).orElse(Double.NaN), only);
         List<Integer> untested = ProfileBands.SECONDS.stream().filter(s -> !model.isTested(new Point(s, watts.at(s), 0))).toList();
         return bands.profile(athlete.sex(), ProfileBands.at(perKilogram.points()), untested);
     }

@@ -2,8 +2,12 @@ package pemblar.app.frame;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import pemblar.core.Sport;
+import pemblar.core.recording.Channel;
 import pemblar.core.workout.Pace;
 
 /** How figures read on a page. A missing value reads as a dash. */
@@ -21,7 +25,7 @@ public class Shown {
     }
 
     /** Hours, minutes and seconds, as 1:05:00 or 4:00. */
-    public String clock(Number seconds) {
+    public static String clock(Number seconds) {
         if (seconds == null || Double.isNaN(seconds.doubleValue())) return NONE;
         long s = Math.round(seconds.doubleValue());
         return s >= 3600 ? String.format(Locale.ROOT, "%d:%02d:%02d", s / 3600, s / 60 % 60, s % 60) : String.format(Locale.ROOT, "%d:%02d", s / 60, s % 60);
@@ -56,6 +60,11 @@ public class Shown {
 
     public String kilometres(Number metres) {
         return metres == null ? NONE : decimal(metres.doubleValue() / 1000, 1) + " km";
+    }
+
+    /** A speed in m/s as people of the sport read it: minutes per kilometre when running, else km/h. */
+    public String speed(Sport sport, Number speed) {
+        return speed == null || !(speed.doubleValue() > 0) ? NONE : sport == Sport.RUN ? pace(speed) : decimal(3.6 * speed.doubleValue(), 1) + " km/h";
     }
 
     /** Minutes per kilometre of a speed in m/s. */
@@ -103,6 +112,16 @@ public class Shown {
     public static String titled(Enum<?> constant) {
         String word = word(constant);
         return Character.toUpperCase(word.charAt(0)) + word.substring(1);
+    }
+
+    /** What a channel is called: its word, or the name that the device's file gives. */
+    public static String channel(String key) {
+        return Channel.ofKey(key).map(Shown::word).orElse(key);
+    }
+
+    /** The same for several, parted by a comma and a blank. */
+    public static String channels(String keys) {
+        return Arrays.stream(keys.split(", ")).map(Shown::channel).collect(Collectors.joining(", "));
     }
 
     public String timeOfDay(Integer minute) {

@@ -201,7 +201,10 @@ class SeasonController {
         List<Morning> mornings = mornings(held, trend);
         model.addAttribute("outcome", SeasonPlanner.sentence(outcome));
         mornings.stream().filter(m -> outcome.aim().kind() == Aim.Kind.CHRONIC_LOAD && m.event().priority() == Priority.A && Math.abs(m.chronic() - outcome.reached()) > WORTH_SAYING).findFirst()
-            .ifPresent(m -> model.addAttribute("now", m));
+            .ifPresent(m -> {
+                model.addAttribute("now", m);
+                model.addAttribute("farther", Math.abs(m.chronic() - outcome.aim().value()) > Math.abs(outcome.reached() - outcome.aim().value()));
+            });
         model.addAttribute("mornings", mornings);
         model.addAttribute("blocks", held.blocks().stream().filter(b -> !b.last().isBefore(page.today())).toList());
     }

@@ -8,7 +8,6 @@ import pemblar.core.matching.StepMatching.Matched;
 import pemblar.core.matching.StepMatching.Method;
 import pemblar.core.matching.Stretches;
 import pemblar.core.matching.Stretches.One;
-import pemblar.core.recording.Lap;
 import pemblar.core.recording.Recording;
 import pemblar.core.workout.Plan;
 import pemblar.core.workout.PlannedStep;
@@ -25,7 +24,7 @@ record Cuts(Recording recording, List<PlannedStep> plan, Method where, Stretches
         if (opened.described().stretches().isPresent()) return new Cuts(recording, plan, Method.BY_HAND, shifted(opened, recording, plan.size()));
         StepMatching.Result result = plan.isEmpty() ? new StepMatching.Result(Method.NONE, List.of()) : StepMatching.match(plan, recording);
         if (result.method() == Method.NONE) return new Cuts(recording, plan, Method.NONE, laps(recording));
-        return new Cuts(recording, plan, result.method(), new Stretches(recording.seconds(), apart(result.steps().stream().map(m -> new One(m.from(), m.to(), plan.indexOf(m.step()), false)).toList())));
+        return new Cuts(recording, plan, result.method(), Stretches.apart(recording.seconds(), result.steps().stream().map(m -> new One(m.from(), m.to(), plan.indexOf(m.step()), false)).toList()));
     }
 
     private static List<PlannedStep> plan(SessionService.Opened opened) {
@@ -41,26 +40,12 @@ record Cuts(Recording recording, List<PlannedStep> plan, Method where, Stretches
     private static Stretches shifted(SessionService.Opened opened, Recording recording, int steps) {
         List<One> all = new ArrayList<>();
         for (One one : opened.described().stretches().orElseThrow())
-            all.add(new One(Math.max(0, one.from() - opened.trimmed()), Math.min(recording.seconds(), one.to() - opened.trimmed()), one.step() < steps ? one.step() : Stretches.NO_STEP, one.ignored()));
-        return new Stretches(recording.seconds(), apart(all));
+            all.add(new One(Math.max(0, one.from() - opened.trimmed()), one.to() - opened.trimmed(), one.step() < steps ? one.step() : Stretches.NO_STEP, one.ignored()));
+        return Stretches.apart(recording.seconds(), all);
     }
 
     private static Stretches laps(Recording recording) {
-        List<Lap> laps = recording.laps();
-        return new Stretches(recording.seconds(), apart(laps.stream().map(l -> new One(l.from(), l.to(), Stretches.NO_STEP, false)).limit(400).toList()));
-    }
-
-    /** A lap table that disagrees with the records must not break the page: what overlaps or is too short gives way. */
-    private static List<One> apart(List<One> all) {
-        List<One> clean = new ArrayList<>();
-        int end = 0;
-        for (One one : all.stream().sorted(java.util.Comparator.comparingInt(One::from)).toList()) {
-            int from = Math.max(one.from(), end);
-            if (one.to() - from < 3) continue;
-            clean.add(new One(from, one.to(), one.step(), one.ignored()));
-            end = one.to();
-        }
-        return clean;
+        return Stretches.apart(recording.seconds(), recording.laps().stream().map(l -> new One(l.from(), l.to(), Stretches.NO_STEP, false)).toList());
     }
 
     /** Steps of the plan that were done and count. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import pemblar.app.frame.Shown;
 import pemblar.app.session.SessionService;
 import pemblar.core.Sport;
 import pemblar.core.model.Reserve;
@@ -47,7 +48,7 @@ final class Lanes {
             Series right = recording.channels().get(row.derived().right());
             if (left == null || right == null) continue;
             Series series = Derived.of(left, row.derived().operation(), right);
-            lanes.add(lane("derived:" + row.id(), new Look(row.derived().name(), row.derived().left() + " " + row.derived().operation().sign() + " " + row.derived().right(), "other", 1, scale(series), ""), series));
+            lanes.add(lane("derived:" + row.id(), new Look(row.derived().name(), Shown.channel(row.derived().left()) + " " + row.derived().operation().sign() + " " + Shown.channel(row.derived().right()), "other", 1, scale(series), ""), series));
         }
         return lanes;
     }

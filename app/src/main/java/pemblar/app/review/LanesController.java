@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.SessionService;
 import pemblar.core.recording.Channel;
@@ -48,6 +49,7 @@ class LanesController {
         Map<String, Object> answer = new LinkedHashMap<>();
         answer.put("sport", recording.sport().key());
         answer.put("seconds", recording.seconds());
+        answer.put("trimmed", opened.trimmed());
         answer.put("lanes", Lanes.of(opened, cuts, store.derived(athleteId)));
         recording.channel(Channel.DISTANCE).ifPresent(d -> answer.put("metres", Lanes.deltas(d, 1)));
         answer.put("route", Lanes.route(recording));
@@ -86,7 +88,7 @@ class LanesController {
                   @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
         Recording recording = page.recorded(athleteId, viewer, id).recording().orElseThrow();
         return said(athleteId, id, flash, () -> {
-            for (String key : List.of(left, right)) if (!recording.channels().containsKey(key)) throw new IllegalArgumentException("Channel: this recording has no “" + key + "”.");
+            for (String key : List.of(left, right)) if (!recording.channels().containsKey(key)) throw new IllegalArgumentException("Channel: this recording has no “" + Shown.channel(key) + "”.");
             if (store.derived(athleteId).size() >= MOST_DERIVED) throw new IllegalArgumentException("At most " + MOST_DERIVED + " derived channels. Drop one first.");
             if (!store.derive(athleteId, new Derived(name.strip(), left, operation, right))) throw new IllegalArgumentException("Name: there is a derived channel “" + name.strip() + "” already.");
         });

@@ -4,13 +4,17 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import pemblar.app.frame.Shown;
 import pemblar.app.session.MendingService;
 import pemblar.core.mending.Edit;
 import pemblar.core.mending.Proposal;
+import pemblar.core.recording.Channel;
 
-/** What can be mended and what was, in words. */
-record MendingSheet(List<Group> proposed, List<Line> made, List<MendingService.Other> others) {
+/** What can be mended and what was, in words. @param borrowed keys of the channels that other recordings have, without places and distance, which belong to one device alone */
+record MendingSheet(List<Group> proposed, List<Line> made, List<MendingService.Other> others, List<String> borrowed) {
+    private static final Set<String> PLACES = Set.of(Channel.LATITUDE.key(), Channel.LONGITUDE.key(), Channel.DISTANCE.key());
+
     /** Proposals of one kind with one action for all. @param from and to select the first in the lanes */
     record Group(Proposal.Kind kind, String text, String action, int from, int to) {}
 
@@ -23,7 +27,8 @@ record MendingSheet(List<Group> proposed, List<Line> made, List<MendingService.O
         List<Group> groups = new ArrayList<>();
         byKind.forEach((kind, all) -> groups.add(group(kind, all, effect(sheet.loadAfter().get(kind), load, shown), trimmed, shown)));
         List<Line> made = sheet.made().stream().map(m -> new Line(m.id(), made(m, shown) + (m.reason().isEmpty() ? "" : ": " + m.reason()), m.by(), Math.max(0, m.from() - trimmed), Math.max(1, m.to() - trimmed))).toList();
-        return new MendingSheet(groups, made, sheet.others());
+        List<String> borrowed = sheet.others().stream().flatMap(o -> o.channels().stream()).distinct().filter(key -> !PLACES.contains(key)).toList();
+        return new MendingSheet(groups, made, sheet.others(), borrowed);
     }
 
     /** What accepting does to the load, in words. */
@@ -68,9 +73,9 @@ record MendingSheet(List<Group> proposed, List<Line> made, List<MendingService.O
         String span = shown.clock(m.from()) + " to " + shown.clock(m.to());
         return switch (m.what()) {
             case "TRIM" -> "Kept " + span + " of the original";
-            case "HIDE" -> "Hid " + m.channel() + " " + span;
-            case "BRIDGE" -> "Bridged " + m.channel() + " " + span;
-            default -> "Took " + m.channel() + " from another recording";
+            case "HIDE" -> "Hid " + Shown.channel(m.channel()) + " " + span;
+            case "BRIDGE" -> "Bridged " + Shown.channel(m.channel()) + " " + span;
+            default -> "Took " + Shown.channel(m.channel()) + " from another recording";
         };
     }
 }

@@ -49,7 +49,7 @@ final class Range {
     }
 
     private static String decimal(double value, int digits) {
-        return String.format(Locale.ROOT, "%." + digits + "f", value);
+        return String.format(Locale.ROOT, "%." + digits + "f", value).replace('-', '−');
     }
 
     private static String clock(int seconds) {

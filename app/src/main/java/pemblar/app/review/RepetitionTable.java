@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import pemblar.app.frame.Shown;
+import pemblar.core.Sport;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.matching.StepMatching.Matched;
 import pemblar.core.recording.Channel;
@@ -51,7 +52,7 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
         if (spans.size() > MOST_STATED) return Optional.empty();
         Asked asked = planned.map(all -> asked(all.get(0).step())).orElse(Asked.NOTHING);
         String how = planned.map(all -> all.size() + " times " + ShorthandText.length(all.get(0).step().flat().step().length()) + ", as planned").orElse(spans.size() + " efforts of about " + (spans.isEmpty() ? "" : shown.clock(spans.get(0).seconds())) + (cuts.where() == StepMatching.Method.BY_HAND ? ", set by hand" : ", found in the recording"));
-        return RepetitionSet.of(recording, spans).map(set -> new RepetitionTable(how, Verdict.of(set, asked).stream().map(s -> sentence(s, set)).toList(), plots(set, shown)));
+        return RepetitionSet.of(recording, spans).map(set -> new RepetitionTable(how, Verdict.of(set, asked).stream().map(s -> sentence(s, set)).toList(), plots(set, recording.sport(), shown)));
     }
 
     /** The repetitions: of the plan, else cut by hand, else found. */
@@ -73,6 +74,7 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
     }
 
     private static List<Span> found(Recording recording, double floor) {
+        if (!recording.has(Channel.POWER) && recording.sport() == Sport.RIDE) return List.of();          // speed on wheels says more about wind and road
         return recording.channel(recording.has(Channel.POWER) ? Channel.POWER : Channel.SPEED).map(values -> RepetitionSet.alike(FoundEfforts.of(values, recording.has(Channel.POWER) ? floor : Double.NaN))).orElse(List.of());
     }
 
@@ -113,13 +115,13 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
         return number + ending;
     }
 
-    private static List<Plot> plots(RepetitionSet set, Shown shown) {
+    private static List<Plot> plots(RepetitionSet set, Sport sport, Shown shown) {
         List<Plot> plots = new ArrayList<>();
-        for (Quantity quantity : Quantity.values()) if (set.slopes().containsKey(quantity)) plots.add(plot(quantity, set, shown));
+        for (Quantity quantity : Quantity.values()) if (set.slopes().containsKey(quantity)) plots.add(plot(quantity, set, sport, shown));
         return plots;
     }
 
-    private static Plot plot(Quantity quantity, RepetitionSet set, Shown shown) {
+    private static Plot plot(Quantity quantity, RepetitionSet set, Sport sport, Shown shown) {
         double[] values = RepetitionSet.values(set.repetitions(), quantity);
         Slope slope = set.slopes().get(quantity);
         double least = java.util.Arrays.stream(values).filter(v -> !Double.isNaN(v)).min().orElse(0);
@@ -129,11 +131,11 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
         for (int i = 0; i < values.length; i++) {
             if (Double.isNaN(values[i])) continue;
             Repetition r = set.repetitions().get(i);
-            dots.add(new Dot(x(i, values.length), y(values[i], (least + most) / 2, room), (i + 1) + ": " + shown(quantity, set.main(), values[i], shown), r.span().from(), r.span().to()));
+            dots.add(new Dot(x(i, values.length), y(values[i], (least + most) / 2, room), (i + 1) + ": " + shown(quantity, set.main(), sport, values[i], shown), r.span().from(), r.span().to()));
         }
         String line = slope.count() < 3 ? "" : String.format(Locale.ROOT, "M%.1f %.1fL%.1f %.1f", x(0, values.length), y(at(slope, values, 0), (least + most) / 2, room), x(values.length - 1, values.length), y(at(slope, values, values.length - 1), (least + most) / 2, room));
-        return new Plot(name(quantity, set.main()), slope.count() < 3 ? "too few for a trend" : slope.isTrend() ? percent(slope.relative()) + " per repetition" : "no trend", slope.isTrend(), dots, line,
-            shown(quantity, set.main(), values[0], shown), shown(quantity, set.main(), values[Double.isNaN(values[values.length - 1]) ? values.length - 2 : values.length - 1], shown));
+        return new Plot(name(quantity, set.main(), sport), slope.count() < 3 ? "too few for a trend" : slope.isTrend() ? percent(slope.relative()) + " per repetition" : "no trend", slope.isTrend(), dots, line,
+            shown(quantity, set.main(), sport, values[0], shown), shown(quantity, set.main(), sport, values[Double.isNaN(values[values.length - 1]) ? values.length - 2 : values.length - 1], shown));
     }
 
     /** The fitted line at a repetition. */
@@ -156,9 +158,9 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
         return (TOP + FLOOR) / 2 - (FLOOR - TOP) * (value - middle) / room;
     }
 
-    private static String name(Quantity quantity, Channel main) {
+    private static String name(Quantity quantity, Channel main, Sport sport) {
         return switch (quantity) {
-            case MAIN -> main == Channel.POWER ? "mean power" : "mean pace";
+            case MAIN -> main == Channel.POWER ? "mean power" : sport == Sport.RUN ? "mean pace" : "mean speed";
             case CADENCE -> "cadence";
             case STEP_LENGTH -> "step length";
             case CONTACT_TIME -> "contact time";
@@ -168,10 +170,10 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
         };
     }
 
-    private static String shown(Quantity quantity, Channel main, double value, Shown shown) {
+    private static String shown(Quantity quantity, Channel main, Sport sport, double value, Shown shown) {
         if (Double.isNaN(value)) return "–";
         return switch (quantity) {
-            case MAIN -> main == Channel.POWER ? shown.watts(value) : shown.pace(value);
+            case MAIN -> main == Channel.POWER ? shown.watts(value) : shown.speed(sport, value);
             case CADENCE -> shown.whole(value);
             case STEP_LENGTH -> shown.decimal(value, 2) + " m";
             case CONTACT_TIME -> shown.whole(1000 * value) + " ms";

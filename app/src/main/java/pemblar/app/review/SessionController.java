@@ -2,6 +2,7 @@ package pemblar.app.review;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -91,7 +92,7 @@ class SessionController {
             model.addAttribute("ranges", review.ranges(opened));
             model.addAttribute("climbs", Climbs.of(recording));
             model.addAttribute("mending", MendingSheet.of(mending.sheet(opened), stored(opened).load(), opened.trimmed(), shown));
-            model.addAttribute("channelKeys", recording.channels().keySet());
+            model.addAttribute("channelKeys", recording.channels().keySet().stream().sorted(Comparator.comparingInt(SessionController::place)).toList());
             model.addAttribute("derived", store.derived(athleteId));
             model.addAttribute("sources", stored(opened).loads().keySet());
             if (!slab.planned()) model.addAttribute("candidates", candidates(page, slab));
@@ -100,6 +101,11 @@ class SessionController {
         model.addAttribute("knownWords", descriptions.known(page.athlete(), slab.sport(), slab.day()));
         model.addAttribute("notes", review.notes(opened, viewer));
         return "review/session";
+    }
+
+    /** Channels in the order in which people name them; a device's own fields last. */
+    private static int place(String key) {
+        return Channel.ofKey(key).map(Enum::ordinal).orElse(Channel.values().length);
     }
 
     private static RecordingFacts stored(SessionService.Opened opened) {

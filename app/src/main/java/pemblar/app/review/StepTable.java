@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import pemblar.app.session.SessionService;
+import pemblar.core.Sport;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.matching.StepMatching.Done;
 import pemblar.core.matching.StepMatching.Matched;
 import pemblar.core.matching.Stretches.One;
 import pemblar.core.recording.Channel;
 import pemblar.core.workout.Basis;
+import pemblar.core.workout.Pace;
 import pemblar.core.workout.PlannedStep;
 import pemblar.core.workout.ShorthandText;
 
@@ -18,12 +20,14 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
     /** How far left and right of its band a mean is drawn, in widths of the band. */
     private static final double BAND_FROM = 30;
     private static final double BAND_TO = 70;
+    private static final String NONE = "–";
 
     /**
      * One stretch. {@code markX} is the mean on a strip of 100 in which the band runs from 30 to 70; NaN figures show as a dash.
+     * @param mean  of the quantity of its target, without unit; {@code band} likewise
      * @param step  its step in the plan, -1 without one
      */
-    record Line(int number, String name, String target, double plannedSeconds, Done done, double targetLow, double targetHigh, double markX, int from, int to, boolean pace, boolean hasBand, int step, boolean ignored) {}
+    record Line(int number, String name, String target, double plannedSeconds, Done done, String mean, String band, double markX, int from, int to, boolean hasBand, int step, boolean ignored) {}
 
     /** A planned step that a stretch can be. */
     record Choice(int step, String name) {}
@@ -42,7 +46,7 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
         };
         List<Basis> bases = lines.stream().filter(l -> l.step() >= 0).map(l -> cuts.plan().get(l.step()).basis()).toList();
         boolean pace = bases.contains(Basis.PACE) || bases.isEmpty() && !cuts.recording().has(Channel.POWER);
-        return new StepTable(how, pace ? "/km" : bases.contains(Basis.HEART_RATE) ? "bpm" : "W", planned && !cuts.plan().isEmpty(), lines);
+        return new StepTable(how, pace ? cuts.recording().sport() == Sport.RUN ? "/km" : "km/h" : bases.contains(Basis.HEART_RATE) ? "bpm" : "W", planned && !cuts.plan().isEmpty(), lines);
     }
 
     static List<Choice> choices(Cuts cuts) {
@@ -65,12 +69,22 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
     private static Line line(int index, One one, Cuts cuts) {
         PlannedStep step = one.step() >= 0 ? cuts.plan().get(one.step()) : null;
         Done done = StepMatching.done(step, one.from(), one.to(), cuts.recording());
-        if (step == null) return new Line(index, name(cuts, one, index), "", Double.NaN, done, Double.NaN, Double.NaN, Double.NaN, one.from(), one.to(), !cuts.recording().has(Channel.POWER), false, -1, one.ignored());
+        boolean speed = step == null || step.basis() == null ? !cuts.recording().has(Channel.POWER) : step.basis() == Basis.PACE;
+        String mean = figure(cuts.recording().sport(), speed, done.mean());
+        if (step == null) return new Line(index, name(cuts, one, index), "", Double.NaN, done, mean, NONE, Double.NaN, one.from(), one.to(), false, -1, one.ignored());
         double low = step.isRamp() ? Math.min(step.from(), step.to()) : step.low();
         double high = step.isRamp() ? Math.max(step.from(), step.to()) : step.high();
         double at = BAND_FROM + (BAND_TO - BAND_FROM) * (done.mean() - low) / (high - low);
-        return new Line(index, name(step), ShorthandText.target(step.flat().step().target()), step.seconds(), done, low, high,
-            Double.isNaN(at) ? Double.NaN : Math.max(2, Math.min(98, at)), one.from(), one.to(), step.basis() == Basis.PACE, step.basis() != null, one.step(), one.ignored());
+        String band = step.basis() == null ? NONE : figure(cuts.recording().sport(), speed, speed ? high : low) + "–" + figure(cuts.recording().sport(), speed, speed ? low : high);
+        return new Line(index, name(step), ShorthandText.target(step.flat().step().target()), step.seconds(), done, mean, band,
+            Double.isNaN(at) ? Double.NaN : Math.max(2, Math.min(98, at)), one.from(), one.to(), step.basis() != null, one.step(), one.ignored());
+    }
+
+    /** Without its unit; a speed as pace when running, else in km/h. */
+    private static String figure(Sport sport, boolean speed, double value) {
+        if (!Double.isFinite(value)) return NONE;
+        if (!speed) return String.valueOf(Math.round(value));
+        return sport == Sport.RUN ? value > 0 ? Pace.clock(1000 / value) : NONE : String.format(Locale.ROOT, "%.1f", 3.6 * value);
     }
 
     /** Bands behind the lanes, as JSON-ready lists of from, to, low, high at both ends and the quantity. */

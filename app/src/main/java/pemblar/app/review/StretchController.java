@@ -8,21 +8,26 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.DescriptionService;
 import pemblar.app.session.SessionService;
+import pemblar.app.undo.UndoService;
 import pemblar.core.matching.Stretches;
 
 /** Cutting a session by hand. Every change answers with the steps and repetitions as they then are. */
 @Controller
 @RequestMapping("/a/{athleteId}/sessions/{id}/stretches")
 class StretchController {
+    private static final int MOST_SECONDS = 864_000;
     private final ReviewPage page;
     private final DescriptionService descriptions;
+    private final UndoService undo;
 
-    StretchController(ReviewPage page, DescriptionService descriptions) {
+    StretchController(ReviewPage page, DescriptionService descriptions, UndoService undo) {
         this.page = page;
         this.descriptions = descriptions;
+        this.undo = undo;
     }
 
     @PostMapping("/move")
@@ -31,8 +36,8 @@ class StretchController {
     }
 
     @PostMapping("/split")
-    String split(@PathVariable long athleteId, @PathVariable long id, @RequestParam int at, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(athleteId, id, viewer, model, "Split a stretch", cut -> cut.split(at));
+    String split(@PathVariable long athleteId, @PathVariable long id, @RequestParam String at, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        return changed(athleteId, id, viewer, model, "Split a stretch", cut -> cut.split(Typed.seconds("Split at", at, 1, MOST_SECONDS)));
     }
 
     @PostMapping("/join")
@@ -82,6 +87,7 @@ class StretchController {
 
     private String answer(long athleteId, long id, Viewer viewer, Model model) {
         page.stretches(page.recorded(athleteId, viewer, id), model);
-        return "review/stretches :: stretches";
+        model.addAttribute("undo", undo.latestChange(athleteId, viewer).orElse(null));
+        return "review/stretches :: changed";
     }
 }

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.undo.UndoService;
 import pemblar.app.undo.Undoable;
@@ -140,9 +141,9 @@ public class MendingService implements Undoable {
         Wanted one = all.get(0);
         return switch (one.what()) {
             case "TRIM" -> "Trimmed the recording";
-            case "HIDE" -> "Hid " + one.channel();
-            case "BRIDGE" -> "Bridged " + one.channel();
-            default -> "Replaced " + one.channel();
+            case "HIDE" -> "Hid " + Shown.channel(one.channel());
+            case "BRIDGE" -> "Bridged " + Shown.channel(one.channel());
+            default -> "Replaced " + Shown.channel(one.channel());
         };
     }
 
@@ -159,7 +160,7 @@ public class MendingService implements Undoable {
         if (to <= from) throw new IllegalArgumentException("Stretch: choose a start before the end, inside the recording.");
         if (kind == EditRow.Kind.TRIM && from == 0 && to == original.seconds()) throw new IllegalArgumentException("Trim: select the part to keep first; now all would be kept.");
         if (kind != EditRow.Kind.TRIM && kind != EditRow.Kind.REPLACE && !original.channels().containsKey(wanted.channel()) && !replaced(recording.id, wanted.channel()))
-            throw new IllegalArgumentException("Channel: this recording has no “" + wanted.channel() + "”.");
+            throw new IllegalArgumentException("Channel: this recording has no " + Shown.channel(wanted.channel()) + ".");
         EditRow row = new EditRow(recording.id, kind, wanted.channel() == null || kind == EditRow.Kind.TRIM ? "" : wanted.channel(), from, to);
         if (kind == EditRow.Kind.REPLACE) borrow(athleteId, row, wanted, original);
         String reason = wanted.reason() == null ? "" : wanted.reason().strip();
@@ -178,7 +179,7 @@ public class MendingService implements Undoable {
         if (!(Math.abs(wanted.shiftSeconds()) <= CLOCK_HOURS * 3600)) throw new IllegalArgumentException("Clock: enter at most 24 hours.");
         row.otherRecordingId = other.id;
         row.shiftSeconds = wanted.shiftSeconds();
-        if (mended.other(row, original).isEmpty()) throw new IllegalArgumentException("The other recording has no “" + wanted.channel() + "” at the same time. Check how far the clocks are apart.");
+        if (mended.other(row, original).isEmpty()) throw new IllegalArgumentException("The other recording has no " + Shown.channel(wanted.channel()) + " at the same time. Check how far the clocks are apart.");
     }
 
     /** Takes one correction back, whichever it is. */

@@ -10,6 +10,7 @@ import pemblar.core.load.SessionLoad.Source;
  * @param set    points set by hand; null when none is
  */
 public record LoadChoice(Source chosen, Double set) {
+    /** The order of preference decides. */
     public static final LoadChoice BY_ORDER = new LoadChoice(null, null);
     private static final double MOST_POINTS = 2000;
 

@@ -100,15 +100,6 @@ public record SessionSummary(
             ? OptionalDouble.of(model.orElseThrow().leastCriticalPower(watts.orElseThrow(), recording.pauses())) : OptionalDouble.empty();
     }
 
-    /** The load that counts, by the order of preference; empty when there is none. */
-    public Optional<Source> countingSource() {
-        return loads.keySet().stream().findFirst();
-    }
-
-    public OptionalDouble countingLoad() {
-        return value(countingSource().map(loads::get));
-    }
-
     private Map<Source, Double> loads(Recording recording, Thresholds values, Set<Part> parts, OptionalDouble byPower, OptionalDouble bySpeed) {
         Map<Source, Double> after = new LinkedHashMap<>();
         byPower.ifPresent(i -> after.put(Source.POWER, SessionLoad.ofIntensity(recording.seconds(), i)));

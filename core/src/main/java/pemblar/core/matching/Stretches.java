@@ -34,6 +34,20 @@ public record Stretches(int seconds, List<One> all) {
         }
     }
 
+    /** Of stretches that may lie over one another or be too short, as those of a lap table: what cannot be gives way to what began before it. */
+    public static Stretches apart(int seconds, List<One> any) {
+        List<One> clean = new ArrayList<>();
+        int end = 0;
+        for (One one : any.stream().sorted(Comparator.comparingInt(One::from)).toList()) {
+            int from = Math.max(one.from(), end);
+            int to = Math.min(one.to(), seconds);
+            if (to - from < SHORTEST_SECONDS || clean.size() == MOST) continue;
+            clean.add(new One(from, to, one.step(), one.ignored()));
+            end = to;
+        }
+        return new Stretches(seconds, clean);
+    }
+
     /** Moves both ends; a neighbour that touches follows. */
     public Stretches move(int index, int from, int to) {
         One moved = require(index);

@@ -18,7 +18,7 @@ import pemblar.core.threshold.Thresholds;
  * @param joulesSoFar      work from the start of the recording to the end of the stretch
  * @param climbRate        height gained per hour, m/h
  * @param gradient         difference of height over distance, as a fraction
- * @param drift            mean power (speed when running without power) over mean heart rate, first half over second, minus 1; needs ten minutes
+ * @param drift            mean power (speed when running without power, nothing else: speed on wheels is wind and road) over mean heart rate, first half over second, minus 1; needs ten minutes
  * @param presentShare     of the seconds that have power, else speed, else heart rate
  */
 public record Stretch(int from, int to, double clockSeconds, double metres, double watts, double peakWatts, double equivalent, double wattsPerKilogram, double intensity,
@@ -53,7 +53,7 @@ public record Stretch(int from, int to, double clockSeconds, double metres, doub
             Series sound = main != null ? main : heart;
             return new Stretch(from, to, recording.clockSecondsAt(to) - recording.clockSecondsAt(from + 1) + 1, metres, watts, max(power), equivalent, watts / value(Quantity.BODY_MASS), intensity,
                 mean(heart), max(heart), mean(channel(Channel.CADENCE)), mean(speed), climb, climb * 3600 / (to - from), gradient(altitude, metres),
-                SessionLoad.ofIntensity(to - from, intensity), joules, power == null ? Double.NaN : power.mean(0, to) * power.present(0, to), drift(main, heart),
+                SessionLoad.ofIntensity(to - from, intensity), joules, power == null ? Double.NaN : power.mean(0, to) * power.present(0, to), drift(power != null ? power : recording.sport() == Sport.RUN ? speed : null, heart),
                 sound == null ? 0 : (double) sound.present(from, to) / (to - from));
         }
 

@@ -60,7 +60,7 @@ class SessionLoadTest {
         Recording run = new Recording(Sport.RUN, Instant.EPOCH, 3600, List.of(), Map.of("power", constant(100, 3600), "speed", constant(4, 3600), "heartRate", constant(170, 3600)), List.of());
         SessionSummary summary = SessionSummary.of(run, all);
         assertEquals(List.of(Source.POWER, Source.SPEED, Source.HEART_RATE), List.copyOf(summary.loads().keySet()));
-        assertEquals(25, summary.countingLoad().orElseThrow(), 1e-9);
+        assertEquals(25, LoadChoice.BY_ORDER.of(summary.loads()).orElseThrow().points(), 1e-9);
         assertEquals(0.5, summary.intensity().orElseThrow(), 1e-9);
         assertEquals(100, summary.loads().get(Source.SPEED), 1e-9);
     }
@@ -69,7 +69,7 @@ class SessionLoadTest {
     void whatCannotBeComputedIsNotThere() {
         Recording ride = new Recording(Sport.RIDE, Instant.EPOCH, 60, List.of(), Map.of("speed", constant(8, 60)), List.of());
         SessionSummary summary = SessionSummary.of(ride, Thresholds.NONE.with(Quantity.THRESHOLD_SPEED, 4));
-        assertTrue(summary.countingLoad().isEmpty() && summary.flatSpeed().isEmpty() && summary.bests().isEmpty());
+        assertTrue(LoadChoice.BY_ORDER.of(summary.loads()).isEmpty() && summary.flatSpeed().isEmpty() && summary.bests().isEmpty());
         assertFalse(SessionLoad.canUseHeartRate(HEART.with(Quantity.THRESHOLD_HEART_RATE, 195)));
     }
 
