@@ -41,7 +41,7 @@ class SessionUndo implements Undoable {
 
     private void restore(long athleteId, PlanState.Was was) {
         if (sessions.find(was.id(), athleteId).isEmpty()) sessions.insert(was.id(), athleteId, LocalDate.parse(was.day()), was.sport(), was.title());
-        fill(sessions.find(was.id(), athleteId).orElseThrow(), was);
+        sessions.find(was.id(), athleteId).ifPresent(row -> fill(row, was));         // one that somebody else deleted meanwhile waits with its own undo
     }
 
     private void fill(SessionRow row, PlanState.Was was) {

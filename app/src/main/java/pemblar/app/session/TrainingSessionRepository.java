@@ -94,6 +94,6 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     void purgeOfFile(long athleteId, String sha256);
 
     @Modifying(flushAutomatically = true, clearAutomatically = true)
-    @Query(nativeQuery = true, value = "insert into session (id, athlete_id, day, sport, title) values (:id, :athleteId, :day, :sport, :title)")
+    @Query(nativeQuery = true, value = "insert into session (id, athlete_id, day, sport, title) values (:id, :athleteId, :day, :sport, :title) on conflict (id) do nothing")
     void insert(long id, long athleteId, LocalDate day, String sport, String title);
 }
