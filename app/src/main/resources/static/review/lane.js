@@ -140,9 +140,12 @@ export class Lane {
       c.setLineDash([4, 3]);
       this.line(c, overlay.values, edges, v => 5 + (height - 10) * (1 - (v - l) / (h - l)), css('--ink'), false, height, true);
       c.setLineDash([]);
-      c.fillStyle = css('--ink2');
+      const label = `- - ${overlay.name}, ${overlay.text(l)} to ${overlay.text(h)} ${overlay.unit}`;
       c.font = '12px "Source Sans 3"';
-      c.fillText(`- - ${overlay.name}, ${overlay.text(l)} to ${overlay.text(h)} ${overlay.unit}`, 6, 14);
+      c.fillStyle = css('--paper');
+      c.fillRect(3, 6, c.measureText(label).width + 6, 16);
+      c.fillStyle = css('--ink2');
+      c.fillText(label, 6, 14);
     }
     c.restore();
   }

@@ -274,8 +274,8 @@ function listen() {
     KEYS[event.key](event);
   });
   document.addEventListener('click', event => {
-    const line = event.target.closest('.step-line');
-    if (line && !event.target.closest('form, details, a, button:not(.step-line), input, select')) choose(Number(line.dataset.from), Number(line.dataset.to));
+    const line = event.target.closest('.step-line, form, details, a, button, input, select');          // the nearest of them is meant
+    if (line?.classList.contains('step-line')) choose(Number(line.dataset.from), Number(line.dataset.to));
     const quick = event.target.closest('[data-quick]');
     if (quick) QUICK[quick.dataset.quick]();
   });

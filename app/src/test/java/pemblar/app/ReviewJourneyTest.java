@@ -84,6 +84,8 @@ class ReviewJourneyTest extends Browser {
         seeText("#range", "2:00");
         browser.findElement(By.cssSelector("[data-quick=until]")).click();
         seeText("#range", "8:00");
+        click(".kept-ranges .step-line");
+        Eventually.holds(Duration.ofSeconds(20), () -> !see("#range-from").getAttribute("value").equals("0:00"));
     }
 
     private void mend() {

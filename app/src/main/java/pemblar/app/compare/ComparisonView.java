@@ -96,7 +96,7 @@ record ComparisonView(List<Column> columns, List<Row> rows, List<Group> groups, 
         GroupDifference d = found.get();
         String range = text(content.y(), d.low()) + " to " + text(content.y(), d.high()) + (y.derived() ? "" : " " + y.unit());
         String caution = caution(content, two);
-        if (!d.isClear()) return "At equal " + x.name() + " the data cannot tell “" + two.get(0) + "” from “" + two.get(1) + "” in " + y.name() + ": the difference lies between " + range + "." + caution;
+        if (!d.isClear()) return "At equal " + x.name() + " the data cannot tell “" + two.get(0) + "” from “" + two.get(1) + "” in " + y.name() + ": the difference lies between " + text(content.y(), d.low()) + " and " + text(content.y(), d.high()) + (y.derived() ? "" : " " + y.unit()) + "." + caution;
         return "At equal " + x.name() + ", " + y.name() + " is " + text(content.y(), Math.abs(d.difference())) + (y.derived() ? "" : " " + y.unit()) + (d.difference() > 0 ? " higher" : " lower") + " with “" + two.get(1) + "” than with “" + two.get(0) + "” (95 % sure: " + range + ")." + caution;
     }
 

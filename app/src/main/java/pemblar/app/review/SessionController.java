@@ -87,6 +87,7 @@ class SessionController {
             model.addAttribute("bests", bests(opened));
             model.addAttribute("isRun", recording.sport() == Sport.RUN);
             model.addAttribute("hasPower", recording.has(Channel.POWER));
+            model.addAttribute("zonable", recording.has(Channel.POWER) || recording.has(Channel.HEART_RATE) || recording.sport() == Sport.RUN && recording.has(Channel.SPEED));
             model.addAttribute("missingChannels", missing(recording));
             model.addAttribute("hasRoute", recording.has(Channel.LATITUDE) && recording.has(Channel.LONGITUDE));
             model.addAttribute("ranges", review.ranges(opened));
