@@ -73,6 +73,7 @@ abstract class Browser {
         type("#username", email);
         type("#password", password);
         see("button.primary").click();
+        wait.until(ExpectedConditions.not(ExpectedConditions.urlContains("/sign-in")));       // the form's own page has a heading too
         see("h1");
     }
 
