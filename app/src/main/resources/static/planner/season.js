@@ -19,10 +19,18 @@ function otherDay(day, by) {
 
 const epochDay = day => Math.round(Date.parse(day + 'T00:00:00Z') / 86400000);
 
-function save(path, values) {
-  focusAfter = values.first && `[data-first="${values.first}"]`;
-  htmx.ajax('POST', `/a/${season().dataset.athlete}/season/${path}`, {target: '#season', swap: 'outerHTML', values: {...state(), ...values}});
+// One change after the other: what the next one says is asked for when the page shows the one before.
+let saving = Promise.resolve();
+function save(css, asked) {
+  saving = saving.then(() => {
+    const [path, values] = asked() ?? [];
+    if (!path) return undefined;
+    focusAfter = css;
+    return htmx.ajax('POST', `/a/${season().dataset.athlete}/season/${path}`, {target: '#season', swap: 'outerHTML', values: {...state(), ...values}});
+  }).catch(() => undefined);
 }
+
+const named = handle => handle.dataset.id ? `.event-handle[data-id="${handle.dataset.id}"]` : `.${handle.classList[0]}[data-first="${handle.dataset.first}"]`;
 
 function wanted(event) {
   const svg = holder().querySelector('svg').getBoundingClientRect();
@@ -54,7 +62,7 @@ document.addEventListener('pointerdown', event => {
   if (!handle || event.button !== 0) return;
   const d = handle.dataset;
   const kind = handle.classList.contains('top-handle') ? 'LOAD' : handle.classList.contains('edge-handle') ? 'EDGE' : 'EVENT';
-  drag = {kind, first: d.first, last: d.last, day: d.day, id: d.id, load: Number(d.load), days: Number(d.days), x: event.clientX, y: event.clientY, points: Number(holder().firstElementChild.dataset.points), now: null};
+  drag = {kind, css: named(handle), first: d.first, last: d.last, day: d.day, id: d.id, load: Number(d.load), days: Number(d.days), x: event.clientX, y: event.clientY, points: Number(holder().firstElementChild.dataset.points), now: null};
   document.body.classList.add('dragging');
   event.preventDefault();
 });
@@ -77,29 +85,31 @@ document.addEventListener('pointerup', () => {
   drag = null;
   document.body.classList.remove('dragging');
   if (done.now === null || done.kind !== 'LOAD' && done.now === 0) return;
-  if (done.kind === 'LOAD') save('block', {kind: 'LOAD', first: done.first, value: done.now});
-  else if (done.kind === 'EDGE') save('block', {kind: 'EDGE', first: done.first, day: otherDay(done.last, done.now)});
-  else moveEvent(done.id, otherDay(done.day, done.now));
+  save(done.css, () => done.kind === 'LOAD' ? ['block', {kind: 'LOAD', first: done.first, value: done.now}]
+    : done.kind === 'EDGE' ? ['block', {kind: 'EDGE', first: done.first, day: otherDay(done.last, done.now)}] : eventOn(done.id, otherDay(done.day, done.now)));
 });
 
 /** An event moves with all that is known of it: its own form says it. */
-function moveEvent(id, day) {
+function eventOn(id, day) {
   const form = document.querySelector(`form input[name="id"][value="${id}"]`)?.form;
-  if (!form) return;
-  const values = Object.fromEntries(new FormData(form));
-  save('event', {...values, day});
+  return form && ['event', {...Object.fromEntries(new FormData(form)), day}];
+}
+
+function stepped(css, up) {
+  const handle = document.querySelector(css), d = handle?.dataset;
+  if (!handle) return null;
+  if (handle.classList.contains('top-handle')) return ['block', {kind: 'LOAD', first: d.first, value: Math.max(0, Math.round((Number(d.load) + up * Math.max(5, d.load * .05)) / 5) * 5)}];
+  return handle.classList.contains('edge-handle') ? ['block', {kind: 'EDGE', first: d.first, day: otherDay(d.last, up)}] : eventOn(d.id, otherDay(d.day, up));
 }
 
 document.addEventListener('keydown', event => {
   const handle = event.target.closest?.('.top-handle, .edge-handle, .event-handle');
   if (!handle) return;
-  const d = handle.dataset;
   const up = event.key === 'ArrowUp' || event.key === 'ArrowRight' ? 1 : event.key === 'ArrowDown' || event.key === 'ArrowLeft' ? -1 : 0;
   if (!up) return;
   event.preventDefault();
-  if (handle.classList.contains('top-handle')) save('block', {kind: 'LOAD', first: d.first, value: Math.max(0, Math.round((Number(d.load) + up * Math.max(5, d.load * .05)) / 5) * 5)});
-  else if (handle.classList.contains('edge-handle')) save('block', {kind: 'EDGE', first: d.first, day: otherDay(d.last, up)});
-  else moveEvent(d.id, otherDay(d.day, up));
+  const css = named(handle);
+  save(css, () => stepped(css, up));
 });
 
 document.addEventListener('htmx:configRequest', event => {

@@ -75,7 +75,8 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
         double low = step.isRamp() ? Math.min(step.from(), step.to()) : step.low();
         double high = step.isRamp() ? Math.max(step.from(), step.to()) : step.high();
         double at = BAND_FROM + (BAND_TO - BAND_FROM) * (done.mean() - low) / (high - low);
-        String band = step.basis() == null ? NONE : figure(cuts.recording().sport(), speed, speed ? high : low) + "–" + figure(cuts.recording().sport(), speed, speed ? low : high);
+        boolean fastFirst = speed && cuts.recording().sport() == Sport.RUN;           // the shorter time of a pace
+        String band = step.basis() == null ? NONE : figure(cuts.recording().sport(), speed, fastFirst ? high : low) + "–" + figure(cuts.recording().sport(), speed, fastFirst ? low : high);
         return new Line(index, name(step), ShorthandText.target(step.flat().step().target()), step.seconds(), done, mean, band,
             Double.isNaN(at) ? Double.NaN : Math.max(2, Math.min(98, at)), one.from(), one.to(), step.basis() != null, one.step(), one.ignored());
     }
