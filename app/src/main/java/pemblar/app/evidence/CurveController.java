@@ -77,7 +77,7 @@ class CurveController {
         Set<Long> chosen = descriptions.recordingsWith(athlete, only);
         BestCurve watts = efforts.curve(athlete, sport, Measure.POWER, begin, end, day -> 1, chosen);
         BestCurve everything = chosen == null ? watts : efforts.curve(athlete, sport, Measure.POWER, begin, end);
-        PowerDuration fitted = PowerDuration.of(everything.points(1, CriticalPower.LONGEST_SECONDS));      // a part of the sessions need not be all-out
+        PowerDuration fitted = PowerDuration.of(everything);      // a part of the sessions need not be all-out
         double mass = kilograms ? mass(values, end) : 1;
         BestCurve shown = kilograms ? efforts.curve(athlete, sport, Measure.POWER, begin, end, day -> mass(values, day), chosen) : watts;
         BestCurve other = efforts.curve(athlete, sport, Measure.POWER, otherBegin, otherEnd, day -> kilograms ? mass(values, day) : 1, chosen);

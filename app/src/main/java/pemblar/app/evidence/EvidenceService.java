@@ -79,7 +79,7 @@ public class EvidenceService {
     /** CP and W′ of the model over the best efforts of the last 90 days, when there is enough evidence. */
     private List<Evidence> found(Athlete athlete, LocalDate today) {
         BestCurve curve = efforts.curve(athlete, Sport.RIDE, Measure.POWER, today.minusDays(RECENT_DAYS), today);
-        Optional<CriticalPower> model = PowerDuration.of(curve.points(1, CriticalPower.LONGEST_SECONDS)).critical().filter(CriticalPower::isEnough);
+        Optional<CriticalPower> model = PowerDuration.of(curve).critical().filter(CriticalPower::isEnough);
         if (model.isEmpty()) return List.of();
         CriticalPower critical = model.get();
         List<Long> sources = critical.efforts().stream().flatMap(e -> curve.points((int) e.seconds(), (int) e.seconds()).stream()).map(Point::source).distinct().toList();

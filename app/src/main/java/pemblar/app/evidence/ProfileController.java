@@ -32,7 +32,6 @@ import pemblar.app.threshold.ThresholdService;
 import pemblar.core.Sport;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
-import pemblar.core.model.CriticalPower;
 import pemblar.core.model.PowerDuration;
 import pemblar.core.profile.ProfileBands;
 import pemblar.core.profile.ProfileBands.Rung;
@@ -97,7 +96,7 @@ class ProfileController {
     private List<Rung> rungs(Athlete athlete, Sport sport, DatedValues values, ProfileBands bands, LocalDate from, LocalDate to, Set<Long> only) {
         BestCurve watts = efforts.curve(athlete, sport, Measure.POWER, from, to, day -> 1, only);
         BestCurve everything = only == null ? watts : efforts.curve(athlete, sport, Measure.POWER, from, to);
-        PowerDuration model = PowerDuration.of(everything.points(1, CriticalPower.LONGEST_SECONDS));       // a part of the sessions need not be all-out
+        PowerDuration model = PowerDuration.of(everything);       // a part of the sessions need not be all-out
         BestCurve perKilogram = efforts.curve(athlete, sport, Measure.POWER, from, to, day -> values.on(day).get(Quantity.BODY_MASS).orElse(Double.NaN), only);
         List<Integer> untested = ProfileBands.SECONDS.stream().filter(s -> !model.isTested(new Point(s, watts.at(s), 0))).toList();
         return bands.profile(athlete.sex(), ProfileBands.at(perKilogram.points()), untested);

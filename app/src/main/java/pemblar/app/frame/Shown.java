@@ -64,12 +64,22 @@ public class Shown {
 
     /** A speed in m/s as people of the sport read it: minutes per kilometre when running, else km/h. */
     public String speed(Sport sport, Number speed) {
-        return speed == null || !(speed.doubleValue() > 0) ? NONE : sport == Sport.RUN ? pace(speed) : decimal(3.6 * speed.doubleValue(), 1) + " km/h";
+        return speed == null || !(speed.doubleValue() > 0) ? NONE : speedFigure(sport, speed) + " " + speedUnit(sport);
+    }
+
+    /** The same without its unit. */
+    public static String speedFigure(Sport sport, Number speed) {
+        double value = speed.doubleValue();
+        return !(value > 0) ? NONE : sport == Sport.RUN ? Pace.clock(1000 / value) : String.format(Locale.ROOT, "%.1f", 3.6 * value);
+    }
+
+    public static String speedUnit(Sport sport) {
+        return sport == Sport.RUN ? "/km" : "km/h";
     }
 
     /** Minutes per kilometre of a speed in m/s. */
     public String pace(Number speed) {
-        return speed == null || !(speed.doubleValue() > 0) ? NONE : Pace.clock(1000 / speed.doubleValue()) + " /km";
+        return speed(Sport.RUN, speed);
     }
 
     public String percent(Number fraction) {

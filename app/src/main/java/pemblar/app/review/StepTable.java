@@ -3,6 +3,7 @@ package pemblar.app.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import pemblar.app.frame.Shown;
 import pemblar.app.session.SessionService;
 import pemblar.core.Sport;
 import pemblar.core.matching.StepMatching;
@@ -11,7 +12,6 @@ import pemblar.core.matching.StepMatching.Matched;
 import pemblar.core.matching.Stretches.One;
 import pemblar.core.recording.Channel;
 import pemblar.core.workout.Basis;
-import pemblar.core.workout.Pace;
 import pemblar.core.workout.PlannedStep;
 import pemblar.core.workout.ShorthandText;
 
@@ -46,7 +46,7 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
         };
         List<Basis> bases = lines.stream().filter(l -> l.step() >= 0).map(l -> cuts.plan().get(l.step()).basis()).toList();
         boolean pace = bases.contains(Basis.PACE) || bases.isEmpty() && !cuts.recording().has(Channel.POWER);
-        return new StepTable(how, pace ? cuts.recording().sport() == Sport.RUN ? "/km" : "km/h" : bases.contains(Basis.HEART_RATE) ? "bpm" : "W", planned && !cuts.plan().isEmpty(), lines);
+        return new StepTable(how, pace ? Shown.speedUnit(cuts.recording().sport()) : bases.contains(Basis.HEART_RATE) ? "bpm" : "W", planned && !cuts.plan().isEmpty(), lines);
     }
 
     static List<Choice> choices(Cuts cuts) {
@@ -84,8 +84,7 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
     /** Without its unit; a speed as pace when running, else in km/h. */
     private static String figure(Sport sport, boolean speed, double value) {
         if (!Double.isFinite(value)) return NONE;
-        if (!speed) return String.valueOf(Math.round(value));
-        return sport == Sport.RUN ? value > 0 ? Pace.clock(1000 / value) : NONE : String.format(Locale.ROOT, "%.1f", 3.6 * value);
+        return speed ? Shown.speedFigure(sport, value) : String.valueOf(Math.round(value));
     }
 
     /** Bands behind the lanes, as JSON-ready lists of from, to, low, high at both ends and the quantity. */

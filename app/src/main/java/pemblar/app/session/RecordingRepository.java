@@ -25,12 +25,14 @@ interface RecordingRepository extends Repository<RecordingRow, Long> {
     void bringBack(long athleteId, List<Long> sessionIds);
 
     /** One that lent a channel stays for the other recording. */
+    String NOT_LENT = " and not exists (select 1 from recording_edit where other_recording_id = recording.id)";
+
     @Modifying(flushAutomatically = true)
-    @Query(nativeQuery = true, value = "delete from recording where deleted_at < :before and not exists (select 1 from session where recording_id = recording.id) and not exists (select 1 from recording_edit where other_recording_id = recording.id)")
+    @Query(nativeQuery = true, value = "delete from recording where deleted_at < :before and not exists (select 1 from session where recording_id = recording.id)" + NOT_LENT)
     void purge(Instant before);
 
     @Modifying(flushAutomatically = true)
-    @Query(nativeQuery = true, value = "delete from recording where athlete_id = :athleteId and sha256 = :sha256 and deleted_at is not null and not exists (select 1 from recording_edit where other_recording_id = recording.id)")
+    @Query(nativeQuery = true, value = "delete from recording where athlete_id = :athleteId and sha256 = :sha256 and deleted_at is not null" + NOT_LENT)
     void purgeFile(long athleteId, String sha256);
 
     @Query("select r from RecordingRow r where r.curvesVersion < :version order by r.id limit :count")

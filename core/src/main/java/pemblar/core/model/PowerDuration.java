@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 
 /**
@@ -23,6 +24,11 @@ public record PowerDuration(Optional<CriticalPower> critical, Optional<MaximalPo
     /** Durations, s, that a pair or triple of tests usually takes. */
     private static final int[] USUAL_TESTS = {180, 720, 1200, 360};
     private static final double NEAR = 1.6;
+
+    /** Of the durations to which the models reach, of a curve of best means in W. */
+    public static PowerDuration of(BestCurve curve) {
+        return of(curve.points(1, CriticalPower.LONGEST_SECONDS));
+    }
 
     /** @param points best efforts, shortest first, in W; what is shorter or longer than the models reach is ignored */
     public static PowerDuration of(List<Point> points) {
