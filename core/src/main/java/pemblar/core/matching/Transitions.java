@@ -5,6 +5,7 @@ import java.util.List;
 import pemblar.core.matching.StepMatching.Matched;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.workout.Basis;
 
 /**
  * What happens where one working step of a repetition goes over into the next, such as from sitting to standing: the lowest 3 s mean in the 10 s
@@ -21,10 +22,11 @@ public final class Transitions {
     /**
      * One transition.
      * @param at     grid second of the boundary
+     * @param basis  power or pace: heart rate follows too late to show a drop
      * @param lowest lowest 3 s mean in W or m/s
      * @param target lower end of the lower of the two bands
      */
-    public record Transition(int repetition, int at, double lowest, double target) {
+    public record Transition(int repetition, int at, Basis basis, double lowest, double target) {
         /** Relative to the target; below zero where the effort dropped. */
         public double share() {
             return lowest / target - 1;
@@ -41,13 +43,13 @@ public final class Transitions {
             double target = Math.min(before.step().lowAt(1), after.step().lowAt(0));
             int at = after.from();
             StepMatching.channelOf(after.step().basis(), recording).flatMap(recording::channel).map(values -> lowest(values, at)).filter(v -> !v.isNaN())
-                .ifPresent(lowest -> all.add(new Transition(after.step().flat().repetition(), at, lowest, target)));
+                .ifPresent(lowest -> all.add(new Transition(after.step().flat().repetition(), at, after.step().basis(), lowest, target)));
         }
         return all;
     }
 
     private static boolean areWorkOfOneRepetition(Matched before, Matched after) {
-        boolean same = after.step().flat().repetition() > 0 && before.step().flat().repetition() == after.step().flat().repetition() && before.to() == after.from() && before.step().basis() == after.step().basis() && after.step().basis() != null;
+        boolean same = after.step().flat().repetition() > 0 && before.step().flat().repetition() == after.step().flat().repetition() && before.to() == after.from() && before.step().basis() == after.step().basis() && (after.step().basis() == Basis.POWER || after.step().basis() == Basis.PACE);
         double low = Math.min(before.step().targetAt(1), after.step().targetAt(0));
         double high = Math.max(before.step().targetAt(1), after.step().targetAt(0));
         return same && low >= BOTH_WORK * high;
