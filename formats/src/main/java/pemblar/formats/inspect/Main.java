@@ -16,11 +16,12 @@ import pemblar.core.workout.Shorthand;
 import pemblar.core.workout.Workout;
 import pemblar.formats.Reading;
 import pemblar.formats.RecordingFiles;
+import pemblar.formats.ask.Asking;
 import pemblar.formats.fit.FitWorkouts;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** {@code inspect FILE} and {@code shorthand TEXT}: answers on standard output; exit code 2 and one line when refused. */
+/** {@code inspect FILE}, {@code shorthand TEXT} and {@code ask TOPIC}: answers on standard output; exit code 2 and one line when refused. */
 public final class Main {
     private static final int REFUSED = 2;
     private final PrintStream out;
@@ -40,7 +41,9 @@ public final class Main {
 
     public static void main(String[] arguments) {
         PrintStream out = new PrintStream(System.out, false, StandardCharsets.UTF_8);
-        int code = run(List.of(arguments), out, System.err, Instant.EPOCH.plusSeconds(System.currentTimeMillis() / 1000));
+        boolean asked = arguments.length > 0 && arguments[0].equals("ask");
+        int code = asked ? Asking.run(arguments.length == 2 ? arguments[1] : "", System.in, out, System.err)
+            : run(List.of(arguments), out, System.err, Instant.EPOCH.plusSeconds(System.currentTimeMillis() / 1000));
         out.flush();
         System.exit(code);
     }

@@ -1,0 +1,49 @@
+package pemblar.core.checkin;
+
+import java.util.Locale;
+import pemblar.core.checkin.Bands.Verdict;
+
+/** A band as a sentence with its figures. */
+public final class BandWords {
+    private BandWords() {}
+
+    /** What the last days say, what is missing, and what a difference of this direction means. */
+    public static String of(Bands bands) {
+        String name = bands.measure().words();
+        if (bands.verdict() == Verdict.NO_VERDICT) {
+            String missing = name + ": no verdict, " + bands.missing() + (bands.missing() == 1 ? " value is" : " values are") + " missing.";
+            return bands.sharp() ? missing + " " + sharp(bands) : missing;
+        }
+        String figures = name + ": the last week " + figure(bands, bands.recent()) + " against " + usual(bands);
+        String meaning = bands.verdict() == Verdict.IN_BAND ? "" : meaning(bands);
+        return figures + ": " + bands.verdict().words() + meaning + "." + (bands.sharp() ? " " + sharp(bands) : "");
+    }
+
+    /** The usual with its standard deviation; of variability the band, since its deviation is on the logarithm. */
+    private static String usual(Bands bands) {
+        if (bands.measure() == Measure.VARIABILITY) return figure(bands, bands.usual()) + " (band " + figure(bands, bands.bandLow()) + " to " + figure(bands, bands.bandHigh()) + ")";
+        return number(bands, bands.usual()) + " ± " + figure(bands, bands.sd());
+    }
+
+    private static String sharp(Bands bands) {
+        String side = bands.measure().strain() > 0 ? "above" : "below";
+        return "Sharp: two mornings running lie far " + side + " the usual of " + figure(bands, bands.usual()) + ", which is strain or illness.";
+    }
+
+    private static String meaning(Bands bands) {
+        boolean strain = bands.direction() == bands.measure().strain();
+        return switch (bands.measure()) {
+            case RESTING_HEART_RATE -> strain ? ", higher: strain or illness" : ", lower: over weeks a gain";
+            case VARIABILITY -> strain ? ", lower: strain or illness" : ", higher than usual";
+            case SLEEP -> strain ? ", shorter than usual" : ", longer than usual";
+        };
+    }
+
+    private static String figure(Bands bands, double value) {
+        return number(bands, value) + " " + bands.measure().unit();
+    }
+
+    private static String number(Bands bands, double value) {
+        return String.format(Locale.ROOT, bands.measure() == Measure.RESTING_HEART_RATE ? "%.1f" : "%.0f", value);
+    }
+}

@@ -1,0 +1,111 @@
+package pemblar.core.evidence;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import pemblar.core.threshold.Quantity;
+
+/**
+ * One piece of evidence.
+ * @param recorded     from a recording rather than typed
+ * @param effort       the single effort it rests on; empty when there is none
+ * @param cutShort     a test whose recording ends too early to be one: no evidence
+ */
+public record Piece(String id, LocalDate day, boolean recorded, Says says, Optional<SingleEffort> effort, boolean cutShort) {
+    /** An all-out effort: its mean power, W, or speed, m/s. */
+    public record SingleEffort(double level, double seconds) {
+        private static final double SAME_SECONDS = 1.1;
+        private static final double SAME_LEVEL = 1.02;
+        private static final double DUST = 1e-9;
+
+        boolean isSameAs(SingleEffort other) {
+            return ratio(seconds, other.seconds) <= SAME_SECONDS + DUST && ratio(level, other.level) <= SAME_LEVEL + DUST;
+        }
+
+        private static double ratio(double a, double b) {
+            return Math.max(a, b) / Math.min(a, b);
+        }
+    }
+
+    /** What a piece says. */
+    public sealed interface Says {
+        /** True when it says something on a quantity. */
+        boolean on(Quantity quantity);
+
+        /** The range that counts for agreeing: from low to high. */
+        double low();
+
+        double high();
+    }
+
+    /** A value with its range. */
+    public record Value(Quantity quantity, double best, double low, double high) implements Says {
+        public Value {
+            if (!(low > 0 && low <= best && best <= high && high < 1e6)) throw new IllegalArgumentException("low, best and high must be above 0 and in order, were " + low + ", " + best + ", " + high);
+        }
+
+        @Override
+        public boolean on(Quantity asked) {
+            return asked == quantity;
+        }
+
+        /** Never zero: a typed value without a range is not known better than a millionth. */
+        double variance() {
+            return Math.pow(Math.max((high - low) / 2, best * 1e-6), 2);
+        }
+    }
+
+    /** Critical power (W) and W' (J) together, with the covariance of the two: variances in W^2 and J^2, covariance in W J. */
+    public record Both(double watts, double joules, double wattsVariance, double covariance, double joulesVariance) implements Says {
+        public Both {
+            if (!(watts > 0 && watts < 5000 && joules > 0 && joules < 1e6)) throw new IllegalArgumentException("critical power and W' must be above 0, were " + watts + ", " + joules);
+            if (!(wattsVariance > 0 && joulesVariance > 0 && wattsVariance * joulesVariance > covariance * covariance))
+                throw new IllegalArgumentException("covariance must be positive definite, was [[" + wattsVariance + ", " + covariance + "], [" + covariance + ", " + joulesVariance + "]]");
+        }
+
+        @Override
+        public boolean on(Quantity asked) {
+            return asked == Quantity.CRITICAL_POWER || asked == Quantity.W_PRIME;
+        }
+
+        @Override
+        public double low() {
+            return watts - Math.sqrt(wattsVariance);
+        }
+
+        @Override
+        public double high() {
+            return watts + Math.sqrt(wattsVariance);
+        }
+    }
+
+    /** A session that drove the reserve below zero: constant powers, W, each over some seconds. It is a floor for critical power. */
+    public record Floor(List<Step> steps) implements Says {
+        public Floor {
+            steps = List.copyOf(steps);
+        }
+
+        /** One stretch of constant power. */
+        public record Step(double watts, double seconds) {
+            public Step {
+                if (!(watts >= 0 && watts < 5000)) throw new IllegalArgumentException("watts must be in 0..5000, was " + watts);
+                if (!(seconds > 0 && seconds <= 864_000)) throw new IllegalArgumentException("seconds must be in (0, 864000], was " + seconds);
+            }
+        }
+
+        @Override
+        public boolean on(Quantity asked) {
+            return asked == Quantity.CRITICAL_POWER;
+        }
+
+        @Override
+        public double low() {
+            return Double.NaN;
+        }
+
+        @Override
+        public double high() {
+            return Double.NaN;
+        }
+    }
+}
