@@ -20,6 +20,7 @@ import pemblar.core.season.Ask;
 import pemblar.core.season.Event;
 import pemblar.core.season.Generator;
 import pemblar.core.season.Hours;
+import pemblar.core.season.LoadPerHour;
 import pemblar.core.season.Priority;
 import pemblar.core.season.Rhythm;
 import pemblar.core.season.Season;
@@ -41,7 +42,7 @@ public class SeasonBenchmark {
 
     private static Ask ask(double chronic) {
         Hours hours = new Hours(10, List.of(new Hours.Exception(FIRST.plusDays(100), FIRST.plusDays(110), 2)));
-        return new Ask(FIRST, FIRST.plusDays(363), EVENTS, new Aim(Aim.Kind.CHRONIC_LOAD, chronic), Rhythm.everyBlock(4, 7), 5, hours, 55, Ask.Start.steady(50), List.of());
+        return new Ask(FIRST, FIRST.plusDays(363), EVENTS, new Aim(Aim.Kind.CHRONIC_LOAD, chronic), Rhythm.everyBlock(4, 7), 5, hours, LoadPerHour.even(55), Ask.Start.steady(50), List.of(), Ask.Shape.FREE);
     }
 
     @Benchmark

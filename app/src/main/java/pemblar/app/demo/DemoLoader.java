@@ -153,8 +153,8 @@ class DemoLoader implements ApplicationRunner {
         LocalDate today = today(athlete);
         List<SeasonEvent> events = List.of(new SeasonEvent(today.plusDays(DemoAthlete.LAST_A), demo.lastEvent(), Priority.A),
             new SeasonEvent(today.plusDays(DemoAthlete.CLUB_RACE), "Harbour club race", Priority.C),
-            new SeasonEvent(0, today.plusDays(DemoAthlete.NEXT_B), demo.bEvent(), Priority.B, SeasonEvent.Kind.TIME_TRIAL, demo.sport(), null, 5400, List.of()),
-            new SeasonEvent(0, today.plusDays(DemoAthlete.NEXT_A), demo.aEvent(), Priority.A, SeasonEvent.Kind.RACE, demo.sport(), null, 3 * 3600, demo.demands()));
+            new SeasonEvent(0, today.plusDays(DemoAthlete.NEXT_B), 1, demo.bEvent(), Priority.B, SeasonEvent.Kind.TIME_TRIAL, demo.sport(), null, 5400, List.of()),
+            new SeasonEvent(0, today.plusDays(DemoAthlete.NEXT_A), 1, demo.aEvent(), Priority.A, SeasonEvent.Kind.RACE, demo.sport(), null, 3 * 3600, demo.demands()));
         List<Block> planned = blocks(demo).stream().map(block -> block.at(today)).toList();
         plan.make(athlete, held -> held.withEvents(events).withBlocks(planned).withSettings(demo.settings()).withAway(List.of(demo.away(today))));
     }

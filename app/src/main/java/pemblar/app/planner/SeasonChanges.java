@@ -10,6 +10,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.season.Ahead;
 import pemblar.app.season.Held;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
@@ -217,7 +218,7 @@ public class SeasonChanges {
 
     /** The trend with what is held, or would be. */
     @Transactional(readOnly = true)
-    public Trend trend(Athlete athlete, Trend now, List<Block> blocks) {
-        return TrendService.trend(athlete, now.today(), now.dayLoads(), blocks);
+    public Trend trend(Athlete athlete, Trend now, Held held) {
+        return TrendService.trend(athlete, now.today(), now.dayLoads(), Ahead.of(held));
     }
 }

@@ -116,14 +116,14 @@ class SeasonController {
 
     @PostMapping("/event")
     String event(@PathVariable long athleteId, @RequestParam(defaultValue = "0") long id, @RequestParam String name, @RequestParam String day, @RequestParam Priority priority,
-                 @RequestParam(defaultValue = "RACE") SeasonEvent.Kind kind, @RequestParam(required = false) Sport sport, @RequestParam(defaultValue = "") String kilometres, @RequestParam(defaultValue = "") String time,
+                 @RequestParam(defaultValue = "RACE") SeasonEvent.Kind kind, @RequestParam(required = false) Sport sport, @RequestParam(defaultValue = "") String kilometres, @RequestParam(defaultValue = "") String time, @RequestParam(defaultValue = "1") String days,
                  @RequestParam(required = false) Integer revision, @RequestParam(defaultValue = "false") boolean replan, HttpServletRequest request,
                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         return changed(athleteId, viewer, request, model, () -> {
             Sport of = sport == null ? pages.athlete(athleteId, viewer).sport() : sport;
             Double metres = kilometres.isBlank() ? null : (Double) (1000 * Typed.number("Distance", kilometres, 0.1, 5000));
             Integer seconds = time.isBlank() ? null : (Integer) Typed.seconds("Expected time", time, 10, 864_000);
-            changes.event(new Asking(athleteId, viewer, revision, replan), new SeasonEvent(id, Typed.day("Day", day), name.strip(), priority, kind, of, metres, seconds, List.of()));
+            changes.event(new Asking(athleteId, viewer, revision, replan), new SeasonEvent(id, Typed.day("Day", day), Typed.whole("Days it lasts", days, 1, 28), name.strip(), priority, kind, of, metres, seconds, List.of()));
         });
     }
 
@@ -190,7 +190,7 @@ class SeasonController {
     }
 
     private void draw(Pages.Opened page, Held held, LocalDate from, LocalDate to, Model model) {
-        Trend trend = changes.trend(page.athlete(), page.trend(), held.blocks());
+        Trend trend = changes.trend(page.athlete(), page.trend(), held);
         LocalDate first = from == null ? page.today().minusDays(DAYS_BACK) : from;
         LocalDate end = to == null || !to.isAfter(first) ? lastDay(held, page.today()) : to;
         if (end.isAfter(first.plusDays(MOST_DAYS))) end = first.plusDays(MOST_DAYS);
@@ -200,13 +200,20 @@ class SeasonController {
         Outcome outcome = planner.outcome(page.athlete(), held, trend);
         List<Morning> mornings = mornings(held, trend);
         model.addAttribute("outcome", SeasonPlanner.sentence(outcome));
-        mornings.stream().filter(m -> outcome.aim().kind() == Aim.Kind.CHRONIC_LOAD && m.event().priority() == Priority.A && Math.abs(m.chronic() - outcome.reached()) > WORTH_SAYING).findFirst()
-            .ifPresent(m -> {
-                model.addAttribute("now", m);
-                model.addAttribute("farther", Math.abs(m.chronic() - outcome.aim().value()) > Math.abs(outcome.reached() - outcome.aim().value()));
-            });
+        mornings.stream().filter(m -> outcome.aim().kind() == Aim.Kind.CHRONIC_LOAD && m.event().priority() == Priority.A).reduce((a, b) -> b)
+            .filter(m -> Math.abs(m.chronic() - outcome.reached()) > WORTH_SAYING).ifPresent(m -> model.addAttribute("now", Now.of(m, outcome)));
         model.addAttribute("mornings", mornings);
         model.addAttribute("blocks", held.blocks().stream().filter(b -> !b.last().isBefore(page.today())).toList());
+    }
+
+    /** What the present plan comes to beside what could be planned, with what to do about it. */
+    record Now(String sentence) {
+        static Now of(Morning morning, Outcome outcome) {
+            double aim = outcome.aim().value();
+            String comes = " What is planned now comes to " + Math.round(morning.chronic());
+            if (Math.abs(morning.chronic() - aim) > Math.abs(outcome.reached() - aim)) return new Now(comes + "; plan the season anew to come nearer.");
+            return new Now(comes + ": sessions on the board go beyond what the limits allow. Scale or drop some, or raise the limit.");
+        }
     }
 
     /** Chronic load and balance on the morning of an event that is still ahead. */
@@ -215,9 +222,8 @@ class SeasonController {
     private static List<Morning> mornings(Held held, Trend trend) {
         List<Morning> mornings = new ArrayList<>();
         for (SeasonEvent event : held.events()) {
-            LoadTrend.Day eve = trend.on(event.day().minusDays(1));
             LoadTrend.Day day = trend.on(event.day());
-            if (eve != null && day != null && !event.day().isBefore(trend.today()) && event.priority() != Priority.C) mornings.add(new Morning(event, eve.chronic(), day.balance()));
+            if (day != null && !event.day().isBefore(trend.today()) && event.priority() != Priority.C) mornings.add(new Morning(event, day.chronicBefore(), day.balance()));
         }
         return mornings;
     }

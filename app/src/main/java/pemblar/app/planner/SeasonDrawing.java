@@ -230,8 +230,7 @@ record SeasonDrawing(List<Column> columns, List<Band> bands, List<Flag> flags, L
                 WantedBalance wish = WantedBalance.of(event.priority());
                 LoadTrend.Day day = trend.on(event.day());
                 if (wish == null || day == null || event.day().isBefore(first) || event.day().isAfter(last)) continue;
-                LoadTrend.Day eve = trend.on(event.day().minusDays(1));
-                double chronic = eve == null ? day.chronic() : eve.chronic();
+                double chronic = day.chronicBefore();
                 double low = wish.low(chronic);
                 double high = wish.high(chronic);
                 boolean inside = day.balance() >= low && day.balance() <= high;

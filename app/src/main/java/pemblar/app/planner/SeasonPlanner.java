@@ -4,17 +4,23 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.season.Held;
 import pemblar.app.season.SeasonEvent;
+import pemblar.app.season.SeasonSettings;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Ask;
 import pemblar.core.season.Block;
+import pemblar.core.season.Block.Phase;
+import pemblar.core.season.Event;
 import pemblar.core.season.Generator;
 import pemblar.core.season.Limit;
+import pemblar.core.season.LoadPerHour;
 import pemblar.core.season.Season;
 import pemblar.core.season.Season.Outcome;
 
@@ -48,14 +54,25 @@ public class SeasonPlanner {
     static Ask ask(Athlete athlete, Held held, Trend trend) {
         LocalDate today = trend.today();
         LocalDate first = held.blocks().stream().filter(b -> b.contains(today)).map(b -> b.last().plusDays(1)).findFirst().orElse(today);
-        return new Ask(first, last(held, first), held.events().stream().map(SeasonEvent::toCore).toList(), held.settings().aim(), held.settings().rhythm(), held.settings().highestBuild(),
-            held.settings().hours(held.away()), loadPerHour(trend), start(athlete, trend, first), held.blocks().stream().filter(b -> b.pinned() && !b.first().isBefore(first)).toList());
+        Ask.Start start = start(athlete, trend, first);
+        SeasonSettings settings = held.settings();
+        List<Event> events = held.events().stream().filter(e -> !e.last().isBefore(first)).map(e -> e.toCore(start.chronic())).toList();
+        List<Block> pinned = held.blocks().stream().filter(b -> b.pinned() && !b.first().isBefore(first)).toList();
+        return new Ask(first, last(held, first), events, settings.aim(), settings.rhythm(), settings.highestBuild(), settings.hours(held.allAway()), LoadPerHour.around(loadPerHour(trend)), start, pinned, shape(held, first, start));
+    }
+
+    /** Phases do not run backwards from the block that runs now, and the last loading block measures what follows. */
+    private static Ask.Shape shape(Held held, LocalDate first, Ask.Start start) {
+        Block before = held.blocks().stream().filter(b -> b.last().isBefore(first) && b.last().isAfter(first.minusDays(2))).findFirst().orElse(null);
+        boolean loading = before != null && before.phase() != Phase.TAPER && before.phase() != Phase.RECOVERY;
+        double measure = loading && !before.easy() && before.targetLoad() > 0 ? before.loadPerDay() : start.chronic();
+        return new Ask.Shape(Optional.empty(), loading ? Optional.of(before.phase()) : Optional.empty(), measure > 0 ? measure : Double.NaN);
     }
 
     private static LocalDate last(Held held, LocalDate first) {
         LocalDate least = first.plusDays(6);
         LocalDate wanted = held.settings().lastDay();
-        if (wanted == null) wanted = held.events().stream().map(SeasonEvent::day).filter(d -> !d.isBefore(first)).max(LocalDate::compareTo).map(d -> d.plusDays(DAYS_AFTER_LAST_EVENT)).orElse(first.plusDays(DAYS_WITHOUT_EVENT));
+        if (wanted == null) wanted = held.events().stream().map(SeasonEvent::last).filter(d -> !d.isBefore(first)).max(LocalDate::compareTo).map(d -> d.plusDays(DAYS_AFTER_LAST_EVENT)).orElse(first.plusDays(DAYS_WITHOUT_EVENT));
         return wanted.isBefore(least) ? least : wanted;
     }
 
@@ -69,7 +86,7 @@ public class SeasonPlanner {
             week.add(day == null ? before : day.chronic());
         }
         LoadTrend.Day eve = trend.on(first.minusDays(1));
-        return new Ask.Start(eve == null ? before : eve.acute(), week, athlete.trend());
+        return new Ask.Start(eve == null ? before : eve.acute(), week, athlete.trend(), List.of());
     }
 
     /** Points that an hour has cost of late. */
@@ -89,9 +106,19 @@ public class SeasonPlanner {
             case CHRONIC_LOAD -> " chronic load on the morning of the A event";
         };
         if (outcome.met()) return "The aim of " + number(outcome.aim().value()) + unit + " can be met.";
-        String why = outcome.binding() == Limit.HOURS ? "the hours available are in the way" : outcome.binding() == Limit.BUILD_RATE ? "the highest build rate is in the way"
-            : outcome.binding() == Limit.PINS ? "pinned blocks are in the way" : "the days with their easy blocks and tapers do not allow it";
-        return "The aim of " + number(outcome.aim().value()) + unit + " cannot be met: " + why + ". The nearest possible is " + number(outcome.reached()) + ".";
+        String why = outcome.binding().isEmpty() ? "the days themselves do not allow it" : outcome.binding().stream().map(SeasonPlanner::inTheWay).collect(Collectors.joining(" and "));
+        return "The aim of " + number(outcome.aim().value()) + unit + " cannot be met: " + why + ". The nearest possible is " + number(outcome.nearest()) + ".";
+    }
+
+    private static String inTheWay(Limit limit) {
+        return switch (limit) {
+            case HOURS -> "the hours available are in the way";
+            case BUILD_RATE -> "the highest build rate is in the way";
+            case AWAY -> "days away are in the way";
+            case PINS -> "pinned blocks are in the way";
+            case EASY -> "the easy blocks do not allow it";
+            case TAPER -> "tapers and recovery do not allow it";
+        };
     }
 
     private static String number(double value) {

@@ -94,7 +94,7 @@ class SetupService {
         SeasonEvent taken = held.events().stream().filter(e -> e != same && e.day().equals(day)).findFirst().orElse(null);
         if (taken != null) throw new IllegalArgumentException("Day: on " + day + " there is “" + taken.name() + "” already; choose another day, such as " + day.plusDays(1) + ".");
         Integer seconds = answers.seconds() != null ? answers.seconds() : expected(answers) == null ? null : (Integer) (int) Math.round(expected(answers));
-        SeasonEvent event = new SeasonEvent(same == null ? 0 : same.id(), day, answers.event(), Priority.A, answers.kind(), answers.sport(), answers.metres(), seconds, same == null ? List.of() : same.demands());
+        SeasonEvent event = new SeasonEvent(same == null ? 0 : same.id(), day, same == null ? 1 : same.days(), answers.event(), Priority.A, answers.kind(), answers.sport(), answers.metres(), seconds, same == null ? List.of() : same.demands());
         List<SeasonEvent> events = new ArrayList<>(held.events().stream().filter(e -> e != same).toList());
         events.add(event);
         return held.withSettings(settings).withEvents(events);

@@ -17,6 +17,13 @@ public record Held(int revision, SeasonSettings settings, List<Block> blocks, Li
         marked = List.copyOf(marked);
     }
 
+    /** Days with other hours, those marked unavailable among them. */
+    public List<Away> allAway() {
+        List<Away> all = new ArrayList<>(away);
+        for (Marked day : marked) if (day.unavailable()) all.add(new Away(day.day(), day.day(), 0, day.note()));
+        return all;
+    }
+
     boolean sameAs(Held other) {
         return settings.equals(other.settings) && blocks.equals(other.blocks) && events.equals(other.events) && away.equals(other.away) && marked.equals(other.marked);
     }

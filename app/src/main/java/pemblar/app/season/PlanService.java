@@ -49,8 +49,8 @@ public class PlanService implements Undoable {
     }
 
     @Transactional(readOnly = true)
-    public Map<Long, List<Block>> blocks(List<Athlete> roster) {
-        return roster.isEmpty() ? Map.of() : store.blocks(roster.stream().map(Athlete::id).toList());
+    public Map<Long, Ahead> ahead(List<Athlete> roster) {
+        return roster.isEmpty() ? Map.of() : store.ahead(roster.stream().map(Athlete::id).toList());
     }
 
     @Transactional(readOnly = true)

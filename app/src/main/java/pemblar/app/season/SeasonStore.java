@@ -55,7 +55,7 @@ class SeasonStore {
     }
 
     private static SeasonEvent event(ResultSet rs, Map<Long, List<EventDemand>> demands) throws SQLException {
-        return new SeasonEvent(rs.getLong("id"), day(rs, "day"), rs.getString("name"), Priority.valueOf(rs.getString("priority")), SeasonEvent.Kind.valueOf(rs.getString("kind")),
+        return new SeasonEvent(rs.getLong("id"), day(rs, "day"), rs.getInt("days"), rs.getString("name"), Priority.valueOf(rs.getString("priority")), SeasonEvent.Kind.valueOf(rs.getString("kind")),
             Sport.valueOf(rs.getString("sport")), rs.getObject("metres", Double.class), rs.getObject("seconds", Integer.class), demands.getOrDefault(rs.getLong("id"), List.of()));
     }
 
@@ -70,6 +70,25 @@ class SeasonStore {
         return new Held(set.revision(), set.settings(), blocks(athleteId), events(athleteId, true),
             sql.sql("select * from season_exception where athlete_id = ? order by from_day, id").param(athleteId).query((rs, i) -> new Away(day(rs, "from_day"), day(rs, "to_day"), rs.getDouble("weekly_hours"), rs.getString("reason"))).list(),
             marked(athleteId));
+    }
+
+    /** What is ahead of several athletes, from four queries. */
+    Map<Long, Ahead> ahead(List<Long> athleteIds) {
+        record Event(long athleteId, SeasonEvent event) {}
+        record Other(long athleteId, Away away) {}
+        record Weekly(long athleteId, double hours) {}
+        Map<Long, List<Block>> blocks = blocks(athleteIds);
+        Map<Long, List<SeasonEvent>> events = sql.sql("select * from event where athlete_id in (:ids) order by day, id").param("ids", athleteIds)
+            .query((rs, i) -> new Event(rs.getLong("athlete_id"), event(rs, Map.of()))).list().stream().collect(Collectors.groupingBy(Event::athleteId, Collectors.mapping(Event::event, Collectors.toList())));
+        String other = "select athlete_id, from_day, to_day, weekly_hours, reason from season_exception where athlete_id in (:ids)"
+            + " union all select athlete_id, day, day, 0, note from marked_day where unavailable and athlete_id in (:ids)";
+        Map<Long, List<Away>> away = sql.sql(other).param("ids", athleteIds)
+            .query((rs, i) -> new Other(rs.getLong("athlete_id"), new Away(day(rs, "from_day"), day(rs, "to_day"), rs.getDouble("weekly_hours"), rs.getString("reason")))).list()
+            .stream().collect(Collectors.groupingBy(Other::athleteId, Collectors.mapping(Other::away, Collectors.toList())));
+        Map<Long, Double> weekly = sql.sql("select athlete_id, weekly_hours from season where athlete_id in (:ids)").param("ids", athleteIds)
+            .query((rs, i) -> new Weekly(rs.getLong("athlete_id"), rs.getDouble("weekly_hours"))).list().stream().collect(Collectors.toMap(Weekly::athleteId, Weekly::hours));
+        return athleteIds.stream().collect(Collectors.toMap(id -> id, id -> new Ahead(blocks.getOrDefault(id, List.of()), events.getOrDefault(id, List.of()),
+            Ahead.hours(weekly.getOrDefault(id, SeasonSettings.USUAL.weeklyHours()), away.getOrDefault(id, List.of())))));
     }
 
     List<Marked> marked(long athleteId) {
@@ -127,8 +146,8 @@ class SeasonStore {
         sql.sql("delete from event where athlete_id = ?").param(athleteId).update();
         for (SeasonEvent e : events) {
             long id = e.id() > 0 ? e.id() : sql.sql("select nextval(pg_get_serial_sequence('event', 'id'))").query(Long.class).single();
-            sql.sql("insert into event (id, athlete_id, day, name, priority, kind, sport, metres, seconds) values (?, ?, ?, ?, ?, ?, ?, ?, ?)")
-                .params(id, athleteId, e.day(), e.name(), e.priority().name(), e.kind().name(), e.sport().name(), e.metres(), e.seconds()).update();
+            sql.sql("insert into event (id, athlete_id, day, days, name, priority, kind, sport, metres, seconds) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                .params(id, athleteId, e.day(), e.days(), e.name(), e.priority().name(), e.kind().name(), e.sport().name(), e.metres(), e.seconds()).update();
             for (EventDemand d : e.demands())
                 sql.sql("insert into event_demand (event_id, athlete_id, effort_seconds, unit, amount, after_kind, after_amount, source) values (?, ?, ?, ?, ?, ?, ?, ?)")
                     .params(id, athleteId, d.seconds(), d.unit().name(), d.amount(), d.after().name(), d.afterAmount(), d.source()).update();

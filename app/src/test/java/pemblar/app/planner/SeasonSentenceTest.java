@@ -2,6 +2,7 @@ package pemblar.app.planner;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Limit;
@@ -9,7 +10,7 @@ import pemblar.core.season.Season.Outcome;
 
 class SeasonSentenceTest {
     private static String sentence(Aim.Kind kind, double value, double reached, boolean met, Limit binding) {
-        return SeasonPlanner.sentence(new Outcome(new Aim(kind, value), reached, met, binding));
+        return SeasonPlanner.sentence(new Outcome(new Aim(kind, value), reached, reached, met, binding == null ? List.of() : List.of(binding)));
     }
 
     @Test
@@ -23,6 +24,6 @@ class SeasonSentenceTest {
         assertThat(sentence(Aim.Kind.CHRONIC_LOAD, 90, 71.4, false, Limit.BUILD_RATE)).isEqualTo("The aim of 90 chronic load on the morning of the A event cannot be met: the highest build rate is in the way. The nearest possible is 71.");
         assertThat(sentence(Aim.Kind.WEEKLY_HOURS, 20, 12, false, Limit.HOURS)).contains("the hours available are in the way").endsWith("The nearest possible is 12.");
         assertThat(sentence(Aim.Kind.WEEKLY_HOURS, 20, 12.3, false, Limit.PINS)).contains("pinned blocks are in the way").endsWith("12.3.");
-        assertThat(sentence(Aim.Kind.WEEKLY_LOAD, 600, 420, false, Limit.TIME)).contains("easy blocks and tapers");
+        assertThat(sentence(Aim.Kind.WEEKLY_LOAD, 600, 420, false, Limit.EASY)).contains("the easy blocks do not allow it");
     }
 }

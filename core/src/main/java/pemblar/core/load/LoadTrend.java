@@ -33,8 +33,9 @@ public final class LoadTrend {
      * @param chronic at the end of the day
      * @param balance on its morning: chronic minus acute of the evening before
      * @param build   chronic minus chronic seven days before
+     * @param chronicBefore chronic on its morning: of the evening before
      */
-    public record Day(LocalDate date, double load, double acute, double chronic, double balance, double build) {}
+    public record Day(LocalDate date, double load, double acute, double chronic, double balance, double build, double chronicBefore) {}
 
     private LoadTrend() {}
 
@@ -52,12 +53,18 @@ public final class LoadTrend {
         for (int t = 0; t < loads.length; t++) {
             if (!(loads[t] >= 0 && loads[t] < 1e6)) throw new IllegalArgumentException("load of " + first.plusDays(t) + " must be at least 0, was " + loads[t]);
             double balance = chronic - acute;
+            double morning = chronic;
             acute += (loads[t] - acute) * (1 - Math.exp(-1 / settings.acuteDays()));
             chronic += (loads[t] - chronic) * (1 - Math.exp(-1 / settings.chronicDays()));
             double before = t >= BUILD_DAYS ? days.get(t - BUILD_DAYS).chronic() : startChronic;
-            days.add(new Day(first.plusDays(t), loads[t], acute, chronic, balance, chronic - before));
+            days.add(new Day(first.plusDays(t), loads[t], acute, chronic, balance, chronic - before, morning));
         }
         return days;
+    }
+
+    /** Where a trend starts that nobody gave a start value for: the mean done load of the first 14 days, or of as many as there are. */
+    public static double startOf(double[] done) {
+        return meanOfFirstDays(done);
     }
 
     private static double meanOfFirstDays(double[] loads) {

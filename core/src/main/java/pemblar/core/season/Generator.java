@@ -2,121 +2,165 @@ package pemblar.core.season;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.function.DoubleUnaryOperator;
+import java.util.Map;
+import java.util.Set;
 import pemblar.core.load.LoadTrend;
-import pemblar.core.season.Block.Phase;
 import pemblar.core.season.Layout.Piece;
+import pemblar.core.season.Season.Broken;
 
 /**
- * Lays out a season: phases and blocks first, then loads. Every loading block lets chronic load climb at one rate; the rate that
- * meets the aim is found by halving. Above it stand the limits, block by block, so no target ever breaks one.
+ * Plans a season (computation, section 11): phases and blocks first, then the loads of all blocks at once as a linear programme. What cannot
+ * be met is answered with the nearest aim, the optimum of the same programme, and with the limit whose loosening moves it most.
  */
 public final class Generator {
-    /** An easy block is 55 to 65 % of the block before. */
-    static final double EASY = 0.6;
-    /** A taper cuts load by 40 to 60 %, and so do the easy days before a B event. */
-    static final double TAPER = 0.5;
-    static final double RECOVERY = 0.45;
-    static final int EASY_DAYS_BEFORE_B = 3;
-    private static final double STEEPEST = 25;
-    private static final int HALVINGS = 44;
     private static final double MET_WITHIN = 0.01;
+    private static final double LOOSENED = 1.01;
+    private static final double MOVED = 1e-6;
+    private static final double UNLIMITED_BUILD = 1000;
 
     private Generator() {}
 
     public static Season plan(Ask ask) {
-        List<Piece> pieces = Layout.of(ask);
-        Climb climb = new Climb(ask, pieces);
-        double[] rates = rates(ask, climb, ask.aim().value());
-        Climb.Result result = climb.at(rates);
-        double reached = reached(ask, climb, result, rates.length);
-        boolean met = Math.abs(reached - ask.aim().value()) <= MET_WITHIN * ask.aim().value();
-        return new Season(result.targets(), forecast(ask, result.dayLoads()), new Season.Outcome(ask.aim(), reached, met, met ? null : binding(ask, reached)));
+        Model model = new Model(ask, Model.Bands.AS_THEY_ARE);
+        Planning planning = new Planning(model);
+        Planning.Solution nearest = planning.nearest();
+        Planning.Solution even = planning.even(nearest);
+        double reached = Math.abs(even.reached() - nearest.reached()) < 1e-6 ? nearest.reached() : even.reached();
+        boolean met = isMet(ask, nearest.reached());
+        List<Limit> binding = met ? List.of() : binding(ask, nearest.reached());
+        Season.Outcome outcome = new Season.Outcome(ask.aim(), reached, nearest.reached(), met, binding);
+        double[] values = even.values();
+        double highest = java.util.Arrays.stream(planning.builds()).mapToDouble(b -> b.at(values)).max().orElse(Double.NEGATIVE_INFINITY);
+        return new Season(targets(model, values), forecast(model, values), outcome, broken(model, planning, values), Math.max(highest, highestBefore(model)), excused(ask, planning));
     }
 
-    /** Climbing rates, one for each stretch between A events when chronic load is the aim, else one for all. */
-    private static double[] rates(Ask ask, Climb climb, double aim) {
-        double[] rates = new double[ask.aim().kind() == Aim.Kind.CHRONIC_LOAD ? climb.stretches() : 1];
-        for (int i = 0; i < rates.length; i++) {
-            int index = i;
-            rates[i] = solve(rate -> {
-                rates[index] = rate;
-                return ask.aim().kind() == Aim.Kind.CHRONIC_LOAD ? climb.chronicOnAim(climb.at(rates), index) : average(ask, climb.at(rates));
-            }, aim);
+    private static boolean isMet(Ask ask, double reached) {
+        return Math.abs(reached - ask.aim().value()) <= MET_WITHIN * ask.aim().value() + 1e-9;
+    }
+
+    private static List<LocalDate> excused(Ask ask, Planning planning) {
+        List<LocalDate> days = new ArrayList<>();
+        for (int i = 0; i < ask.days(); i++) if (planning.excused()[i]) days.add(ask.first().plusDays(i));
+        return days;
+    }
+
+    /** Builds of the days between today and the first planned one. */
+    private static double highestBefore(Model model) {
+        List<Double> all = new ArrayList<>(model.ask.start().chronicOfWeek());
+        double kept = Math.exp(-1 / model.ask.start().settings().chronicDays());
+        double highest = Double.NEGATIVE_INFINITY;
+        for (double load : model.ask.start().between()) {
+            all.add(all.get(all.size() - 1) * kept + load * (1 - kept));
+            highest = Math.max(highest, all.get(all.size() - 1) - all.get(all.size() - 8));
         }
-        return rates;
+        return highest;
     }
 
-    /** The rate at which a rising function reaches the aim, or the end of the range that comes nearest. */
-    private static double solve(DoubleUnaryOperator reached, double aim) {
-        double low = -STEEPEST;
-        double high = STEEPEST;
-        if (reached.applyAsDouble(high) <= aim) return high;
-        for (int i = 0; i < HALVINGS; i++) {
-            double middle = (low + high) / 2;
-            if (reached.applyAsDouble(middle) < aim) low = middle;
-            else high = middle;
+    private static List<Season.Target> targets(Model model, double[] values) {
+        List<Season.Target> targets = new ArrayList<>();
+        for (int p = 0; p < model.pieces.size(); p++) {
+            Piece piece = model.pieces.get(p);
+            double load = Math.max(0, model.level(p).at(values)) * model.loadedDays(piece);
+            double events = 0;
+            for (int i = piece.from(); i < piece.end(); i++) events += model.days.eventLoad(i);
+            double hours = load / model.ask.loadPerHour().in(piece.phase());
+            boolean pinned = piece.pinned() != null;
+            targets.add(new Season.Target(model.ask.first().plusDays(piece.from()), piece.days(), piece.phase(), piece.easy(), pinned, load, events, hours,
+                model.days.hours(piece), model.days.trainable(piece), pinned && hours > model.days.hours(piece) * 1.001 + 1e-6));
         }
-        reached.applyAsDouble(high);
-        return high;
+        return targets;
     }
 
-    private static double average(Ask ask, Climb.Result result) {
-        boolean hours = ask.aim().kind() == Aim.Kind.WEEKLY_HOURS;
-        return 7 * result.targets().stream().mapToDouble(t -> hours ? t.hours() : t.load()).sum() / ask.days();
+    /** The days between today and the first planned one are left out: the forecast begins with the plan. */
+    private static List<LoadTrend.Day> forecast(Model model, double[] values) {
+        Ask.Start start = model.ask.start();
+        int between = start.between().size();
+        double[] loads = new double[between + model.ask.days()];
+        for (int i = 0; i < between; i++) loads[i] = start.between().get(i) + model.eventLoadBetween(i);
+        for (int i = 0; i < model.ask.days(); i++)
+            loads[between + i] = model.days.eventLoad(i) + (model.isLoaded(i) ? Math.max(0, model.level(model.pieceOf(i)).at(values)) : 0);
+        LoadTrend.Settings settings = new LoadTrend.Settings(start.settings().acuteDays(), start.settings().chronicDays(), start.acute(), start.chronic());
+        List<LoadTrend.Day> all = LoadTrend.of(model.ask.first().minusDays(between), loads, settings);
+        return all.subList(between, all.size());
     }
 
-    private static double reached(Ask ask, Climb climb, Climb.Result result, int stretches) {
-        if (ask.aim().kind() != Aim.Kind.CHRONIC_LOAD) return average(ask, result);
-        List<Double> mornings = new ArrayList<>();
-        for (int i = 0; i < Math.max(1, climb.aims()); i++) mornings.add(climb.chronicOnAim(result, i));
-        return mornings.stream().max(Comparator.comparing(m -> Math.abs(m - ask.aim().value()))).orElseThrow();
-    }
-
-    /** The limit without which the plan would come nearest to the aim. */
-    private static Limit binding(Ask ask, double reached) {
-        double missing = Math.abs(ask.aim().value() - reached);
-        Limit best = Limit.TIME;
-        double least = missing * 0.99;
-        for (Limit limit : new Limit[] {Limit.HOURS, Limit.BUILD_RATE, Limit.PINS}) {
-            if (limit == Limit.PINS && ask.pinned().isEmpty()) continue;
-            Ask freed = ask.without(limit);
-            Climb climb = new Climb(freed, Layout.of(freed));
-            double[] rates = rates(freed, climb, ask.aim().value());
-            double left = Math.abs(ask.aim().value() - reached(freed, climb, climb.at(rates), rates.length));
-            if (left < least) {
-                least = left;
-                best = limit;
+    private static List<Broken> broken(Model model, Planning planning, double[] values) {
+        Set<Broken> broken = new LinkedHashSet<>();
+        int pin = -1;
+        for (int p = 0; p < model.pieces.size(); p++) {
+            Piece piece = model.pieces.get(p);
+            if (piece.pinned() != null) {
+                pin = p;
+                double hours = model.level(p).at(values) * model.loadedDays(piece) / model.ask.loadPerHour().in(piece.phase());
+                if (hours > model.days.hours(piece) + 1e-6) broken.add(new Broken(firstOf(model, p), Limit.HOURS));
             }
+            for (int day = piece.from(); day < piece.end(); day++)
+                if (!planning.excused()[day] && planning.builds()[day].at(values) > model.ask.highestBuild() + 1e-5) broken.add(new Broken(firstOf(model, pin >= 0 ? pin : nextPin(model, p)), Limit.BUILD_RATE));
+            boolean under = model.hasLowerEdge(p) && model.level(p).at(values) < Math.min(model.lowerEdge(p).at(values), model.mostByHours(p)) - 1e-5;
+            if (under && pin >= 0) broken.add(new Broken(firstOf(model, pin), piece.easy() ? Limit.EASY : Limit.TAPER));
         }
-        return best;
+        return List.copyOf(broken);
     }
 
-    private static List<LoadTrend.Day> forecast(Ask ask, double[] dayLoads) {
-        LoadTrend.Settings s = ask.start().settings();
-        return LoadTrend.of(ask.first(), dayLoads, new LoadTrend.Settings(s.acuteDays(), s.chronicDays(), ask.start().acute(), ask.start().chronic()));
+    private static int nextPin(Model model, int from) {
+        for (int p = from; p < model.pieces.size(); p++) if (model.pieces.get(p).pinned() != null) return p;
+        return from;
     }
 
-    /** How dense training is in a phase, against the athlete's average hour. */
-    static double density(Phase phase, boolean easy) {
-        if (easy) return 0.92;
-        return switch (phase) {
-            case BASE -> 0.96;
-            case BUILD -> 1.04;
-            case PEAK -> 1.08;
-            case TAPER -> 1.0;
-            case RECOVERY -> 0.88;
-        };
+    private static LocalDate firstOf(Model model, int piece) {
+        Piece at = model.pieces.get(piece);
+        return at.pinned() != null ? at.pinned().first() : model.ask.first().plusDays(at.from());
     }
 
-    /** Share of a block's load per day that a day takes: half on the easy days before a B event. */
-    static double share(LocalDate day, List<Event> bEvents) {
-        for (Event event : bEvents) {
-            long before = event.day().toEpochDay() - day.toEpochDay();
-            if (before >= 1 && before <= EASY_DAYS_BEFORE_B) return TAPER;
-        }
-        return 1;
+    private static double reached(Ask ask, Model.Bands bands) {
+        return new Planning(new Model(ask, bands)).nearest().reached();
+    }
+
+    /** The limit whose loosening by 1 % moves the optimum most; two when either alone frees the aim. */
+    private static List<Limit> binding(Ask ask, double reached) {
+        Map<Limit, Double> moved = new EnumMap<>(Limit.class);
+        Map<Limit, Boolean> frees = new EnumMap<>(Limit.class);
+        double missing = Math.abs(ask.aim().value() - reached);
+        loosened(ask).forEach((limit, asks) -> {
+            double freed = missing - Math.abs(ask.aim().value() - reached(asks.get(1), Model.Bands.AS_THEY_ARE));
+            double alone = missing - Math.abs(ask.aim().value() - reached(asks.get(0), Model.Bands.AS_THEY_ARE));
+            boolean wholly = limit == Limit.AWAY;
+            moved.put(limit, wholly ? freed * (LOOSENED - 1) : alone);
+            frees.put(limit, freed >= missing - MET_WITHIN * ask.aim().value());
+        });
+        if (moved.values().stream().noneMatch(m -> m > MOVED * Math.max(1, missing))) return byBands(ask, missing);
+        List<Limit> order = new ArrayList<>(moved.keySet());
+        order.removeIf(limit -> moved.get(limit) <= MOVED * Math.max(1, missing));
+        order.sort(java.util.Comparator.comparingDouble(limit -> -moved.get(limit)));
+        boolean both = order.size() > 1 && frees.get(order.get(0)) && frees.get(order.get(1));
+        return order.subList(0, both ? 2 : 1);
+    }
+
+    /** For each limit that is there: the question with it a little loosened, and with it gone. */
+    private static Map<Limit, List<Ask>> loosened(Ask ask) {
+        Map<Limit, List<Ask>> all = new EnumMap<>(Limit.class);
+        all.put(Limit.BUILD_RATE, List.of(ask.withBuild(ask.highestBuild() * LOOSENED), ask.withBuild(UNLIMITED_BUILD)));
+        all.put(Limit.HOURS, List.of(ask.withHours(ask.hours().times(LOOSENED)), ask.withHours(ask.hours().times(Hours.MOST / Math.max(1e-6, ask.hours().weekly())))));
+        if (!ask.hours().away().isEmpty()) all.put(Limit.AWAY, List.of(ask, ask.withHours(ask.hours().withoutAway())));
+        if (!ask.pinned().isEmpty()) all.put(Limit.PINS, List.of(ask.withPinned(nearer(ask)), ask.withPinned(List.of())));
+        return all;
+    }
+
+    /** Pinned loads one per cent towards the aim. */
+    private static List<Block> nearer(Ask ask) {
+        boolean more = ask.aim().value() > reached(ask, Model.Bands.AS_THEY_ARE);
+        double factor = more ? LOOSENED : 2 - LOOSENED;
+        return ask.pinned().stream().map(b -> new Block(b.first(), b.days(), b.phase(), b.name(), b.aim(), Math.min(99_999, b.targetLoad() * factor), b.targetSeconds(), b.easy(), true)).toList();
+    }
+
+    /** Only when none of the limits binds: the bands of easy blocks or of tapers and recoveries. */
+    private static List<Limit> byBands(Ask ask, double missing) {
+        double easy = missing - Math.abs(ask.aim().value() - reached(ask, new Model.Bands(LOOSENED, 1)));
+        double taper = missing - Math.abs(ask.aim().value() - reached(ask, new Model.Bands(1, LOOSENED)));
+        if (Math.max(easy, taper) <= MOVED * Math.max(1, missing)) return List.of();
+        return List.of(easy >= taper ? Limit.EASY : Limit.TAPER);
     }
 }

@@ -5,19 +5,20 @@ import java.util.List;
 
 /**
  * Hours that can be trained.
- * @param weekly     hours in an ordinary week
- * @param exceptions spans of days with other hours; the last one that contains a day holds
+ * @param weekly hours in an ordinary week
+ * @param away   spans of days with other hours; where several contain a day the least of them holds. Days with no more than an ordinary week's
+ *               hours are away; a camp has more
  */
-public record Hours(double weekly, List<Exception> exceptions) {
+public record Hours(double weekly, List<Exception> away) {
     /** What a week can hold at most. */
-    public static final double MOST = 100;
+    public static final double MOST = 168;
 
     public Hours {
-        exceptions = List.copyOf(exceptions);
+        away = List.copyOf(away);
         check(weekly);
     }
 
-    /** Other hours per week from one day to another, both included: a holiday, a work trip, an illness. */
+    /** Hours left per week from one day to another, both included: a holiday, a work trip, an illness. */
     public record Exception(LocalDate from, LocalDate to, double weekly) {
         public Exception {
             if (to.isBefore(from)) throw new IllegalArgumentException("to must not be before from, was " + from + ".." + to);
@@ -30,14 +31,16 @@ public record Hours(double weekly, List<Exception> exceptions) {
     }
 
     private static void check(double weekly) {
-        if (!(weekly >= 0 && weekly <= MOST)) throw new IllegalArgumentException("weekly must be in 0..100 h, was " + weekly);
+        if (!(weekly >= 0 && weekly <= MOST)) throw new IllegalArgumentException("weekly must be in 0..168 h, was " + weekly);
+    }
+
+    public boolean isAway(LocalDate day) {
+        return away.stream().anyMatch(a -> a.contains(day) && a.weekly() <= weekly);
     }
 
     /** Hours of one day: a seventh of its week's. */
     public double on(LocalDate day) {
-        double hours = weekly;
-        for (Exception exception : exceptions) if (exception.contains(day)) hours = exception.weekly();
-        return hours / 7;
+        return away.stream().filter(a -> a.contains(day)).mapToDouble(Exception::weekly).min().orElse(weekly) / 7;
     }
 
     /** Hours of some days together. */
@@ -47,8 +50,13 @@ public record Hours(double weekly, List<Exception> exceptions) {
         return sum;
     }
 
-    /** Hours as if nothing were in the way. */
-    static Hours unlimited() {
-        return new Hours(MOST, List.of());
+    /** The same with every hour times a factor. */
+    Hours times(double factor) {
+        return new Hours(Math.min(MOST, weekly * factor), away.stream().map(a -> new Exception(a.from(), a.to(), Math.min(MOST, a.weekly() * factor))).toList());
+    }
+
+    /** As if no day were away. */
+    Hours withoutAway() {
+        return new Hours(weekly, away.stream().filter(a -> a.weekly() > weekly).toList());
     }
 }

@@ -1,4 +1,17 @@
 package pemblar.core.season;
 
-/** What keeps a season from its aim: the hours available, the highest build rate, what was set by hand, or that the days themselves do not suffice. */
-public enum Limit { HOURS, BUILD_RATE, PINS, TIME }
+/** What keeps a season from its aim. */
+public enum Limit {
+    HOURS("hours"), BUILD_RATE("buildRate"), AWAY("away"), PINS("pinned"), EASY("easy"), TAPER("taper");
+
+    private final String key;
+
+    Limit(String key) {
+        this.key = key;
+    }
+
+    /** The word used in files. */
+    public String key() {
+        return key;
+    }
+}

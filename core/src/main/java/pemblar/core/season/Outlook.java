@@ -2,34 +2,70 @@ package pemblar.core.season;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 
-/** Day loads ahead when less is planned than the blocks aim for: what is missing to a block's target lies evenly on its days to come. */
+/**
+ * Day loads ahead (computation, section 4): a block in which nothing is planned counts with its target, evenly on its days that can be
+ * trained; one in which anything is planned counts with just that. An event's load lies on its own days, unless something is planned there.
+ */
 public final class Outlook {
+    /**
+     * What is ahead besides sessions.
+     * @param hours what can be trained on a day: on one with none no load lies
+     */
+    public record Plan(List<Block> blocks, List<Event> events, Hours hours) {
+        public static final Plan NONE = new Plan(List.of(), List.of(), new Hours(Hours.MOST, List.of()));
+
+        public Plan {
+            blocks = List.copyOf(blocks);
+            events = List.copyOf(events);
+        }
+
+        /** The last day on which this plan puts load; empty without any. */
+        public java.util.Optional<LocalDate> last() {
+            LocalDate byBlocks = blocks.stream().filter(b -> b.targetLoad() > 0).map(Block::last).max(LocalDate::compareTo).orElse(LocalDate.MIN);
+            LocalDate byEvents = events.stream().map(Event::last).max(LocalDate::compareTo).orElse(LocalDate.MIN);
+            LocalDate last = byBlocks.isAfter(byEvents) ? byBlocks : byEvents;
+            return last.equals(LocalDate.MIN) ? java.util.Optional.empty() : java.util.Optional.of(last);
+        }
+
+        boolean isTrainable(LocalDate day) {
+            return hours.on(day) > 0 && events.stream().noneMatch(e -> !day.isBefore(e.day()) && !day.isAfter(e.last()));
+        }
+    }
+
     private Outlook() {}
 
     /**
-     * @param loads points of each day from {@code first}: done up to today, planned after it; long enough for the last block
-     * @return the same with what is missing added to the days after today; nothing is taken away where more is planned than aimed for
+     * @param loads   points of each day from {@code first}: done up to today, done and planned from today on; long enough for the plan
+     * @param planned days on which a session is planned, done or not
      */
-    public static double[] of(LocalDate first, double[] loads, LocalDate today, List<Block> blocks) {
+    public static double[] of(LocalDate first, double[] loads, LocalDate today, Plan plan, Set<LocalDate> planned) {
         double[] all = loads.clone();
-        for (Block block : blocks) {
-            LocalDate from = block.first().isAfter(today) ? block.first() : today.plusDays(1);
-            long days = block.last().toEpochDay() - from.toEpochDay() + 1;
-            if (block.targetLoad() <= 0 || days <= 0) continue;
-            double missing = block.targetLoad() - sum(loads, index(first, block.first()), index(first, block.last()));
-            for (int i = index(first, from); missing > 0 && i <= index(first, block.last()); i++) if (i >= 0 && i < all.length) all[i] += missing / days;
-        }
+        for (Block block : plan.blocks()) if (block.targetLoad() > 0 && isEmpty(block, planned)) fill(all, first, block, today, plan);
+        for (Event event : plan.events())
+            for (LocalDate day = event.day(); !day.isAfter(event.last()); day = day.plusDays(1)) {
+                int index = index(first, day);
+                boolean open = !day.isBefore(today) && !planned.contains(day) && index >= 0 && index < all.length && loads[index] == 0;
+                if (open) all[index] += event.load() / event.days();
+            }
         return all;
+    }
+
+    private static boolean isEmpty(Block block, Set<LocalDate> planned) {
+        return planned.stream().noneMatch(block::contains);
+    }
+
+    /** The target's share of each trainable day lies on those that are still to come. */
+    private static void fill(double[] all, LocalDate first, Block block, LocalDate today, Plan plan) {
+        List<LocalDate> days = block.first().datesUntil(block.last().plusDays(1)).filter(plan::isTrainable).toList();
+        for (LocalDate day : days) {
+            int index = index(first, day);
+            if (day.isAfter(today) && index >= 0 && index < all.length) all[index] += block.targetLoad() / days.size();
+        }
     }
 
     private static int index(LocalDate first, LocalDate day) {
         return (int) (day.toEpochDay() - first.toEpochDay());
-    }
-
-    private static double sum(double[] loads, int from, int to) {
-        double sum = 0;
-        for (int i = Math.max(0, from); i <= Math.min(loads.length - 1, to); i++) sum += loads[i];
-        return sum;
     }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -62,18 +63,30 @@ class BlockEditingTest {
         assertThatThrownBy(() -> BlockEditing.shift(BLOCKS, FIRST.plusDays(9), -1)).hasMessageContaining("would begin before");
     }
 
-    /** By hand: 300 aimed for in 6 days, 100 done or planned on the second; today is the second day, so 200 lie on four days. */
+    private static final Hours ALL = new Hours(10, List.of());
+
+    /** By hand: 300 aimed for in 6 days, one of them away: 60 a day on the five others; today is the second day, so three of them are to come. */
     @Test
-    void whatIsMissingToTheTargetLiesOnTheDaysToCome() {
-        double[] loads = {0, 100, 0, 0, 0, 0, 0};
-        double[] ahead = Outlook.of(FIRST, loads, FIRST.plusDays(1), List.of(block(0, 6, 300)));
-        assertThat(ahead).containsExactly(0, 100, 50, 50, 50, 50, 0);
+    void aBlockInWhichNothingIsPlannedCountsWithItsTargetOnTheDaysThatCanBeTrained() {
+        Hours away = new Hours(10, List.of(new Hours.Exception(FIRST.plusDays(3), FIRST.plusDays(3), 0)));
+        Outlook.Plan plan = new Outlook.Plan(List.of(block(0, 6, 300)), List.of(), away);
+        assertThat(Outlook.of(FIRST, new double[7], FIRST.plusDays(1), plan, Set.of())).containsExactly(0, 0, 60, 0, 60, 60, 0);
     }
 
     @Test
-    void aPlanThatGoesBeyondItsTargetStaysAsItIs() {
-        double[] loads = {0, 0, 400, 0};
-        assertThat(Outlook.of(FIRST, loads, FIRST, List.of(block(0, 3, 300)))).containsExactly(loads);
+    void aBlockInWhichAnythingIsPlannedCountsWithJustThat() {
+        double[] loads = {0, 0, 40, 0};
+        Outlook.Plan plan = new Outlook.Plan(List.of(block(0, 3, 300)), List.of(), ALL);
+        assertThat(Outlook.of(FIRST, loads, FIRST, plan, Set.of(FIRST.plusDays(2)))).containsExactly(loads);
+    }
+
+    /** The event's load lies on its own days and the block's on the others; a session on the event's day stands for it. */
+    @Test
+    void anEventLiesOnItsDaysAlone() {
+        Outlook.Plan plan = new Outlook.Plan(List.of(block(0, 6, 240)), List.of(new Event(FIRST.plusDays(4), 2, Priority.A, 300)), ALL);
+        assertThat(Outlook.of(FIRST, new double[6], FIRST.minusDays(1), plan, Set.of())).containsExactly(60, 60, 60, 60, 150, 150);
+        double[] sketched = {0, 0, 0, 0, 243, 0};
+        assertThat(Outlook.of(FIRST, sketched, FIRST.minusDays(1), plan, Set.of(FIRST.plusDays(4)))).containsExactly(0, 0, 0, 0, 243, 150);
     }
 
     /** By hand: 55 min at threshold cost 55 / 60 x 100. */
