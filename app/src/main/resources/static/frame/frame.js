@@ -4,7 +4,8 @@ const token = document.querySelector('input[name="_csrf"]');
 document.addEventListener('htmx:configRequest', event => {
   if (token) event.detail.headers['X-CSRF-TOKEN'] = token.value;
 });
-document.addEventListener('htmx:responseError', event => say(event.detail.xhr.status === 404 ? 'That is no longer there. Load the page again.' : 'The server could not do that. Load the page and try again.'));
+document.addEventListener('htmx:responseError', event => say((event.detail.xhr.getResponseHeader('Content-Type') ?? '').startsWith('text/plain') ? event.detail.xhr.responseText
+  : event.detail.xhr.status === 404 ? 'That is no longer there. Load the page again.' : 'The server could not do that. Load the page and try again.'));
 document.addEventListener('htmx:sendError', () => say('The server cannot be reached. What you typed is still here; try again in a moment.'));
 
 function say(text) {

@@ -53,17 +53,6 @@ class EmptyPagesTest {
     }
 
     @Test
-    void anAthleteLetsACoachIn() {
-        Person coach = new Person(Running.ADDRESS).signUp("mentor@pemblar.example", "coach");
-        assertEquals(404, coach.get(base + "/today").statusCode());
-        newcomer.get(base + "/thresholds");
-        assertTrue(newcomer.post(base + "/thresholds/coach", Map.of("email", "nobody@pemblar.example")).body().contains("There is no account"));
-        assertTrue(newcomer.post(base + "/thresholds/coach", Map.of("email", "Mentor@pemblar.example")).body().contains("now sees and plans"));
-        assertEquals(200, coach.get(base + "/today").statusCode());
-        assertEquals(404, coach.post(base + "/thresholds/coach", Map.of("email", "kasper@pemblar.example")).statusCode());
-    }
-
-    @Test
     void aCoachWithoutAthletesIsTold() {
         Person coach = new Person(Running.ADDRESS).signUp("alone@pemblar.example", "coach");
         assertTrue(coach.get("/").body().contains("Athletes who accept you"));

@@ -22,7 +22,7 @@ final class Running {
     }
 
     static String[] arguments(String database, int port, boolean demo) {
-        return Map.of("spring.datasource.url", database, "server.port", String.valueOf(port), "pemblar.demo", String.valueOf(demo))
+        return Map.of("spring.datasource.url", database, "server.port", String.valueOf(port), "pemblar.demo", String.valueOf(demo), "spring.jpa.properties.hibernate.generate_statistics", "true")
             .entrySet().stream().map(e -> "--" + e.getKey() + "=" + e.getValue()).toArray(String[]::new);
     }
 

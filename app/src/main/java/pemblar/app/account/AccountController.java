@@ -2,23 +2,27 @@ package pemblar.app.account;
 
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Set;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
+import org.springframework.security.web.savedrequest.SavedRequest;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.core.Sport;
 
 @Controller
 class AccountController {
     private final AccountService accounts;
-    private final AthleteService athletes;
+    private static final Set<String> ROLES = Set.of("coach", "ride", "run", "other");
+    private final SignUpService signUp;
 
-    AccountController(AccountService accounts, AthleteService athletes) {
+    AccountController(AccountService accounts, SignUpService signUp) {
         this.accounts = accounts;
-        this.athletes = athletes;
+        this.signUp = signUp;
     }
 
     @GetMapping("/sign-in")
@@ -32,17 +36,25 @@ class AccountController {
         return "account/sign-up";
     }
 
+    /** An invitation that brought somebody here is what they want to see next. */
+    private static String wanted(HttpServletRequest request) {
+        SavedRequest saved = new HttpSessionRequestCache().getRequest(request, null);
+        String path = saved == null ? "" : java.net.URI.create(saved.getRedirectUrl()).getPath();
+        return path.matches("/invitation/[\\w-]{10,80}") ? path : "/";
+    }
+
     @PostMapping("/sign-up")
     String create(@RequestParam String email, @RequestParam String name, @RequestParam String password, @RequestParam String role,
                   @RequestParam(defaultValue = "UTC") String zone, Model model, HttpServletRequest request) throws ServletException {
         try {
-            Viewer viewer = accounts.create(email, name, password);
-            if (!role.equals("coach")) athletes.create(viewer, Sport.ofKey(role), zone);
+            if (!ROLES.contains(role)) throw new IllegalArgumentException("Role: choose one of the list.");
+            Viewer viewer = signUp.create(email, name, password, role.equals("coach") ? null : Sport.ofKey(role), zone);
+            String wanted = wanted(request);
             request.logout();        // whoever was signed in here before
-            request.login(email, password);
-            return "redirect:/";
-        } catch (IllegalArgumentException e) {
-            model.addAttribute("problem", e.getMessage());
+            request.login(email.strip(), password);
+            return "redirect:" + wanted;
+        } catch (IllegalArgumentException | DataIntegrityViolationException e) {
+            model.addAttribute("problem", e instanceof DataIntegrityViolationException ? AccountService.TAKEN : e.getMessage());
             model.addAttribute("email", email);
             model.addAttribute("name", name);
             model.addAttribute("role", role);

@@ -14,6 +14,7 @@ import pemblar.app.frame.Viewer;
 /** Creates accounts and finds them for signing in. */
 @Service
 public class AccountService implements UserDetailsService {
+    static final String TAKEN = "E-mail: there is an account with this address; sign in instead.";
     private static final int SHORTEST_PASSWORD = 10;
     /** BCrypt reads no further. */
     private static final int LONGEST_PASSWORD_BYTES = 72;
@@ -53,7 +54,7 @@ public class AccountService implements UserDetailsService {
         if (password.length() < SHORTEST_PASSWORD) throw new IllegalArgumentException("Password: use at least " + SHORTEST_PASSWORD + " characters.");
         if (password.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD_BYTES)
             throw new IllegalArgumentException("Password: use at most " + LONGEST_PASSWORD_BYTES + " bytes.");
-        if (accounts.findByEmail(address).isPresent()) throw new IllegalArgumentException("E-mail: there is an account with this address; sign in instead.");
+        if (accounts.findByEmail(address).isPresent()) throw new IllegalArgumentException(TAKEN);
         AccountRow row = accounts.save(new AccountRow(address, name.strip(), passwords.encode(password), clock.instant()));
         return new Viewer(row.id, row.name);
     }

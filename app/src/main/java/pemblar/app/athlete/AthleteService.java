@@ -69,14 +69,6 @@ public class AthleteService {
         athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete")).startChronic = loadPerDay;
     }
 
-    /** The athlete lets an account see and change all of theirs. */
-    @Transactional
-    public void accept(long athleteId, Viewer athlete, Viewer coach) {
-        Long own = own(athlete).orElseThrow(() -> new NotFoundException("athlete"));
-        if (own != athleteId) throw new NotFoundException("athlete");
-        coachings.save(new CoachingRow(athleteId, coach.accountId()));
-    }
-
     private static ZoneId zone(String zone) {
         try {
             return ZoneId.of(zone);

@@ -5,8 +5,6 @@ import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface CoachingRepository extends Repository<CoachingRow, CoachingRow.Key> {
-    CoachingRow save(CoachingRow row);
-
-    @Query("select c.coachAccountId from CoachingRow c, AthleteRow a where c.athleteId = a.id and a.accountId = :account")
+    @Query("select c.coachAccountId from CoachingRow c, AthleteRow a where c.athleteId = a.id and a.accountId = :account and c.acceptedAt is not null and c.endedAt is null")
     List<Long> coachesOf(long account);
 }

@@ -5,6 +5,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.io.Serializable;
+import java.time.Instant;
 
 @Entity
 @Table(name = "coaching")
@@ -17,10 +18,12 @@ class CoachingRow {
 
     record Key(Long athleteId, Long coachAccountId) implements Serializable {}
 
-    protected CoachingRow() {}
+    Instant askedAt;
+    boolean plans;
+    /** Null until the coach has accepted. */
+    Instant acceptedAt;
+    /** Null while it stands. */
+    Instant endedAt;
 
-    CoachingRow(Long athleteId, Long coachAccountId) {
-        this.athleteId = athleteId;
-        this.coachAccountId = coachAccountId;
-    }
+    protected CoachingRow() {}
 }

@@ -2,6 +2,7 @@ package pemblar.app.bench;
 
 import java.time.Instant;
 import java.time.InstantSource;
+import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -9,6 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
@@ -33,6 +36,7 @@ import pemblar.formats.fit.FitZones;
 /** Sends a planned session to the bench unit as a FIT workout and takes the FIT activity back through the ordinary upload. */
 @Service
 public class BenchService {
+    private static final Logger LOG = LoggerFactory.getLogger(BenchService.class);
     private static final long SERIAL = 4711;
     private static final int EVENING_MINUTE = 17 * 60;
     private static final int DAYS_ON_DEVICE = 7;
@@ -105,6 +109,7 @@ public class BenchService {
             if (!own.power().isEmpty() || !own.heartRate().isEmpty() || !own.speed().isEmpty()) files.add(new DeviceFolder.DeviceFile(DeviceFolder.zonesName(sport), own.write(SERIAL)));
         }
         folder.load(athleteId, files);
+        for (long sessionId : rides.waiting(athleteId)) deliver(athleteId, viewer, sessionId);
         collect(athleteId, viewer);
         return files.size();
     }
@@ -140,12 +145,20 @@ public class BenchService {
 
     /** A unit that has just finished leaves its file in the outbox, and Pemblar fetches it through the ordinary upload. */
     private Optional<LiveRides.State> finish(long athleteId, Viewer viewer, long sessionId, Optional<LiveRides.State> state) {
-        if (state.isPresent() && state.get().view().finished())
-            rides.finished(athleteId, sessionId).ifPresent(bytes -> {
-                folder.deliver(athleteId, new DeviceFolder.DeviceFile("bench-unit-" + sessionId + "-" + clock.millis() + ".fit", bytes));
-                collect(athleteId, viewer);
-            });
+        if (state.isPresent() && state.get().view().finished()) deliver(athleteId, viewer, sessionId);
         return state;
+    }
+
+    /** @return false when the outbox cannot be written now: the unit keeps its ride, and the next look or sync tries again */
+    private boolean deliver(long athleteId, Viewer viewer, long sessionId) {
+        try {
+            rides.finish(athleteId, sessionId, bytes -> folder.deliver(athleteId, new DeviceFolder.DeviceFile("bench-unit-" + sessionId + "-" + clock.millis() + ".fit", bytes)));
+            collect(athleteId, viewer);
+            return true;
+        } catch (UncheckedIOException e) {
+            LOG.warn("the outbox of a bench unit cannot be written: {}", e.getMessage());
+            return false;
+        }
     }
 
     /** The workout file of a planned session, as a device gets it. */
@@ -180,7 +193,7 @@ public class BenchService {
     /** A simulated session happens at its planned time. */
     private static Instant begin(SessionService.Opened opened) {
         int minute = opened.slab().startMinute() == null ? EVENING_MINUTE : opened.slab().startMinute();
-        return opened.slab().day().atStartOfDay(opened.athlete().zone()).plusMinutes(minute).toInstant();
+        return opened.athlete().at(opened.slab().day(), minute);
     }
 
     /** A stand-in body near to the athlete's own values; what is not known takes an ordinary value. */

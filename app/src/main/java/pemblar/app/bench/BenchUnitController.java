@@ -110,7 +110,7 @@ class BenchUnitController {
     @PostMapping("/{sessionId}/key")
     @ResponseBody
     ResponseEntity<Map<String, Object>> key(@PathVariable long athleteId, @PathVariable long sessionId, @RequestParam String key, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return bench.key(athleteId, viewer, sessionId, key).map(s -> ResponseEntity.ok(shown(s))).orElseThrow(() -> new NotFoundException("bench unit"));
+        return bench.key(athleteId, viewer, sessionId, key).map(s -> ResponseEntity.ok(shown(s))).orElseGet(() -> ResponseEntity.ok(Map.of("finished", true)));
     }
 
     /** All texts ready to show; the page only places them. */

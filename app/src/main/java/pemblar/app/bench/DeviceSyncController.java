@@ -1,5 +1,7 @@
 package pemblar.app.bench;
 
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -8,13 +10,13 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import pemblar.app.bench.DeviceService.Asking;
 import pemblar.app.exchange.ImportService;
 import pemblar.app.frame.Limits;
+import pemblar.app.frame.WholeFiles;
 
 /** Sync for devices: files down, activities up, with the header {@code Authorization: Bearer <token>} (docs/formats/device-sync.md). */
 @RestController
@@ -22,18 +24,21 @@ import pemblar.app.frame.Limits;
 class DeviceSyncController {
     private static final String BEARER = "Bearer ";
     private static final int MOST_BYTES = 64 << 20;
+    private static final String TOO_LARGE = "A file may have 64 MB.";
     private final DeviceService devices;
     private final BenchService bench;
     private final DeviceFolder folder;
     private final ImportService imports;
     private final Limits limits;
+    private final WholeFiles whole;
 
-    DeviceSyncController(DeviceService devices, BenchService bench, DeviceFolder folder, ImportService imports, Limits limits) {
+    DeviceSyncController(DeviceService devices, BenchService bench, DeviceFolder folder, ImportService imports, Limits limits, WholeFiles whole) {
         this.devices = devices;
         this.bench = bench;
         this.folder = folder;
         this.imports = imports;
         this.limits = limits;
+        this.whole = whole;
     }
 
     /** Names of the files for the device: workouts of the next days and zones, made anew. */
@@ -52,14 +57,25 @@ class DeviceSyncController {
     }
 
     /** Takes a FIT activity; the same file twice is recognised, so a device may send again until it hears that it arrived. */
-    @PostMapping(value = "/activities", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    ResponseEntity<Object> activity(@RequestHeader(value = "Authorization", defaultValue = "") String authorization, @RequestBody byte[] bytes) {
+    @PostMapping("/activities")
+    ResponseEntity<Object> activity(@RequestHeader(value = "Authorization", defaultValue = "") String authorization, HttpServletRequest request) {
         return answer(authorization, asking -> {
-            if (bytes.length > MOST_BYTES) return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE).body(said("A file may have 64 MB."));
+            if (request.getContentLengthLong() > MOST_BYTES) return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE).header("Connection", "close").body(said(TOO_LARGE));
             if (!limits.allowUpload(asking.viewer().accountId())) return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS).body(said("That was a lot in a minute. Keep the file and send it again in a minute."));
+            return whole.with(() -> take(asking, request));
+        });
+    }
+
+    /** At most the limit is read, whatever the header said. */
+    private ResponseEntity<Object> take(Asking asking, HttpServletRequest request) {
+        try {
+            byte[] bytes = request.getInputStream().readNBytes(MOST_BYTES + 1);
+            if (bytes.length > MOST_BYTES) return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE).header("Connection", "close").body(said(TOO_LARGE));
             imports.upload(asking.athleteId(), asking.viewer(), "device.fit", bytes);
             return ResponseEntity.accepted().body(said("The activity arrived."));
-        });
+        } catch (IOException e) {
+            return ResponseEntity.badRequest().body(said("The activity did not arrive whole. Keep the file and send it again."));
+        }
     }
 
     private interface Work {

@@ -2,6 +2,7 @@ package pemblar.app.bench;
 
 import java.time.Instant;
 import java.time.InstantSource;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -107,16 +108,24 @@ class LiveRides {
         }
     }
 
-    /** The activity of a unit that has just finished, once; the unit is then put away. One that was stopped before it began leaves none. */
-    Optional<byte[]> finished(long athleteId, long sessionId) {
+    /**
+     * Hands over the activity of a unit that has finished; only once that has worked the unit is put away, so that a full disk loses no ride. One that
+     * was stopped before it began leaves none.
+     */
+    boolean finish(long athleteId, long sessionId, Consumer<byte[]> deliver) {
         Ride ride = rides.get(sessionId);
-        if (ride == null || ride.athleteId != athleteId) return Optional.empty();
+        if (ride == null || ride.athleteId != athleteId) return false;
         synchronized (ride) {
-            if (!ride.unit.isFinished() || ride.delivered) return Optional.empty();
+            if (!ride.unit.isFinished() || ride.delivered) return false;
+            if (ride.unit.view().second() > 0) deliver.accept(ride.unit.activity(ride.start));
             ride.delivered = true;
             rides.remove(sessionId);
-            if (ride.unit.view().second() == 0) return Optional.empty();
-            return Optional.of(ride.unit.activity(ride.start));
+            return true;
         }
+    }
+
+    /** Sessions of an athlete whose unit has finished and still holds its ride. */
+    List<Long> waiting(long athleteId) {
+        return rides.entrySet().stream().filter(e -> e.getValue().athleteId == athleteId && e.getValue().unit.isFinished()).map(Map.Entry::getKey).toList();
     }
 }

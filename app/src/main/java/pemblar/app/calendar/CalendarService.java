@@ -105,7 +105,7 @@ class CalendarService {
 
     private Entry entry(Athlete athlete, Whole session) {
         Slab slab = session.slab();
-        Instant start = slab.startMinute() == null || slab.plannedSeconds() == null || slab.plannedSeconds() == 0 ? null : slab.day().atStartOfDay(athlete.zone()).plusMinutes(slab.startMinute()).toInstant();
+        Instant start = slab.startMinute() == null || slab.plannedSeconds() == null || slab.plannedSeconds() == 0 ? null : athlete.at(slab.day(), slab.startMinute());
         String steps = session.workout().map(ShorthandText::of).orElse(shown.word(slab.purpose()));
         String load = slab.plannedLoad() == null ? "" : ", load " + shown.whole(slab.plannedLoad());
         return new Entry("session-" + slab.id() + "@pemblar", slab.day(), start, start == null ? null : start.plusSeconds(slab.plannedSeconds()), slab.title(), shown.duration(slab.plannedSeconds()) + load + "\n" + steps);

@@ -20,6 +20,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.account.AccountService;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.CoachingService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
@@ -55,6 +56,7 @@ class DemoLoader implements ApplicationRunner {
 
     private final AccountService accounts;
     private final AthleteService athletes;
+    private final CoachingService coachings;
     private final ThresholdService thresholds;
     private final WorkoutService workouts;
     private final ScheduleService schedule;
@@ -66,7 +68,8 @@ class DemoLoader implements ApplicationRunner {
     private final InstantSource clock;
 
     DemoLoader(AccountService accounts, AthleteService athletes, ThresholdService thresholds, WorkoutService workouts, ScheduleService schedule,
-               RecordingService recordings, PlanService plan, SessionService stored, DemoTests tests, DemoWords words, InstantSource clock) {
+               RecordingService recordings, PlanService plan, SessionService stored, DemoTests tests, DemoWords words, InstantSource clock, CoachingService coachings) {
+        this.coachings = coachings;
         this.accounts = accounts;
         this.athletes = athletes;
         this.thresholds = thresholds;
@@ -91,7 +94,7 @@ class DemoLoader implements ApplicationRunner {
         for (DemoAthlete demo : ATHLETES) {
             Viewer viewer = accounts.create(demo.email(), demo.name(), PASSWORD);
             Athlete athlete = athletes.create(viewer, demo.sport(), demo.zone());
-            athletes.accept(athlete.id(), viewer, coach);
+            coachings.begin(athlete.id(), coach.accountId(), true);
             library(viewer, demo.sport() != Sport.RUN, demo.sport() != Sport.RIDE, false);
             values(demo, athlete, viewer);
             season(demo, athlete);
@@ -231,7 +234,7 @@ class DemoLoader implements ApplicationRunner {
     private void perform(DemoAthlete demo, Athlete athlete, int day, LocalDate date, long id, String title, Workout workout, DatedZones values, Random random) {
         byte[] file = FitWorkouts.of(title, workout, values.on(date)).write(SERIAL, clock.instant());
         int late = random.nextInt(25);
-        var start = date.atStartOfDay(athlete.zone()).plusMinutes(demo.startMinute(date) + late).toInstant();
+        var start = athlete.at(date, demo.startMinute(date) + late);
         byte[] activity = HeadUnit.follow(file, demo.body(workout.sport(), day), start, random, DemoAthlete.faults(day, date, random));
         recordings.take(athlete, "bench-unit-" + date + ".fit", activity, Optional.of(id));
     }

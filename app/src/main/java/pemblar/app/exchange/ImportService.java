@@ -27,6 +27,7 @@ import pemblar.app.session.RecordingService.Taken;
 @Service
 public class ImportService {
     private static final Duration FIRST_RETRY = Duration.ofSeconds(1);
+    private static final int MOST_TRIES = 4;
     private static final String TASK = "import-file";
     private final ImportFileRepository files;
     private final RecordingService recordings;
@@ -71,12 +72,24 @@ public class ImportService {
         row.content = null;
     }
 
+    /** A file that cannot be taken in whatever is tried: its person is told, and nothing waits for it. */
+    @Transactional
+    void refuse(long fileId) {
+        ImportFileRow row = files.findById(fileId).orElse(null);
+        if (row == null || row.state != ImportFileRow.State.WAITING) return;
+        row.state = ImportFileRow.State.REFUSED;
+        row.message = "This file could not be taken in after " + MOST_TRIES + " tries: something in it is not understood. Keep it, and export it from the device again.";
+        row.content = null;
+    }
+
     @Configuration
     static class Job {
         @Bean
         OneTimeTask<Void> importFile(ObjectProvider<ImportService> service) {
             // Two copies of a file at the same moment: the second is tried again soon, and then found to be known.
-            return Tasks.oneTime(TASK).onFailure(new FailureHandler.ExponentialBackoffFailureHandler<>(FIRST_RETRY)).execute((instance, context) -> service.getObject().read(Long.parseLong(instance.getId())));
+            FailureHandler<Void> again = new FailureHandler.ExponentialBackoffFailureHandler<>(FIRST_RETRY);
+            FailureHandler<Void> atMost = new FailureHandler.MaxRetriesFailureHandler<>(MOST_TRIES, again, (complete, operations) -> service.getObject().refuse(Long.parseLong(complete.getExecution().taskInstance.getId())));
+            return Tasks.oneTime(TASK).onFailure(atMost).execute((instance, context) -> service.getObject().read(Long.parseLong(instance.getId())));
         }
     }
 }

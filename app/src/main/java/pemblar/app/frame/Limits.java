@@ -1,38 +1,61 @@
 package pemblar.app.frame;
 
-import io.github.bucket4j.Bucket;
 import java.time.Duration;
-import java.util.LinkedHashMap;
-import java.util.Map;
+import java.time.InstantSource;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.Locale;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
-/** How often something may be tried: sign-ins by address and name, uploads by account. */
+/**
+ * How often something may be tried, counted in the database so that it holds on several nodes: each key is a bucket that leaks evenly, and a try
+ * that would make it run over is refused. One statement, so that two at once never both take the last place.
+ */
 @Component
 public class Limits {
-    private static final int MOST_KEYS = 10_000;
-    private static final int SIGN_INS_PER_MINUTE = 10;
+    private static final String TAKE = """
+        insert into rate_limit as l (key, level, at) values (:key, 1, :now)
+        on conflict (key) do update set level = greatest(0, l.level - :rate * extract(epoch from (:now - l.at))) + 1, at = :now
+        where greatest(0, l.level - :rate * extract(epoch from (:now - l.at))) + 1 <= :most""";
+    private static final int SIGN_INS_PER_NAME = 10;
+    private static final int SIGN_INS_PER_ADDRESS = 60;
+    private static final int SIGN_UPS_PER_ADDRESS = 30;
     private static final int UPLOADS_PER_MINUTE = 60;
-    private final Map<String, Bucket> buckets = new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1;
+    private static final int INVITATIONS_PER_HOUR = 200;
+    private final JdbcClient sql;
+    private final InstantSource clock;
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Bucket> eldest) {
-            return size() > MOST_KEYS;
-        }
-    };
+    Limits(JdbcClient sql, InstantSource clock) {
+        this.sql = sql;
+        this.clock = clock;
+    }
 
-    public boolean allowSignIn(String key) {
-        return bucket("sign-in " + key, SIGN_INS_PER_MINUTE).tryConsume(1);
+    /** By name and by address: many names from one place are guessing as well. */
+    public boolean allowSignIn(String name, String address) {
+        return take("sign-in name " + normal(name), SIGN_INS_PER_NAME, Duration.ofMinutes(1)) && take("sign-in from " + address, SIGN_INS_PER_ADDRESS, Duration.ofMinutes(1));
+    }
+
+    public boolean allowSignUp(String address) {
+        return take("sign-up from " + address, SIGN_UPS_PER_ADDRESS, Duration.ofMinutes(1));
     }
 
     public boolean allowUpload(long accountId) {
-        return bucket("upload " + accountId, UPLOADS_PER_MINUTE).tryConsume(1);
+        return take("upload " + accountId, UPLOADS_PER_MINUTE, Duration.ofMinutes(1));
     }
 
-    private Bucket bucket(String key, int perMinute) {
-        synchronized (buckets) {
-            return buckets.computeIfAbsent(key, k -> Bucket.builder()
-                .addLimit(limit -> limit.capacity(perMinute).refillGreedy(perMinute, Duration.ofMinutes(1))).build());
-        }
+    public boolean allowInvitation(long accountId) {
+        return take("invite " + accountId, INVITATIONS_PER_HOUR, Duration.ofHours(1));
+    }
+
+    /** As the account is looked up: what is trimmed later must not count as another name. */
+    static String normal(String name) {
+        String normal = String.valueOf(name).strip().toLowerCase(Locale.ROOT);
+        return normal.length() > 200 ? normal.substring(0, 200) : normal;
+    }
+
+    private boolean take(String key, int most, Duration in) {
+        OffsetDateTime now = clock.instant().atOffset(ZoneOffset.UTC);
+        return sql.sql(TAKE).param("key", key).param("now", now).param("rate", (double) most / in.toSeconds()).param("most", most).update() > 0;
     }
 }

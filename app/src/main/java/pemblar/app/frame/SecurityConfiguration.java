@@ -1,12 +1,17 @@
 package pemblar.app.frame;
 
+import java.time.InstantSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** Who gets in, and what a page may load: nothing from elsewhere, no inline script. */
@@ -17,11 +22,20 @@ class SecurityConfiguration {
 
     @Bean
     PasswordEncoder passwords() {
-        return new BCryptPasswordEncoder();
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    /** A NUL is in no word that anybody types, and the database cannot hold it. */
+    @Bean
+    StrictHttpFirewall firewall() {
+        StrictHttpFirewall firewall = new StrictHttpFirewall();
+        firewall.setAllowedParameterValues(value -> value == null || value.indexOf(0) < 0);
+        firewall.setAllowedParameterNames(name -> name.indexOf(0) < 0);
+        return firewall;
     }
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, Limits limits) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, Limits limits, JdbcClient sql, InstantSource clock) throws Exception {
         http.authorizeHttpRequests(requests -> requests
             .requestMatchers("/sign-in", "/sign-up", "/webjars/**", "/fonts/**", "/frame/**", "/error", "/device/**", "/calendar/**").permitAll()
             .anyRequest().authenticated());
@@ -32,7 +46,9 @@ class SecurityConfiguration {
         http.headers(headers -> headers
             .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT))
             .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)));
+        http.addFilterAfter(new BodyLimit(), SecurityContextHolderFilter.class);
         http.addFilterBefore(new SignInLimit(limits), UsernamePasswordAuthenticationFilter.class);
+        http.addFilterAfter(new OnceFilter(sql, clock), AuthorizationFilter.class);
         return http.build();
     }
 }

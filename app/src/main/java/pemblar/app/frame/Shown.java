@@ -94,6 +94,16 @@ public class Shown {
         return day == null ? NONE : DAY.format(day);
     }
 
+    /** The day of an instant where somebody lives. */
+    public String instant(java.time.Instant instant, java.time.ZoneId zone) {
+        return instant == null ? NONE : DATE.format(LocalDate.ofInstant(instant, zone));
+    }
+
+    /** The day of an instant by the server's reckoning, for people without a zone of their own. */
+    public String moment(java.time.Instant instant) {
+        return instant(instant, java.time.ZoneOffset.UTC);
+    }
+
     public String date(LocalDate day) {
         return day == null ? NONE : DATE.format(day);
     }

@@ -7,7 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Slows down guessing: too many sign-ins from one address for one name go back to the form with a reason. */
+/** Slows down guessing: too many sign-ins for one name or from one address go back to the form with a reason; so do sign-ups. */
 class SignInLimit extends OncePerRequestFilter {
     private final Limits limits;
 
@@ -15,11 +15,14 @@ class SignInLimit extends OncePerRequestFilter {
         this.limits = limits;
     }
 
+    /** The path is compared decoded, as the application reads it. */
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
-        boolean signIn = request.getMethod().equals("POST") && request.getRequestURI().equals("/sign-in");
-        String key = request.getRemoteAddr() + " " + String.valueOf(request.getParameter("username")).toLowerCase(java.util.Locale.ROOT);
-        if (signIn && !limits.allowSignIn(key)) response.sendRedirect("/sign-in?later");
+        boolean post = request.getMethod().equals("POST");
+        boolean signIn = post && request.getServletPath().equals("/sign-in");
+        boolean signUp = post && request.getServletPath().equals("/sign-up");
+        if (signIn && !limits.allowSignIn(request.getParameter("username"), request.getRemoteAddr())) response.sendRedirect("/sign-in?later");
+        else if (signUp && !limits.allowSignUp(request.getRemoteAddr())) response.sendRedirect("/sign-in?later");
         else chain.doFilter(request, response);
     }
 }

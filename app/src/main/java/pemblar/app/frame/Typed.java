@@ -5,6 +5,12 @@ import java.time.format.DateTimeParseException;
 
 /** Reads what a person typed. A refusal names the field, what was found and what is accepted. */
 public final class Typed {
+    /** A day of a plan or of a session lies within so many years. */
+    public static final int YEARS_BACK = 30;
+    public static final int YEARS_AHEAD = 3;
+    private static final int FIRST_YEAR = 1990;
+    private static final int LAST_YEAR = 2100;
+
     private Typed() {}
 
     public static double number(String field, String typed, double least, double most) {
@@ -26,17 +32,27 @@ public final class Typed {
 
     public static LocalDate day(String field, String typed) {
         try {
-            return LocalDate.parse(typed.strip());
+            LocalDate day = LocalDate.parse(typed == null ? "" : typed.strip());
+            if (day.getYear() >= FIRST_YEAR && day.getYear() < LAST_YEAR) return day;
+            throw new IllegalArgumentException(field + ": " + day + " is too far; the nearest possible lies between " + FIRST_YEAR + " and " + (LAST_YEAR - 1) + ".");
         } catch (DateTimeParseException e) {
             throw new IllegalArgumentException(field + ": “" + typed + "” is not a day; enter one such as 2027-05-30.");
         }
     }
 
+    /** A day on a plan lies within 30 years back and 3 years ahead of today. */
+    public static LocalDate near(String field, LocalDate day, LocalDate today) {
+        LocalDate first = today.minusYears(YEARS_BACK);
+        LocalDate last = today.plusYears(YEARS_AHEAD);
+        if (day.isBefore(first) || day.isAfter(last)) throw new IllegalArgumentException(field + ": " + day + " is too far; the nearest possible is " + (day.isAfter(last) ? last : first) + ".");
+        return day;
+    }
+
     /** A day of an address, or null when it is none: an address is not typed, so nobody has to be told. */
     public static LocalDate dayOrNull(String text) {
         try {
-            return text == null || text.isBlank() ? null : LocalDate.parse(text);
-        } catch (DateTimeParseException e) {
+            return text == null || text.isBlank() ? null : day("Day", text);
+        } catch (IllegalArgumentException e) {
             return null;
         }
     }

@@ -8,6 +8,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.SeenSuffices;
 import pemblar.app.frame.Viewer;
 
 /** Writes and finds notes. Whoever sees the athlete sees the athlete's notes; only the author takes one away. */
@@ -33,6 +34,7 @@ public class NoteService {
     }
 
     /** @param second of the original recording; null for the whole session @throws IllegalArgumentException when it is empty or too long */
+    @SeenSuffices
     @Transactional
     public void write(long athleteId, Viewer viewer, long sessionId, Integer second, String body) {
         athletes.require(athleteId, viewer);
@@ -42,6 +44,7 @@ public class NoteService {
         if (written == 0) throw new NotFoundException("session");
     }
 
+    @SeenSuffices
     @Transactional
     public void takeAway(long athleteId, Viewer viewer, long noteId) {
         athletes.require(athleteId, viewer);

@@ -81,7 +81,7 @@ public class BoardService {
         /** Clock time at which a session starts, in hours since the epoch; noon when none is known. */
         double hour(Slab slab) {
             return spell(slab, athlete).map(s -> s.start().getEpochSecond() / 3600.0).orElseGet(() ->
-                slab.day().atStartOfDay(athlete.zone()).plusMinutes(slab.startMinute() == null ? NOON : slab.startMinute()).toEpochSecond() / 3600.0);
+                athlete.at(slab.day(), slab.startMinute() == null ? NOON : slab.startMinute()).getEpochSecond() / 3600.0);
         }
 
         /** Only what was done counts on days that are over. */
@@ -125,7 +125,7 @@ public class BoardService {
         Integer seconds = slab.done() != null ? (Integer) slab.done().seconds() : slab.plannedSeconds();
         Double load = slab.done() != null ? slab.done().load() : slab.plannedLoad();
         if (slab.startMinute() == null || seconds == null || load == null || seconds == 0) return Optional.empty();
-        Instant start = slab.day().atStartOfDay(athlete.zone()).plusMinutes(slab.startMinute()).toInstant();
+        Instant start = athlete.at(slab.day(), slab.startMinute());
         return Optional.of(new Spell(start, start.plusSeconds(seconds), load));
     }
 

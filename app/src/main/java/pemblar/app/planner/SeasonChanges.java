@@ -9,6 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.OfAthlete;
 import pemblar.app.frame.Viewer;
 import pemblar.app.season.Ahead;
 import pemblar.app.season.Held;
@@ -44,7 +45,7 @@ public class SeasonChanges {
     }
 
     /** Who changes what, as the page knew it. @param revision null does not ask @param replan the blocks ahead that are not pinned are planned anew */
-    public record Asking(long athleteId, Viewer viewer, Integer revision, boolean replan) {}
+    public record Asking(long athleteId, Viewer viewer, Integer revision, boolean replan) implements OfAthlete {}
 
     /** A change by hand of one block; the words say which. */
     public enum Kind { LOAD, HOURS, EDGE, PIN, UNPIN, SPLIT, JOIN }

@@ -29,6 +29,8 @@ import pemblar.core.recording.Recording;
 @RequestMapping("/a/{athleteId}/sessions/{id}")
 class LanesController {
     private static final int MOST_DERIVED = 20;
+    /** Values of all lanes in one answer: with their commas they stay under 8 MB. */
+    private static final int MOST_VALUES = 1_300_000;
     private static final int LONGEST_NAME = 60;
     private final ReviewPage page;
     private final ReviewStore store;
@@ -50,7 +52,10 @@ class LanesController {
         answer.put("sport", recording.sport().key());
         answer.put("seconds", recording.seconds());
         answer.put("trimmed", opened.trimmed());
-        answer.put("lanes", Lanes.of(opened, cuts, store.derived(athleteId)));
+        List<Lanes.Lane> lanes = Lanes.of(opened, cuts, store.derived(athleteId));
+        int shown = Math.max(1, MOST_VALUES / recording.seconds());
+        answer.put("lanes", lanes.subList(0, Math.min(shown, lanes.size())));
+        if (lanes.size() > shown) answer.put("leftOut", lanes.subList(shown, lanes.size()).stream().map(Lanes.Lane::name).toList());
         recording.channel(Channel.DISTANCE).ifPresent(d -> answer.put("metres", Lanes.deltas(d, 1)));
         answer.put("route", Lanes.route(recording));
         answer.put("marks", marks(opened, cuts, viewer));

@@ -2,6 +2,7 @@ package pemblar.app.review;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -25,6 +26,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.exchange.ImportService;
 import pemblar.app.frame.Limits;
+import pemblar.app.frame.WholeFiles;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
@@ -53,8 +55,10 @@ class SessionsController {
     private final AthleteService athletes;
     private final UndoService undo;
     private final Limits limits;
+    private final WholeFiles whole;
 
-    SessionsController(Pages pages, SessionSearch search, DescriptionService descriptions, DeletionService deletion, ExportService exports, ImportService imports, AthleteService athletes, UndoService undo, Limits limits) {
+    SessionsController(Pages pages, SessionSearch search, DescriptionService descriptions, DeletionService deletion, ExportService exports, ImportService imports, AthleteService athletes, UndoService undo, Limits limits, WholeFiles whole) {
+        this.whole = whole;
         this.pages = pages;
         this.search = search;
         this.descriptions = descriptions;
@@ -130,6 +134,9 @@ class SessionsController {
         return typed == null ? null : Typed.dayOrNull(typed);
     }
 
+    /** A query as our own pages make it: nothing that could be a template or another header. */
+    private static final java.util.regex.Pattern HERE = java.util.regex.Pattern.compile("[\\w.,~%&=+-]{0,2000}");
+
     private static Double number(String typed) {
         return typed == null || !typed.matches("\\d{1,6}([.,]\\d{1,3})?") ? null : Double.valueOf(typed.replace(',', '.'));
     }
@@ -167,7 +174,7 @@ class SessionsController {
             flash.addFlashAttribute("said", e.getMessage());
         }
         String list = "/a/" + athleteId + "/sessions";
-        return "redirect:" + (here != null && (here.equals(list) || here.startsWith(list + "?")) ? here : list);
+        return "redirect:" + (here != null && (here.equals(list) || here.startsWith(list + "?") && HERE.matcher(here.substring(list.length() + 1)).matches()) ? here : list);
     }
 
     /** One file as it is, several as an archive. */
@@ -203,9 +210,17 @@ class SessionsController {
         if (chosen.isEmpty()) model.addAttribute("refused", "Choose one or more FIT or GPX files first.");
         else if (chosen.size() > MOST_FILES) model.addAttribute("refused", "At most " + MOST_FILES + " files at once; " + chosen.size() + " were chosen. Upload them in parts.");
         else if (!limits.allowUpload(viewer.accountId())) model.addAttribute("refused", "That was a lot of uploads in a minute. Wait a minute and send these again.");
-        else for (MultipartFile file : chosen) imports.upload(athleteId, viewer, file.getOriginalFilename(), file.getBytes());
+        else for (MultipartFile file : chosen) whole.with(() -> take(athleteId, viewer, file));
         uploads(athlete, model);
         return "review/sessions :: uploads";
+    }
+
+    private Long take(long athleteId, Viewer viewer, MultipartFile file) {
+        try {
+            return imports.upload(athleteId, viewer, file.getOriginalFilename(), file.getBytes());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @GetMapping("/uploads")

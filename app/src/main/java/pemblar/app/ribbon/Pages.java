@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.ui.Model;
+import pemblar.app.athlete.Access;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
@@ -21,12 +22,14 @@ public class Pages {
     private static final int DAYS_BACK = 168;
     private static final int DAYS_AHEAD = 168;
     private final AthleteService athletes;
+    private final Access access;
     private final PlanService plan;
     private final TrendService trends;
     private final UndoService undo;
     private final InstantSource clock;
 
-    Pages(AthleteService athletes, PlanService plan, TrendService trends, UndoService undo, InstantSource clock) {
+    Pages(AthleteService athletes, PlanService plan, TrendService trends, UndoService undo, InstantSource clock, Access access) {
+        this.access = access;
         this.athletes = athletes;
         this.plan = plan;
         this.trends = trends;
@@ -62,6 +65,7 @@ public class Pages {
      */
     public Opened open(Model model, long athleteId, Viewer viewer, String active, LocalDate from, LocalDate to) {
         Athlete athlete = athletes.require(athleteId, viewer);
+        access.looked(athleteId, viewer);
         Trend trend = trends.of(athlete);
         LocalDate today = trend.today();
         List<SeasonEvent> events = plan.events(athlete);

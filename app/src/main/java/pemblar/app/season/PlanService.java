@@ -1,6 +1,7 @@
 package pemblar.app.season;
 
 import java.time.DayOfWeek;
+import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
@@ -13,6 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.undo.UndoService;
 import pemblar.app.undo.Undoable;
@@ -27,8 +29,10 @@ public class PlanService implements Undoable {
     private final SeasonStore store;
     private final AthleteService athletes;
     private final UndoService undo;
+    private final InstantSource clock;
 
-    PlanService(SeasonStore store, AthleteService athletes, UndoService undo) {
+    PlanService(SeasonStore store, AthleteService athletes, UndoService undo, InstantSource clock) {
+        this.clock = clock;
         this.store = store;
         this.athletes = athletes;
         this.undo = undo;
@@ -80,10 +84,22 @@ public class PlanService implements Undoable {
         athletes.require(athleteId, viewer);
         store.claim(athleteId, seen, viewer.name());
         Held was = store.read(athleteId);
-        store.write(athleteId, was, change.apply(was));
+        store.write(athleteId, was, near(change.apply(was), athletes.require(athleteId, viewer).dayOf(clock.instant())));
         Held is = store.read(athleteId);
         undo.remember(athleteId, viewer, label, KIND, new Change(was, is));
         return is;
+    }
+
+    /** No day of a plan lies farther than any plan reaches. */
+    private static Held near(Held held, LocalDate today) {
+        held.events().forEach(e -> Typed.near("Day", e.last(), today));
+        held.blocks().forEach(b -> Typed.near("Day", b.last(), today));
+        held.marked().forEach(m -> Typed.near("Day", m.day(), today));
+        held.away().forEach(a -> {
+            Typed.near("From", a.from(), today);
+            Typed.near("To", a.to(), today);
+        });
+        return held;
     }
 
     /** The same without undo, for making a whole plan. */

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
 import pemblar.core.zone.DatedZones;
 
@@ -35,12 +36,13 @@ public class DaysService {
 
     private int shift(long athleteId, Viewer viewer, LocalDate from, LocalDate to, long by, String where) {
         if (by == 0 || Math.abs(by) > FARTHEST) throw new IllegalArgumentException("Days: enter 1 to " + FARTHEST + ", or below zero to shift back.");
-        DatedZones zones = desk.zones(desk.athlete(athleteId, viewer));
+        Athlete athlete = desk.athlete(athleteId, viewer);
+        DatedZones zones = desk.zones(athlete);
         List<SessionRow> open = sessions.openFrom(athleteId, from).stream().filter(r -> !r.day.isAfter(to)).toList();
         if (open.isEmpty()) return 0;
         desk.remember(athleteId, viewer, "Moved " + open.size() + (open.size() == 1 ? " session " : " sessions ") + where + ".", open);
         for (SessionRow row : open) {
-            row.day = row.day.plusDays(by);
+            row.day = desk.near(athlete, row.day.plusDays(by));
             row.changedBy = viewer.name();
             SessionDesk.forecast(row, zones.on(row.day));
         }
@@ -51,11 +53,12 @@ public class DaysService {
     @Transactional
     public int copy(long athleteId, Viewer viewer, LocalDate from, LocalDate to, LocalDate target) {
         long by = checked(from, to, target);
-        DatedZones zones = desk.zones(desk.athlete(athleteId, viewer));
+        Athlete athlete = desk.athlete(athleteId, viewer);
+        DatedZones zones = desk.zones(athlete);
         List<Long> made = new ArrayList<>();
         for (SessionRow row : sessions.between(athleteId, from, to)) {
             if (!row.hasPlan()) continue;
-            SessionRow copy = row.copyTo(row.day.plusDays(by));
+            SessionRow copy = row.copyTo(desk.near(athlete, row.day.plusDays(by)));
             copy.changedBy = viewer.name();
             SessionDesk.forecast(copy, zones.on(copy.day));
             made.add(sessions.save(copy).id);
@@ -77,7 +80,7 @@ public class DaysService {
         SessionRow row = desk.open(athleteId, viewer, sessionId);
         desk.expect(row, version);
         desk.remember(athleteId, viewer, String.format(java.util.Locale.ROOT, "“%s” starts on %s at %02d:%02d.", row.title, SessionDesk.day(day), minute / 60, minute % 60), PlanState.changing(row));
-        row.day = day;
+        row.day = desk.near(athleteId, viewer, day);
         row.startMinute = minute;
         desk.touch(row, viewer);
         SessionDesk.forecast(row, desk.zones(desk.athlete(athleteId, viewer)).on(day));

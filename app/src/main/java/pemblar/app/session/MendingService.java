@@ -90,7 +90,7 @@ public class MendingService implements Undoable {
         RecordingRow row = recordings.findById(opened.stored().orElseThrow().facts().recordingId()).orElseThrow();
         for (Proposal.Kind kind : found.stream().map(Proposal::kind).distinct().toList()) {
             Recording mended = Mending.apply(opened.recording().orElseThrow(), found.stream().filter(p -> p.kind() == kind).map(Proposal::edit).toList());
-            row.counting(SessionSummary.of(mended, opened.zones()).loads()).ifPresent(c -> after.put(kind, c.points()));
+            row.counting(SessionSummary.of(mended.sound(), opened.zones()).loads()).ifPresent(c -> after.put(kind, c.points()));
         }
         return after;
     }

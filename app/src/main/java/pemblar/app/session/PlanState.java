@@ -3,7 +3,16 @@ package pemblar.app.session;
 import java.util.List;
 
 /** Sessions as they were before a change, and those that the change made: enough to take it back. */
-record PlanState(List<Was> restore, List<Long> created) {
+record PlanState(List<Was> restore, List<Long> created, String who) {
+    PlanState(List<Was> restore, List<Long> created) {
+        this(restore, created, null);
+    }
+
+    /** The same with the person who made the change: what somebody else changed since is not written over. */
+    PlanState by(String name) {
+        return new PlanState(restore, created, name);
+    }
+
     /** One session's row; the day as text. */
     record Was(long id, String day, Integer startMinute, String sport, String title, String structure, int scalePercent,
                Integer plannedSeconds, Double plannedLoad, String silhouette, Long recordingId, Long workoutId, Integer workoutVersion,

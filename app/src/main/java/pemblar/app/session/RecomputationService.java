@@ -1,9 +1,11 @@
 package pemblar.app.session;
 
 import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
+import java.time.Duration;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.EnumSet;
@@ -27,6 +29,7 @@ public class RecomputationService {
     private static final String TASK = "recompute";
     private static final String CURVES = "fill-curves";
     private static final int BATCH = 40;
+    private static final int MOST_TRIES = 8;
     private final RecomputationRepository recomputations;
     private final RecordingService recordings;
     private final ScheduleService schedule;
@@ -112,7 +115,7 @@ public class RecomputationService {
     static class Job {
         @Bean
         OneTimeTask<Void> recompute(org.springframework.beans.factory.ObjectProvider<RecomputationService> service) {
-            return Tasks.oneTime(TASK).execute((instance, context) -> service.getObject().run(Long.parseLong(instance.getId())));
+            return Tasks.oneTime(TASK).onFailure(new FailureHandler.MaxRetriesFailureHandler<>(MOST_TRIES, new FailureHandler.ExponentialBackoffFailureHandler<>(Duration.ofSeconds(2)))).execute((instance, context) -> service.getObject().run(Long.parseLong(instance.getId())));
         }
 
         @Bean

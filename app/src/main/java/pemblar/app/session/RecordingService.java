@@ -2,6 +2,8 @@ package pemblar.app.session;
 
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.Duration;
+import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -32,6 +34,9 @@ import pemblar.formats.RecordingFiles;
 public class RecordingService {
     private static final int PROBLEMS_LENGTH = 4000;
     private static final int BATCH = 20;
+    /** Clocks of devices and time zones differ by so much. */
+    private static final Duration LATEST = Duration.ofHours(26);
+    private final InstantSource clock;
     private final RecordingRepository recordings;
     private final RecordingDataRepository data;
     private final TrainingSessionRepository sessions;
@@ -40,7 +45,8 @@ public class RecordingService {
     private final MendedRecordings mended;
     private final AthleteService athletes;
 
-    RecordingService(RecordingRepository recordings, RecordingDataRepository data, TrainingSessionRepository sessions, ThresholdService thresholds, EffortService efforts, MendedRecordings mended, AthleteService athletes) {
+    RecordingService(RecordingRepository recordings, RecordingDataRepository data, TrainingSessionRepository sessions, ThresholdService thresholds, EffortService efforts, MendedRecordings mended, AthleteService athletes, InstantSource clock) {
+        this.clock = clock;
         this.recordings = recordings;
         this.data = data;
         this.sessions = sessions;
@@ -71,14 +77,16 @@ public class RecordingService {
         Reading reading = read(bytes, athlete);
         String problems = reading.problems().stream().map(Reading.Problem::toString).collect(Collectors.joining("\n"));
         if (reading.recording().isEmpty()) return new Taken(Outcome.REFUSED, null, problems);
-        Recording recording = reading.recording().get();
+        Recording stored = reading.recording().get();
+        if (stored.start().isAfter(clock.instant().plus(LATEST))) return new Taken(Outcome.REFUSED, null, "The file says that it begins on " + LocalDate.ofInstant(stored.start(), athlete.zone()) + ", which is still to come. Set the device's clock and export it again.");
+        Recording recording = stored.sound();
         LocalDate day = athlete.dayOf(recording.start());
         Zones zones = thresholds.zonesOf(athlete).on(day);
         SessionSummary summary = SessionSummary.of(recording, zones);
         RecordingRow row = new RecordingRow(athlete.id(), hash, fileName, day, problems.length() > PROBLEMS_LENGTH ? problems.substring(0, PROBLEMS_LENGTH) : problems);
         row.fill(recording, summary, Silhouettes.done(recording, zones.thresholds()));
         recordings.save(row);
-        data.save(new RecordingDataRow(row.id, bytes, ChannelColumn.write(recording), SummaryJson.bests(summary.bests())));
+        data.save(new RecordingDataRow(row.id, bytes, ChannelColumn.write(stored), SummaryJson.bests(summary.bests())));
         efforts.store(row, recording);
         SessionRow session = place(athlete, row, wantedSession);
         return new Taken(Outcome.DONE, session.id, problems);
@@ -131,7 +139,7 @@ public class RecordingService {
         boolean redrawn = Silhouettes.changes(silhouette, parts);
         Set<String> channels = parts.stream().map(part -> part.channel().key()).collect(Collectors.toSet());
         if (redrawn) silhouette.ifPresent(part -> channels.add(part.channel().key()));
-        Recording recording = reading.apply(channels::contains);
+        Recording recording = reading.apply(channels::contains).sound();
         row.valued(row.summary().again(recording, day, parts));
         if (redrawn) row.silhouette = Silhouettes.done(recording, day.thresholds());
     }
@@ -142,18 +150,19 @@ public class RecordingService {
         RecordingDataRow stored = data.findById(row.id).orElseThrow();
         MendedRecordings.Both both = mended.both(row.id, stored.channels);
         Zones zones = thresholds.zonesOf(athlete).on(row.day);
-        SessionSummary summary = SessionSummary.of(both.mended(), zones);
-        row.fill(both.mended(), summary, Silhouettes.done(both.mended(), zones.thresholds()));
+        Recording sound = both.mended().sound();
+        SessionSummary summary = SessionSummary.of(sound, zones);
+        row.fill(sound, summary, Silhouettes.done(sound, zones.thresholds()));
         row.follow(sessions.ofRecordings(List.of(row.id)).stream().findFirst().orElse(null));
         stored.bests = SummaryJson.bests(summary.bests());
-        efforts.store(row, both.mended());
+        efforts.store(row, sound);
     }
 
     /** Stores the curves of recordings that were taken in before curves were kept; false when none is left. */
     @Transactional
     public boolean storeNextCurves() {
         List<RecordingRow> rows = recordings.withOlderCurves(EffortService.CURVES_VERSION, BATCH);
-        for (RecordingRow row : rows) efforts.store(row, mended.read(row.id));
+        for (RecordingRow row : rows) efforts.store(row, mended.read(row.id).sound());
         return !rows.isEmpty();
     }
 

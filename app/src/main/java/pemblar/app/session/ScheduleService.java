@@ -63,7 +63,7 @@ public class ScheduleService {
         var values = desk.zones(athlete);
         List<Long> created = new java.util.ArrayList<>();
         for (Placed placed : all) {
-            SessionRow row = new SessionRow(athleteId, placed.day(), placed.chosen().workout().sport(), placed.chosen().title());
+            SessionRow row = new SessionRow(athleteId, desk.near(athlete, placed.day()), placed.chosen().workout().sport(), placed.chosen().title());
             row.startMinute = placed.startMinute();
             row.structure = WorkoutJson.write(placed.chosen().workout());
             row.workoutId = placed.chosen().workoutId();
@@ -81,7 +81,7 @@ public class ScheduleService {
     }
 
     private SessionRow add(Athlete athlete, LocalDate day, Integer startMinute, String title, Workout workout) {
-        SessionRow row = new SessionRow(athlete.id(), day, workout.sport(), title);
+        SessionRow row = new SessionRow(athlete.id(), desk.near(athlete, day), workout.sport(), title);
         row.startMinute = startMinute;
         row.structure = WorkoutJson.write(workout);
         SessionDesk.forecast(row, desk.zones(athlete).on(day));
@@ -94,7 +94,7 @@ public class ScheduleService {
         desk.expect(row, version);
         desk.open(athleteId, viewer, sessionId);
         PlanState before = PlanState.changing(row);
-        row.day = day;
+        row.day = desk.near(athleteId, viewer, day);
         desk.touch(row, viewer);
         SessionDesk.forecast(row, desk.zones(desk.athlete(athleteId, viewer)).on(day));
         desk.remember(athleteId, viewer, "Moved “" + row.title + "” to " + DAY.format(day) + ".", before);
@@ -104,7 +104,7 @@ public class ScheduleService {
     public long copy(long athleteId, Viewer viewer, long sessionId, LocalDate day) {
         SessionRow row = desk.require(athleteId, viewer, sessionId);
         if (!row.hasPlan()) throw new IllegalArgumentException("Only a planned session can be copied; this one has no plan.");
-        SessionRow copy = row.copyTo(day);
+        SessionRow copy = row.copyTo(desk.near(athleteId, viewer, day));
         SessionDesk.forecast(copy, desk.zones(desk.athlete(athleteId, viewer)).on(day));
         sessions.save(copy);
         desk.remember(athleteId, viewer, "Copied “" + row.title + "” to " + DAY.format(day) + ".", PlanState.making(List.of(copy.id)));

@@ -1,5 +1,6 @@
 package pemblar.app.session;
 
+import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -8,6 +9,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.undo.UndoService;
@@ -22,10 +24,12 @@ class SessionDesk {
     static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
     private final TrainingSessionRepository sessions;
     private final UndoService undo;
+    private final InstantSource clock;
     private final AthleteService athletes;
     private final ThresholdService thresholds;
 
-    SessionDesk(TrainingSessionRepository sessions, UndoService undo, AthleteService athletes, ThresholdService thresholds) {
+    SessionDesk(TrainingSessionRepository sessions, UndoService undo, AthleteService athletes, ThresholdService thresholds, InstantSource clock) {
+        this.clock = clock;
         this.sessions = sessions;
         this.undo = undo;
         this.athletes = athletes;
@@ -62,6 +66,15 @@ class SessionDesk {
         if (version != null && version != row.version) throw new ChangedMeanwhile(Slab.of(row));
     }
 
+    /** A day on the plan. @throws IllegalArgumentException when it is farther than any plan reaches */
+    LocalDate near(Athlete athlete, LocalDate day) {
+        return Typed.near("Day", day, athlete.dayOf(clock.instant()));
+    }
+
+    LocalDate near(long athleteId, Viewer viewer, LocalDate day) {
+        return near(athletes.require(athleteId, viewer), day);
+    }
+
     /** The person's hand is on it from now on. */
     void touch(SessionRow row, Viewer viewer) {
         row.changedBy = viewer.name();
@@ -69,7 +82,7 @@ class SessionDesk {
     }
 
     void remember(long athleteId, Viewer viewer, String label, PlanState before) {
-        undo.remember(athleteId, viewer, label, SessionUndo.KIND, before);
+        undo.remember(athleteId, viewer, label, SessionUndo.KIND, before.by(viewer.name()));
     }
 
     void remember(long athleteId, Viewer viewer, String label, List<SessionRow> before) {

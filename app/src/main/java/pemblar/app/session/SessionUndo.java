@@ -27,11 +27,19 @@ class SessionUndo implements Undoable {
     @Override
     public void restore(long athleteId, String state) {
         PlanState before = JsonMapper.shared().readValue(state, PlanState.class);
+        for (PlanState.Was was : before.restore()) sessions.find(was.id(), athleteId).ifPresent(row -> unlessOthers(row, before.who()));
+        for (long id : before.created()) sessions.find(id, athleteId).ifPresent(row -> unlessOthers(row, before.who()));
         for (long id : before.created()) sessions.find(id, athleteId).ifPresent(this::takeAway);
         sessions.flush();
         for (PlanState.Was was : before.restore()) sessions.find(was.id(), athleteId).ifPresent(row -> row.recording = null);
         sessions.flush();
         for (PlanState.Was was : before.restore()) restore(athleteId, was);
+    }
+
+    /** A session on which somebody else's hand has been since stays as it is. */
+    private static void unlessOthers(SessionRow row, String who) {
+        if (who != null && !row.changedBy.isEmpty() && !row.changedBy.equals(who))
+            throw new IllegalArgumentException("“" + row.title + "” was changed by " + row.changedBy + " since; taking this back would undo theirs too. Change it by hand.");
     }
 
     private void takeAway(SessionRow row) {

@@ -58,7 +58,8 @@ public class SketchService {
         sketch.checked();
         if (weekdays.isEmpty()) throw new IllegalArgumentException("Weekdays: choose at least one.");
         if (until.isBefore(sketch.day())) throw new IllegalArgumentException("Until: choose a day that is not before the first one.");
-        desk.athlete(athleteId, viewer);
+        desk.near(athleteId, viewer, sketch.day());
+        desk.near(athleteId, viewer, until);
         List<Long> made = new ArrayList<>();
         for (LocalDate day = sketch.day(); !day.isAfter(until); day = day.plusDays(1)) {
             if (!weekdays.contains(day.getDayOfWeek())) continue;
@@ -122,6 +123,7 @@ public class SketchService {
         old.forEach(sessions::delete);
         List<Long> made = new ArrayList<>();
         for (Slotted slotted : all) {
+            desk.near(athlete, slotted.sketch().day());
             SessionRow row = row(athleteId, viewer, slotted.sketch());
             if (slotted.chosen() != null) take(row, slotted.chosen(), slotted.scalePercent());
             SessionDesk.forecast(row, zones.on(row.day));

@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import pemblar.app.account.AccountService;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Shown;
@@ -45,16 +44,14 @@ class ThresholdController {
     private final AthleteService athletes;
     private final RecomputationService recomputations;
     private final EffortService efforts;
-    private final AccountService accounts;
     private final Shown shown;
 
-    ThresholdController(Pages pages, ThresholdService thresholds, AthleteService athletes, RecomputationService recomputations, EffortService efforts, AccountService accounts, Shown shown) {
+    ThresholdController(Pages pages, ThresholdService thresholds, AthleteService athletes, RecomputationService recomputations, EffortService efforts, Shown shown) {
         this.pages = pages;
         this.thresholds = thresholds;
         this.athletes = athletes;
         this.recomputations = recomputations;
         this.efforts = efforts;
-        this.accounts = accounts;
         this.shown = shown;
     }
 
@@ -115,16 +112,6 @@ class ThresholdController {
     String sex(@PathVariable long athleteId, @RequestParam Sex sex, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         thresholds.setSex(athleteId, viewer, sex);
         return "redirect:/a/" + athleteId + "/thresholds";
-    }
-
-    /** The athlete lets a coach see and change all of theirs. */
-    @PostMapping("/coach")
-    String coach(@PathVariable long athleteId, @RequestParam String email, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Optional<Viewer> coach = accounts.find(email);
-        coach.ifPresent(found -> athletes.accept(athleteId, viewer, found));
-        String view = show(athleteId, viewer, model);
-        model.addAttribute("coachSaid", coach.map(c -> c.name() + " now sees and plans all of yours.").orElse("There is no account with the address “" + email + "”. Ask your coach to create one first."));
-        return view;
     }
 
     @GetMapping("/progress")

@@ -2,13 +2,16 @@ package pemblar.app.bench;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import java.time.Instant;
 import java.time.InstantSource;
+import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.Random;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -68,7 +71,7 @@ class LiveRidesTest {
         rides.key(1, 7, "resume");
         passes(1000);
         rides.key(1, 7, "stop");
-        Recording recording = RecordingFiles.read(rides.finished(1, 7).orElseThrow(), Optional.empty()).recording().orElseThrow();
+        Recording recording = RecordingFiles.read(finished().orElseThrow(), Optional.empty()).recording().orElseThrow();
         assertEquals(80, recording.seconds());
         assertEquals(120, recording.elapsedSeconds(), 1);        // 40 s of the unit's clock stood still
     }
@@ -84,17 +87,35 @@ class LiveRidesTest {
     @Test
     void aUnitStoppedBeforeItBeganLeavesNothingBehind() {
         rides.key(1, 7, "stop");
-        assertEquals(Optional.empty(), rides.finished(1, 7));
+        assertEquals(Optional.empty(), finished());
         assertEquals(Optional.empty(), rides.state(1, 7));
     }
 
     @Test
+    void aRideIsKeptUntilItIsDelivered() {
+        passes(60_000);
+        assertThrows(IllegalStateException.class, () -> rides.finish(1, 7, bytes -> {
+            throw new IllegalStateException("the disk is full");
+        }));
+        assertEquals(List.of(7L), rides.waiting(1));
+        assertTrue(finished().isPresent());
+        assertEquals(List.of(), rides.waiting(1));
+    }
+
+    /** What the unit hands over now. */
+    private Optional<byte[]> finished() {
+        AtomicReference<byte[]> taken = new AtomicReference<>();
+        rides.finish(1, 7, taken::set);
+        return Optional.ofNullable(taken.get());
+    }
+
+    @Test
     void aFinishedUnitDeliversOnce() {
-        assertEquals(Optional.empty(), rides.finished(1, 7));
+        assertEquals(Optional.empty(), finished());
         passes(60_000);
         assertTrue(state().view().finished());
-        assertTrue(rides.finished(1, 7).isPresent());
-        assertEquals(Optional.empty(), rides.finished(1, 7));
+        assertTrue(finished().isPresent());
+        assertEquals(Optional.empty(), finished());
         assertEquals(Optional.empty(), rides.state(1, 7));
     }
 }

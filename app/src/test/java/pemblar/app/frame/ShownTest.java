@@ -36,11 +36,4 @@ class ShownTest {
         assertEquals("28 August to 3 September", shown.span(LocalDate.of(2026, 8, 28), LocalDate.of(2026, 9, 3)));
     }
 
-    @Test
-    void limitsCountForEachKeyApart() {
-        Limits limits = new Limits();
-        for (int i = 0; i < 10; i++) assertEquals(true, limits.allowSignIn("a"));
-        assertEquals(false, limits.allowSignIn("a"));
-        assertEquals(true, limits.allowSignIn("b"));
-    }
 }

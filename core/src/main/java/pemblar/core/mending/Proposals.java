@@ -13,6 +13,8 @@ import pemblar.core.recording.Series;
 public final class Proposals {
     private static final double TIMES_BEST = 2.5;
     private static final double WATTS_PER_KILOGRAM = 30;
+    private static final double IMPOSSIBLE_WATTS = 3000;
+    private static final double IMPOSSIBLE_BPM = 250;
     private static final double JUMP_WATTS = 1000;
     private static final int JUMP_SECONDS = 3;
     private static final int STUCK_SECONDS = 180;
@@ -36,10 +38,10 @@ public final class Proposals {
     public record Known(double bestSecondWatts, double bodyMassKilograms, double maximumBpm) {
         public static final Known NOTHING = new Known(Double.NaN, Double.NaN, Double.NaN);
 
-        /** Above this a second of power is a spike; without a limit when nothing is known. */
+        /** Above this a second of power is a spike; what nobody can reach is one for everybody. */
         double spikeWatts() {
             double most = Math.max(Double.isNaN(bestSecondWatts) ? 0 : TIMES_BEST * bestSecondWatts, Double.isNaN(bodyMassKilograms) ? 0 : WATTS_PER_KILOGRAM * bodyMassKilograms);
-            return most > 0 ? most : Double.POSITIVE_INFINITY;
+            return most > 0 ? Math.min(most, IMPOSSIBLE_WATTS) : IMPOSSIBLE_WATTS;
         }
     }
 
@@ -54,7 +56,7 @@ public final class Proposals {
         recording.channel(Channel.POWER).ifPresent(watts -> spikes(watts, known.spikeWatts(), all));
         recording.channel(Channel.HEART_RATE).ifPresent(bpm -> {
             stuck(recording, bpm, all);
-            tooHigh(bpm, known.maximumBpm() + OVER_MAXIMUM_BPM, all);
+            tooHigh(bpm, Double.isNaN(known.maximumBpm()) ? IMPOSSIBLE_BPM : Math.min(IMPOSSIBLE_BPM, known.maximumBpm() + OVER_MAXIMUM_BPM), all);
             recording.channel(Channel.CADENCE).ifPresent(cadence -> likeCadence(bpm, cadence, all));
         });
         leftRunning(recording).ifPresent(all::add);
@@ -113,7 +115,6 @@ public final class Proposals {
     }
 
     private static void tooHigh(Series bpm, double limit, List<Proposal> all) {
-        if (Double.isNaN(limit)) return;
         int i = 0;
         while (i < bpm.size()) {
             if (!(bpm.at(i) > limit)) {

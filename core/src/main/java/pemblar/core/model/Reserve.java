@@ -12,6 +12,8 @@ import pemblar.core.recording.Series;
  *      power, Med Sci Sports Exerc 44 (2012); the differential form of Skiba, Fulford, Clarke, Vanhatalo and Jones (2015)"
  */
 public record Reserve(double criticalPowerWatts, double capacityJoules) {
+    private static final double MOST_WATTS = 2999;
+
     public Reserve {
         if (!(criticalPowerWatts > 0 && criticalPowerWatts < 3000))
             throw new IllegalArgumentException("criticalPowerWatts must be in (0, 3000), was " + criticalPowerWatts);
@@ -53,7 +55,7 @@ public record Reserve(double criticalPowerWatts, double capacityJoules) {
     public double leastCriticalPower(Series watts, List<Pause> pauses) {
         if (lowest(watts, pauses).joules() >= 0) return criticalPowerWatts;
         double low = criticalPowerWatts;
-        double high = Math.max(low, watts.max());
+        double high = Math.max(low, Math.min(MOST_WATTS, watts.max()));
         while (high - low > 0.01) {
             double middle = (low + high) / 2;
             if (new Reserve(middle, capacityJoules).lowest(watts, pauses).joules() < 0) low = middle;

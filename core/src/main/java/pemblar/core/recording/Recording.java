@@ -21,6 +21,8 @@ public record Recording(Sport sport, Instant start, int seconds, List<Pause> pau
     /** Ten days: longer than any outing, short enough for memory. */
     public static final int MAX_SECONDS = 10 * 86_400;
 
+    private static final Map<Channel, Double> MOST = Map.of(Channel.POWER, 3000.0, Channel.HEART_RATE, 250.0, Channel.SPEED, 40.0);
+
     public Recording {
         Objects.requireNonNull(sport, "sport");
         Objects.requireNonNull(start, "start");
@@ -61,6 +63,31 @@ public record Recording(Sport sport, Instant start, int seconds, List<Pause> pau
     /** Distance covered, m: the last value of the distance channel. Empty without one. */
     public Optional<Double> distanceMetres() {
         return channel(Channel.DISTANCE).map(distance -> distance.lastBefore(seconds));
+    }
+
+    /**
+     * The same with samples that no person can reach as missing: power over 3000 W, heart rate over 250, speed over 40 m/s, and below zero.
+     * They stay in what is stored, and are proposed for mending.
+     */
+    public Recording sound() {
+        Map<String, Series> sound = new LinkedHashMap<>(channels);
+        for (var limit : MOST.entrySet()) channel(limit.getKey()).ifPresent(series -> sound.put(limit.getKey().key(), sound(series, limit.getValue())));
+        return new Recording(sport, start, seconds, pauses, sound, laps);
+    }
+
+    private static Series sound(Series series, double most) {
+        boolean sound = true;
+        for (int i = 0; i < series.size() && sound; i++) sound = !(series.at(i) > most || series.at(i) < 0);
+        if (sound) return series;
+        double[] values = new double[series.size()];
+        for (int i = 0; i < values.length; i++) values[i] = series.at(i) > most || series.at(i) < 0 ? Double.NaN : series.at(i);
+        return Series.of(values);
+    }
+
+    /** True when a sample is beyond what any person can reach. */
+    public static boolean isImpossible(Channel channel, double value) {
+        Double most = MOST.get(channel);
+        return most != null && (value > most || value < 0);
     }
 
     /** The same recording under another sport. */

@@ -58,6 +58,9 @@ final class Arguments {
         Thresholds thresholds = new Thresholds(Map.of(), sex());
         for (var entry : VALUES.entrySet())
             if (has(entry.getKey())) thresholds = thresholds.with(entry.getValue(), number(entry.getKey()));
+        // What is typed for this one file holds for it whatever its sport is.
+        if (has("--threshold-power")) thresholds = thresholds.with(Quantity.RUNNING_THRESHOLD_POWER, number("--threshold-power"));
+        if (has("--threshold-hr")) thresholds = thresholds.with(Quantity.RUNNING_THRESHOLD_HEART_RATE, number("--threshold-hr"));
         return thresholds;
     }
 

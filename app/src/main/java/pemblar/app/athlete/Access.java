@@ -1,0 +1,52 @@
+package pemblar.app.athlete;
+
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import pemblar.app.frame.ChangeGuard;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+
+/** Decides who may change, after {@link AthleteService} has decided who may see; and keeps the trail of those who are not the athlete. */
+@Component
+public class Access implements ChangeGuard {
+    private final JdbcClient sql;
+    private final InstantSource clock;
+
+    Access(JdbcClient sql, InstantSource clock) {
+        this.sql = sql;
+        this.clock = clock;
+    }
+
+    @Override
+    public void before(long athleteId, Viewer viewer, boolean seenSuffices) {
+        Optional<Boolean> plans = plans(athleteId, viewer);
+        if (plans.isEmpty()) return;          // the athlete, or a stranger whom the service itself turns away
+        if (!plans.get() && !seenSuffices) throw new NotFoundException("athlete");
+        trail(athleteId, viewer, 0, 1);
+    }
+
+    /** True for the athlete and for coaches who may plan. */
+    public boolean changeable(long athleteId, Viewer viewer) {
+        return plans(athleteId, viewer).orElse(true);
+    }
+
+    /** Empty for who is no coach of this athlete. */
+    private Optional<Boolean> plans(long athleteId, Viewer viewer) {
+        return sql.sql("select plans from coaching where athlete_id = ? and coach_account_id = ? and accepted_at is not null and ended_at is null")
+            .params(athleteId, viewer.accountId()).query(Boolean.class).optional();
+    }
+
+    /** A page was opened by somebody else than the athlete. */
+    public void looked(long athleteId, Viewer viewer) {
+        if (plans(athleteId, viewer).isPresent()) trail(athleteId, viewer, 1, 0);
+    }
+
+    private void trail(long athleteId, Viewer viewer, int looks, int changes) {
+        sql.sql("insert into access_trail as t (athlete_id, account_id, day, looks, changes) values (?, ?, ?, ?, ?) on conflict (athlete_id, account_id, day) do update set looks = t.looks + ?, changes = t.changes + ?")
+            .params(athleteId, viewer.accountId(), LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC), looks, changes, looks, changes).update();
+    }
+}

@@ -1,0 +1,75 @@
+package pemblar.app.people;
+
+import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.CoachingService;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+import pemblar.app.ribbon.Pages;
+
+/** Who sees an athlete's training, since when, and who looked and changed; the athlete asks and ends. */
+@Controller
+class AccessController {
+    private final Pages pages;
+    private final CoachingService coachings;
+    private final AthleteService athletes;
+    private final InvitationService invitations;
+    private final TrailService trail;
+
+    AccessController(Pages pages, CoachingService coachings, AthleteService athletes, InvitationService invitations, TrailService trail) {
+        this.pages = pages;
+        this.coachings = coachings;
+        this.athletes = athletes;
+        this.invitations = invitations;
+        this.trail = trail;
+    }
+
+    @GetMapping("/a/{athleteId}/access")
+    String access(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        pages.open(model, athleteId, viewer, "access", null, null);
+        boolean own = isOwn(athleteId, viewer);
+        model.addAttribute("own", own);
+        model.addAttribute("coachings", coachings.ofAthlete(athleteId));
+        model.addAttribute("invitations", own ? invitations.sentBy(viewer) : java.util.List.of());
+        model.addAttribute("trail", trail.latest(athleteId));
+        return "people/access";
+    }
+
+    private boolean isOwn(long athleteId, Viewer viewer) {
+        Optional<Long> own = athletes.own(viewer);
+        return own.isPresent() && own.get() == athleteId;
+    }
+
+    /** The athlete invites a coach by address. */
+    @PostMapping("/a/{athleteId}/access/invite")
+    String invite(@PathVariable long athleteId, @RequestParam String email, @RequestParam(defaultValue = "true") boolean plans, @RequestParam(defaultValue = "") String word,
+                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        if (!isOwn(athleteId, viewer)) throw new NotFoundException("athlete");
+        return said("/a/" + athleteId + "/access", flash, () -> invitations.inviteCoach(athleteId, viewer, email, plans, word));
+    }
+
+    @PostMapping("/a/{athleteId}/access/{coachId}/end")
+    String end(@PathVariable long athleteId, @PathVariable long coachId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        boolean own = isOwn(athleteId, viewer);
+        coachings.end(athleteId, viewer, coachId);
+        flash.addFlashAttribute("good", "Ended. What was planned and written stays the athlete's.");
+        return own ? "redirect:/a/" + athleteId + "/access" : "redirect:/roster";
+    }
+
+    static String said(String to, RedirectAttributes flash, java.util.function.Supplier<String> change) {
+        try {
+            flash.addFlashAttribute("good", change.get());
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+        }
+        return "redirect:" + to;
+    }
+}

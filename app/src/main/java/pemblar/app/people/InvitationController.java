@@ -1,0 +1,95 @@
+package pemblar.app.people;
+
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.CoachingService;
+import pemblar.app.frame.Viewer;
+import pemblar.app.people.InvitationService.Invitation;
+import pemblar.app.people.InvitationService.State;
+
+/** Inviting athletes, and answering an invitation. */
+@Controller
+class InvitationController {
+    private final InvitationService invitations;
+    private final CoachingService coachings;
+
+    InvitationController(InvitationService invitations, CoachingService coachings) {
+        this.invitations = invitations;
+        this.coachings = coachings;
+    }
+
+    @GetMapping("/roster/invitations")
+    String sent(@AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        model.addAttribute("viewer", viewer);
+        model.addAttribute("invitations", invitations.sentBy(viewer));
+        return "people/invitations";
+    }
+
+    @PostMapping("/roster/invitations")
+    String invite(@RequestParam String addresses, @RequestParam(defaultValue = "true") boolean plans, @RequestParam(defaultValue = "") String word,
+                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        try {
+            flash.addFlashAttribute("reported", invitations.inviteAthletes(viewer, addresses, plans, word));
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            flash.addFlashAttribute("addresses", addresses);
+            flash.addFlashAttribute("word", word);
+        }
+        return "redirect:/roster/invitations";
+    }
+
+    @PostMapping("/invitations/{id}/again")
+    String again(@PathVariable long id, @RequestParam(defaultValue = "") String here, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        return AccessController.said(back(here), flash, () -> invitations.again(id, viewer));
+    }
+
+    @PostMapping("/invitations/{id}/withdraw")
+    String withdraw(@PathVariable long id, @RequestParam(defaultValue = "") String here, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        return AccessController.said(back(here), flash, () -> invitations.withdraw(id, viewer));
+    }
+
+    private static String back(String here) {
+        return here.matches("/a/\\d{1,18}/access") ? here : "/roster/invitations";
+    }
+
+    /** Who asks for what, before anything is answered; somebody without an account is asked to make one and comes back here. */
+    @GetMapping("/invitation/{token}")
+    String read(@PathVariable String token, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Invitation asked = invitations.behind(token);
+        model.addAttribute("viewer", viewer);
+        model.addAttribute("asked", asked);
+        model.addAttribute("token", token);
+        model.addAttribute("gone", asked.state() == State.OPEN ? null : InvitationService.gone(asked));
+        return "people/invitation";
+    }
+
+    @PostMapping("/invitation/{token}")
+    String answer(@PathVariable String token, @RequestParam boolean accept, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        try {
+            if (!accept) {
+                invitations.decline(token, viewer);
+                return "redirect:/";
+            }
+            long athleteId = invitations.accept(token, viewer);
+            flash.addFlashAttribute("good", "Accepted. Either side can end it at any time on this page.");
+            return "redirect:/a/" + athleteId + "/access";
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            return "redirect:/invitation/" + token;
+        }
+    }
+
+    /** The coach answers an athlete who asked without a mail, as before invitations. */
+    @PostMapping("/roster/requests/{athleteId}")
+    String request(@PathVariable long athleteId, @RequestParam boolean accept, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        if (accept) coachings.accept(athleteId, viewer);
+        else coachings.end(athleteId, viewer, viewer.accountId());
+        return "redirect:/roster";
+    }
+}
