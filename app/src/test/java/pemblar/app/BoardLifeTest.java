@@ -159,7 +159,7 @@ class BoardLifeTest {
         int version = sql.queryForObject("select version from session where id = ?", Integer.class, id);
         Person coach = Person.demo("oda");
         Map<String, Object> account = sql.queryForMap("select id from account where email = 'oda@pemblar.example'");
-        sql.update("insert into coaching (athlete_id, coach_account_id) values (?, ?)", athlete, account.get("id"));
+        sql.update("insert into coaching (athlete_id, coach_account_id, accepted_at) values (?, ?, now())", athlete, account.get("id"));
         coach.get(base + "/board");
         coach.post(base + "/sessions/" + id + "/move", Map.of("day", DAY.plusDays(8).toString(), "version", String.valueOf(version)));
         String told = change("/sessions/" + id + "/move", "day", DAY.plusDays(4).toString(), "version", String.valueOf(version), "from", DAY.toString());

@@ -171,7 +171,7 @@ class SeasonJourneyTest extends Browser {
 
     /** The coach's own browser moves the session while this page still shows it where it was. */
     private static void conflict(String athlete) throws IOException {
-        new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class)).update("insert into coaching (athlete_id, coach_account_id) select ?, id from account where email = 'oda@pemblar.example'", Long.parseLong(athlete.replace("/a/", "")));
+        new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class)).update("insert into coaching (athlete_id, coach_account_id, accepted_at) select ?, id, now() from account where email = 'oda@pemblar.example'", Long.parseLong(athlete.replace("/a/", "")));
         String board = athlete + "/board?from=" + TODAY.plusDays(14);
         go(board);
         WebElement slab = see(".slab[data-movable='true']");

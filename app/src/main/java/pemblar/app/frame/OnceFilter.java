@@ -15,19 +15,23 @@ import java.time.ZoneOffset;
 import java.util.HexFormat;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * A form that is sent twice does its work once. A page may send a key of its own ({@code once}, kept for a day); without one, the same fields to the same
- * address by the same person within two seconds are one form pressed twice. What failed may be sent again. Counted in the database, so on all nodes.
+ * A form that is sent twice does its work once. A page may send a key of its own ({@code once}, kept for a day); without one, the same fields to an address
+ * that makes something new, by the same person within two seconds, are one form pressed twice. What failed may be sent again. Counted in the database, so
+ * on all nodes.
  */
 class OnceFilter extends OncePerRequestFilter {
     private static final Duration SAME_PRESS = Duration.ofSeconds(2);
     private static final Duration KEPT = Duration.ofDays(1);
     private static final String CLAIM = "insert into request_once as r (key, at) values (:key, :now) on conflict (key) do update set at = :now where r.at < :before";
+    /** Addresses that put something new on a plan. */
+    private static final Pattern MAKES = Pattern.compile("/a/\\d{1,18}/(sessions|sketch|sessions/\\d{1,18}/copy|days/copy|templates/\\d{1,18}/put)");
     private final JdbcClient sql;
     private final InstantSource clock;
 
@@ -41,8 +45,11 @@ class OnceFilter extends OncePerRequestFilter {
         String path = request.getServletPath();
         String type = request.getContentType();
         boolean form = type == null || type.startsWith("application/x-www-form-urlencoded");
-        boolean repeats = path.endsWith("/undo") || path.endsWith("/redo") || path.endsWith("/key") || path.endsWith("/preview") || path.endsWith("/state") || path.contains("/design");
-        return !request.getMethod().equals("POST") || !path.startsWith("/a/") || !form || repeats;
+        return !request.getMethod().equals("POST") || !form || !MAKES.matcher(path).matches() && !hasKey(request);
+    }
+
+    private static boolean hasKey(HttpServletRequest request) {
+        return request.getServletPath().startsWith("/a/") && request.getParameter("once") != null && !request.getParameter("once").isBlank();
     }
 
     @Override

@@ -33,6 +33,12 @@ class EditRow {
 
     protected EditRow() {}
 
+    /** The same correction of the same stretch, whoever made it. */
+    boolean isSameAs(EditRow other) {
+        return kind == other.kind && channel.equals(other.channel) && fromSecond == other.fromSecond && toSecond == other.toSecond
+            && java.util.Objects.equals(otherRecordingId, other.otherRecordingId) && shiftSeconds == other.shiftSeconds;
+    }
+
     EditRow(long recordingId, Kind kind, String channel, int fromSecond, int toSecond) {
         this.recordingId = recordingId;
         this.kind = kind;

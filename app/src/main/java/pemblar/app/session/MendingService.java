@@ -129,7 +129,10 @@ public class MendingService implements Undoable {
         List<EditRow> before = edits.findByRecordingIdOrderById(recording.id);
         if (before.size() + all.size() > MOST_EDITS) throw new IllegalArgumentException("A recording can have at most " + MOST_EDITS + " corrections. Take some back first.");
         List<Kept> kept = before.stream().map(Kept::of).toList();
-        for (Wanted wanted : all) edits.save(row(athleteId, viewer, recording, original, wanted));
+        for (Wanted wanted : all) {
+            EditRow edit = row(athleteId, viewer, recording, original, wanted);
+            if (before.stream().noneMatch(edit::isSameAs)) edits.save(edit);
+        }
         edits.flush();
         left(recording.id, original);
         summaries.refresh(desk.athlete(athleteId, viewer), recording);

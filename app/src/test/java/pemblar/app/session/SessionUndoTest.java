@@ -65,7 +65,7 @@ class SessionUndoTest {
     void aDroppedSessionIsPutInAgainUnderItsOwnNumber() {
         SessionRow fresh = new SessionRow();
         fresh.id = 7L;
-        when(sessions.find(7, 3)).thenReturn(Optional.empty(), Optional.empty(), Optional.of(fresh));
+        when(sessions.find(7, 3)).thenReturn(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(fresh));
         undo.restore(3, before(row()));
         verify(sessions).insert(7, 3, LocalDate.of(2026, 5, 4), "RIDE", "Easy, two hours");
         assertThat(fresh.plannedLoad).isEqualTo(80);

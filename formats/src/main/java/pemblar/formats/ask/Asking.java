@@ -14,7 +14,7 @@ public final class Asking {
     private static final int FAILED = 1;
     private static final Map<String, Topic> TOPICS = new TreeMap<>(Map.of("intervals", new IntervalsTopic(), "predict", new PredictTopic(),
         "checkin", new CheckinTopic(), "strength", new StrengthTopic(), "evidence", new EvidenceTopic(), "compare", new CompareTopic(),
-        "aerobic", new AerobicTopic(), "season", new SeasonTopic()));
+        "aerobic", new AerobicTopic(), "season", new SeasonTopic(), "adjust", new AdjustTopic()));
 
     private Asking() {}
 

@@ -111,6 +111,15 @@ final class Fields {
         return value.stringValue();
     }
 
+    /** A word, or true for one that is not said; empty when absent, null, false or blank. */
+    String word(String name) {
+        JsonNode value = has(name) ? node.get(name) : null;
+        if (value == null || value.isBoolean() && !value.booleanValue()) return "";
+        if (value.isBoolean()) return "yes";
+        if (!value.isString()) throw wrong(name, shown(value), "a word, or true or false");
+        return value.stringValue().strip();
+    }
+
     String choice(String name, List<String> choices) {
         String right = "one of " + String.join(", ", choices);
         JsonNode value = required(name, right);
