@@ -91,8 +91,9 @@ class ComparisonController {
     String comparison(@PathVariable long athleteId, @PathVariable long id, @RequestParam(defaultValue = "") String sort, @RequestParam(defaultValue = "false") boolean falling, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         pages.open(model, athleteId, viewer, "sessions", null, null);
         Held held = comparisons.open(athleteId, viewer, id);
+        int cut = ComparisonService.cutTo(held.content());
         model.addAttribute("held", held);
-        model.addAttribute("view", ComparisonView.of(held.content(), sort, falling));
+        model.addAttribute("view", ComparisonView.of(held.content(), cut == 0 ? held.content() : comparisons.cut(athleteId, viewer, held.content(), cut), cut, sort, falling));
         model.addAttribute("figures", Figure.values());
         model.addAttribute("sort", sort);
         model.addAttribute("falling", falling);

@@ -29,6 +29,8 @@ public class ComparisonService implements Undoable {
     private static final String KIND = "comparison";
     private static final int MOST_SESSIONS = 30;
     private static final int MOST_GROUPS = 4;
+    /** Lengths within 10 % are like lengths. */
+    private static final double SAME_LENGTH = 1.1;
     private static final int LONGEST_NAME = 80;
     private final ComparisonStore store;
     private final SessionService sessions;
@@ -65,6 +67,22 @@ public class ComparisonService implements Undoable {
         });
         if (!fresh.equals(held.content()) && store.save(held, held.name(), fresh, clock.instant())) return new Held(held.id(), held.name(), fresh, held.version() + 1);
         return new Held(held.id(), held.name(), fresh, held.version());
+    }
+
+    /** The shortest repetition that counts, s, when lengths differ by over 10 %; 0 when they are compared whole. */
+    static int cutTo(Content content) {
+        List<Line> lines = content.lines().stream().filter(l -> !l.hidden()).toList();
+        int shortest = lines.stream().mapToInt(l -> l.to() - l.from()).min().orElse(0);
+        int longest = lines.stream().mapToInt(l -> l.to() - l.from()).max().orElse(0);
+        return longest > SAME_LENGTH * shortest ? shortest : 0;
+    }
+
+    /** Every repetition measured over its first seconds alone, from its samples. */
+    @Transactional(readOnly = true)
+    Content cut(long athleteId, Viewer viewer, Content content, int seconds) {
+        Map<Long, SessionService.Opened> opened = new HashMap<>();
+        return content.changeAll(line -> line.hidden() || line.revision() < 0 || line.to() - line.from() <= seconds ? line
+            : line.measured(figures(opened.computeIfAbsent(line.session(), s -> sessions.open(athleteId, viewer, s)), line.from(), line.from() + seconds), line.revision()));
     }
 
     /** @param from second of the original recording */

@@ -10,9 +10,12 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import pemblar.app.compare.Content.Line;
 import pemblar.app.frame.Shown;
+import pemblar.core.comparison.ComparisonWords;
 import pemblar.core.comparison.Figure;
 import pemblar.core.comparison.GroupDifference;
 import pemblar.core.comparison.GroupDifference.Point;
+import pemblar.core.comparison.SessionComparison;
+import pemblar.core.comparison.SessionComparison.Repetition;
 import pemblar.core.repetition.Slope;
 
 /**
@@ -47,6 +50,14 @@ record ComparisonView(List<Column> columns, List<Row> rows, List<Group> groups, 
 
     /** @param sort key of the column that rows are sorted by; anything else leaves their order */
     static ComparisonView of(Content content, String sort, boolean falling) {
+        return of(content, content, 0, sort, falling);
+    }
+
+    /**
+     * @param cut   the same with every repetition measured over its first {@code cutTo} seconds, when they differ in length
+     * @param cutTo seconds; 0 when they are compared whole
+     */
+    static ComparisonView of(Content content, Content cut, int cutTo, String sort, boolean falling) {
         List<Column> columns = content.columns().stream().map(key -> column(content, key)).toList();
         List<String> groups = content.groups();
         List<Line> lines = new ArrayList<>(content.lines());
@@ -56,7 +67,7 @@ record ComparisonView(List<Column> columns, List<Row> rows, List<Group> groups, 
         }
         List<Row> rows = lines.stream().map(l -> new Row(l, groups.indexOf(l.group()) % SHAPES, cells(content, l))).toList();
         List<Group> shown = groups.stream().map(g -> group(content, g, groups.indexOf(g) % SHAPES)).toList();
-        return new ComparisonView(columns, rows, shown, scatter(content, groups), difference(content, groups), trends(content));
+        return new ComparisonView(columns, rows, shown, scatter(content, groups), difference(cut, cutTo, groups), trends(content));
     }
 
     static Column column(Content content, String key) {
@@ -84,26 +95,22 @@ record ComparisonView(List<Column> columns, List<Row> rows, List<Group> groups, 
         return new Group(name, shape, mine.size(), content.columns().stream().map(key -> text(key, mine.stream().mapToDouble(l -> content.value(l, key)).filter(Double::isFinite).average().orElse(Double.NaN))).toList());
     }
 
-    /** The first two groups that count. */
-    private static String difference(Content content, List<String> groups) {
+    /** The first two groups that count, session by session: repetitions of one day have that day in common. */
+    private static String difference(Content content, int cutTo, List<String> groups) {
         List<String> two = groups.stream().filter(g -> counting(content).stream().anyMatch(l -> l.group().equals(g))).limit(2).toList();
         if (two.size() < 2) return "";
-        List<Point> points = counting(content).stream().filter(l -> two.contains(l.group())).map(l -> new Point(content.value(l, content.x()), content.value(l, content.y()), l.group().equals(two.get(1)))).toList();
-        Optional<GroupDifference> found = GroupDifference.of(points);
         Column x = column(content, content.x());
         Column y = column(content, content.y());
-        if (found.isEmpty()) return "Too little to compare “" + two.get(0) + "” with “" + two.get(1) + "”: it takes at least five repetitions with both values, two in each group, and more than one " + x.name() + ".";
-        GroupDifference d = found.get();
-        String range = text(content.y(), d.low()) + " to " + text(content.y(), d.high()) + (y.derived() ? "" : " " + y.unit());
-        String caution = caution(content, two);
-        if (!d.isClear()) return "At equal " + x.name() + " the data cannot tell “" + two.get(0) + "” from “" + two.get(1) + "” in " + y.name() + ": the difference lies between " + text(content.y(), d.low()) + " and " + text(content.y(), d.high()) + (y.derived() ? "" : " " + y.unit()) + "." + caution;
-        return "At equal " + x.name() + ", " + y.name() + " is " + text(content.y(), Math.abs(d.difference())) + (y.derived() ? "" : " " + y.unit()) + (d.difference() > 0 ? " higher" : " lower") + " with “" + two.get(1) + "” than with “" + two.get(0) + "” (95 % sure: " + range + ")." + caution;
-    }
-
-    /** Repetitions of one day have more in common than their group: the interval cannot know that. */
-    private static String caution(Content content, List<String> two) {
-        boolean single = two.stream().anyMatch(g -> counting(content).stream().filter(l -> l.group().equals(g)).map(Line::session).distinct().count() == 1);
-        return single ? " A group that is one session also differs by all else that was different on that day." : "";
+        List<Repetition> repetitions = new ArrayList<>();
+        for (Line l : counting(content))
+            if (two.contains(l.group())) repetitions.add(new Repetition(l.group().equals(two.get(1)), String.valueOf(l.session()), l.from(), new double[] {content.value(l, content.x())}, new double[] {content.value(l, content.y())}));
+        try {
+            SessionComparison found = SessionComparison.of(repetitions);
+            SessionComparison said = cutTo == 0 ? found : found.cutTo(cutTo);
+            return ComparisonWords.of(said, "“" + two.get(0) + "”", "“" + two.get(1) + "”", x.name(), y.derived() ? "" : " " + y.unit(), y.name());
+        } catch (IllegalArgumentException e) {
+            return "Too little to compare “" + two.get(0) + "” with “" + two.get(1) + "”: both need repetitions with " + x.name() + " and " + y.name() + ".";
+        }
     }
 
     /** From session to session, unlike surfaces apart. */

@@ -57,6 +57,7 @@ class DemoLoader implements ApplicationRunner {
     private final AccountService accounts;
     private final AthleteService athletes;
     private final CoachingService coachings;
+    private final DemoMornings mornings;
     private final ThresholdService thresholds;
     private final WorkoutService workouts;
     private final ScheduleService schedule;
@@ -68,7 +69,8 @@ class DemoLoader implements ApplicationRunner {
     private final InstantSource clock;
 
     DemoLoader(AccountService accounts, AthleteService athletes, ThresholdService thresholds, WorkoutService workouts, ScheduleService schedule,
-               RecordingService recordings, PlanService plan, SessionService stored, DemoTests tests, DemoWords words, InstantSource clock, CoachingService coachings) {
+               RecordingService recordings, PlanService plan, SessionService stored, DemoTests tests, DemoWords words, InstantSource clock, CoachingService coachings, DemoMornings mornings) {
+        this.mornings = mornings;
         this.coachings = coachings;
         this.accounts = accounts;
         this.athletes = athletes;
@@ -103,6 +105,7 @@ class DemoLoader implements ApplicationRunner {
                 targets(athlete);
                 tests.add(demo, athlete, viewer, today(athlete));
                 words.add(demo, athlete, viewer, coach);
+                mornings.add(demo, athlete, today(athlete));
                 return count;
             }));
         }

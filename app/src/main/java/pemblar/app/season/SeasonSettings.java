@@ -40,7 +40,18 @@ public record SeasonSettings(LocalDate lastDay, Aim.Kind aimKind, double aimValu
     }
 
     /** Days with other hours than usual, and why. */
-    public record Away(LocalDate from, LocalDate to, double weeklyHours, String reason) {}
+    public record Away(LocalDate from, LocalDate to, double weeklyHours, String reason, Kind kind) {
+        /** Why; after illness or injury the return is eased. */
+        public enum Kind { TRAVEL, ILLNESS, INJURY, WORK, OTHER }
+
+        public Away {
+            if (kind == null) kind = Kind.OTHER;        // kept for undo before reasons were told apart
+        }
+
+        public Away(LocalDate from, LocalDate to, double weeklyHours, String reason) {
+            this(from, to, weeklyHours, reason, Kind.OTHER);
+        }
+    }
 
     /** A day that has a note, or cannot be trained. */
     public record Marked(LocalDate day, boolean unavailable, String note) {}

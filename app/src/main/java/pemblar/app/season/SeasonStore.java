@@ -68,7 +68,7 @@ class SeasonStore {
         record Set(int revision, SeasonSettings settings) {}
         Set set = sql.sql("select * from season where athlete_id = ?").param(athleteId).query((rs, i) -> new Set(rs.getInt("revision"), settings(rs))).optional().orElse(new Set(0, SeasonSettings.USUAL));
         return new Held(set.revision(), set.settings(), blocks(athleteId), events(athleteId, true),
-            sql.sql("select * from season_exception where athlete_id = ? order by from_day, id").param(athleteId).query((rs, i) -> new Away(day(rs, "from_day"), day(rs, "to_day"), rs.getDouble("weekly_hours"), rs.getString("reason"))).list(),
+            sql.sql("select * from season_exception where athlete_id = ? order by from_day, id").param(athleteId).query((rs, i) -> new Away(day(rs, "from_day"), day(rs, "to_day"), rs.getDouble("weekly_hours"), rs.getString("reason"), Away.Kind.valueOf(rs.getString("kind")))).list(),
             marked(athleteId));
     }
 
@@ -157,7 +157,7 @@ class SeasonStore {
     private void writeAway(long athleteId, List<Away> away) {
         sql.sql("delete from season_exception where athlete_id = ?").param(athleteId).update();
         for (Away a : away)
-            sql.sql("insert into season_exception (athlete_id, from_day, to_day, weekly_hours, reason) values (?, ?, ?, ?, ?)").params(athleteId, a.from(), a.to(), a.weeklyHours(), a.reason()).update();
+            sql.sql("insert into season_exception (athlete_id, from_day, to_day, weekly_hours, reason, kind) values (?, ?, ?, ?, ?, ?)").params(athleteId, a.from(), a.to(), a.weeklyHours(), a.reason(), a.kind().name()).update();
     }
 
     private void writeMarked(long athleteId, List<Marked> marked) {

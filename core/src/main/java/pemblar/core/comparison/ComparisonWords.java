@@ -8,8 +8,13 @@ public final class ComparisonWords {
 
     /** @param unit of what is compared, with a blank before it; empty when it is not known */
     public static String of(SessionComparison c, String first, String second, String along, String unit) {
+        return of(c, first, second, along, unit, "what is compared");
+    }
+
+    /** @param compared what is compared, as heart rate */
+    public static String of(SessionComparison c, String first, String second, String along, String unit, String compared) {
         String figure = String.format(Locale.ROOT, "%.2f", Math.abs(c.difference())) + unit;
-        String much = second + " is " + figure + (c.difference() >= 0 ? " higher" : " lower") + " than " + first + " at equal " + along;
+        String much = "At equal " + along + ", " + compared + " is " + figure + (c.difference() >= 0 ? " higher" : " lower") + " with " + second + " than with " + first;
         String cut = c.cutTo().isPresent() ? " All repetitions were cut to the shortest, " + c.cutTo().getAsInt() + " s." : "";
         return much + ". " + claim(c, unit) + cut;
     }

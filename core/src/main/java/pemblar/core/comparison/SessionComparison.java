@@ -148,6 +148,11 @@ public record SessionComparison(double difference, double slope, Test test, Opti
         return Arrays.stream(values).map(v -> (v - mean) * (v - mean)).sum() / (values.length - 1);
     }
 
+    /** The same of repetitions that were cut before. */
+    public SessionComparison cutTo(int seconds) {
+        return new SessionComparison(difference, slope, test, OptionalInt.of(seconds), design, firstSessions, secondSessions);
+    }
+
     public boolean sure() {
         return test != null && test.sure();
     }

@@ -1,0 +1,175 @@
+package pemblar.app.adjust;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Instant;
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Viewer;
+import pemblar.app.planner.SeasonChanges;
+import pemblar.app.season.SeasonSettings;
+import pemblar.app.session.AdjustedSessions;
+import pemblar.app.session.SessionService;
+import pemblar.app.session.Slab;
+import pemblar.app.session.TrendService;
+import pemblar.app.session.TrendService.Trend;
+import pemblar.app.undo.UndoService;
+import pemblar.core.adjust.Adjusting;
+import pemblar.core.adjust.Change;
+import pemblar.core.adjust.Proposal;
+import pemblar.core.adjust.Situation;
+import pemblar.core.adjust.Trigger;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What the plan could answer, taking it, leaving it, and what became of it. A proposal is made from the situation as it is now, so it is never stale. */
+@Service
+public class AdjustService {
+    private static final int DAYS_AHEAD = 180;
+    private static final int LONGEST_REASON = 300;
+    private static final int SHOWN = 60;
+    private final Situations situations;
+    private final TrendService trends;
+    private final SessionService sessions;
+    private final AdjustedSessions adjusted;
+    private final SeasonChanges season;
+    private final AthleteService athletes;
+    private final UndoService undo;
+    private final JdbcClient sql;
+    private final InstantSource clock;
+
+    AdjustService(Situations situations, TrendService trends, SessionService sessions, AdjustedSessions adjusted, SeasonChanges season, AthleteService athletes, UndoService undo, JdbcClient sql, InstantSource clock) {
+        this.situations = situations;
+        this.trends = trends;
+        this.sessions = sessions;
+        this.adjusted = adjusted;
+        this.season = season;
+        this.athletes = athletes;
+        this.undo = undo;
+        this.sql = sql;
+        this.clock = clock;
+    }
+
+    /** @param triggers what happened, also what no proposal answers @param morning which morning the effects are about, in words */
+    public record Open(List<Shown> proposals, List<Trigger> triggers, Situation situation, Map<String, Slab> slabs, String morning) {}
+
+    /** One that was taken, left or asked about. @param came chronic load that came of it on its day, null when that is still ahead */
+    public record Answered(String answer, String what, String why, String reason, String who, LocalDate day) {}
+
+    /** What is open for an athlete whom the caller has already asked for: proposals that nobody has left. */
+    @Transactional(readOnly = true)
+    public Open open(Athlete athlete, Trend trend) {
+        Situation situation = situations.of(athlete, trend);
+        Adjusting.Answer answer = Adjusting.of(situation);
+        Map<String, Slab> slabs = slabs(athlete, trend.today());
+        Set<String> left = new HashSet<>(sql.sql("select fingerprint from proposal_answer where athlete_id = ? and answer = 'LEFT' and day > ?").params(athlete.id(), trend.today().minusDays(14)).query(String.class).list());
+        String morning = morning(situation);
+        List<Shown> all = new ArrayList<>();
+        for (Proposal p : answer.proposals()) {
+            String fingerprint = fingerprint(p);
+            if (!left.contains(fingerprint)) all.add(shown(all.size() + 1, fingerprint, p, answer, slabs, morning));
+        }
+        return new Open(all, answer.triggers(), situation, slabs, morning);
+    }
+
+    private static Shown shown(int number, String fingerprint, Proposal p, Adjusting.Answer answer, Map<String, Slab> slabs, String morning) {
+        return new Shown(number, fingerprint, Words.title(p.changes(), slabs), p.changes().stream().map(c -> Words.of(c, slabs)).toList(), Words.price(p.effect(), answer.leave(), morning), Words.broken(p.breaks()), p, answer.leave());
+    }
+
+    private static String morning(Situation s) {
+        return s.events().stream().map(Situation.Coming::event).filter(e -> e.priority() == pemblar.core.season.Priority.A && e.day().isAfter(s.today())).map(e -> e.day()).min(LocalDate::compareTo)
+            .map(day -> "on the morning of the A event, " + Words.day(day)).orElse("after the last planned session");
+    }
+
+    private Map<String, Slab> slabs(Athlete athlete, LocalDate today) {
+        Map<String, Slab> all = new HashMap<>();
+        for (Slab slab : sessions.between(athlete, today.minusDays(Situations.DAYS_BEHIND), today.plusDays(DAYS_AHEAD))) all.put(String.valueOf(slab.id()), slab);
+        return all;
+    }
+
+    private static String fingerprint(Proposal p) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest((p.trigger() + p.changes().toString()).getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java runtime has SHA-256", e);
+        }
+    }
+
+    /** The same proposal with only some of its changes. */
+    public Proposal preview(Open open, Shown shown, Set<Integer> on) {
+        return Adjusting.preview(open.situation(), shown.proposal().trigger(), chosen(shown, on));
+    }
+
+    static List<Change> chosen(Shown shown, Set<Integer> on) {
+        List<Change> all = shown.proposal().changes();
+        List<Change> chosen = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) if (on == null || on.contains(i)) chosen.add(all.get(i));
+        return chosen;
+    }
+
+    /** @throws IllegalArgumentException when the situation has changed so that it is no longer proposed */
+    private Shown require(Athlete athlete, String fingerprint) {
+        return open(athlete, trends.of(athlete)).proposals().stream().filter(p -> p.fingerprint().equals(fingerprint)).findFirst()
+            .orElseThrow(() -> new IllegalArgumentException("Something changed meanwhile, and this is no longer proposed. Here is what is proposed now."));
+    }
+
+    /** Takes a proposal, or the part of it that is switched on, as one step. @return what to say */
+    @Transactional
+    public String take(long athleteId, Viewer viewer, String fingerprint, Set<Integer> on) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        Shown shown = require(athlete, fingerprint);
+        List<Change> changes = chosen(shown, on);
+        if (changes.isEmpty()) throw new IllegalArgumentException("Nothing is switched on, which is the same as leaving it.");
+        String label = "Took a proposal: " + shown.title() + ".";
+        undo.asOne(athleteId, viewer, label, () -> {
+            adjusted.apply(athleteId, viewer, changes, label);
+            for (Change change : changes) if (change instanceof Change.Retarget r) season.change(new SeasonChanges.Asking(athleteId, viewer, null, false), new SeasonChanges.BlockChange(SeasonChanges.Kind.LOAD, r.first(), r.load()));
+        });
+        answer(athlete, viewer, shown, "TAKEN", "");
+        return "Taken: " + shown.title() + ".";
+    }
+
+    @Transactional
+    public String leave(long athleteId, Viewer viewer, String fingerprint, String reason) {
+        if (reason.length() > LONGEST_REASON) throw new IllegalArgumentException("Reason: enter at most " + LONGEST_REASON + " characters.");
+        Athlete athlete = athletes.require(athleteId, viewer);
+        answer(athlete, viewer, require(athlete, fingerprint), "LEFT", reason.strip());
+        return "Left as it is.";
+    }
+
+    private void answer(Athlete athlete, Viewer viewer, Shown shown, String answer, String reason) {
+        Instant now = clock.instant();
+        sql.sql("insert into proposal_answer (athlete_id, account_id, trigger, fingerprint, answer, what, why, reason, effect, day, answered_at) values (?, ?, ?, ?, ?, ?, ?, ?, ?::jsonb, ?, ?)")
+            .params(athlete.id(), viewer.accountId(), shown.proposal().trigger().key(), shown.fingerprint(), answer, cut(shown.title(), 400), cut(shown.why(), 1000), reason,
+                JsonMapper.shared().writeValueAsString(Map.of("taken", shown.effect(), "leave", shown.leave())), athlete.dayOf(now), now.atOffset(ZoneOffset.UTC)).update();
+    }
+
+    private static String cut(String text, int most) {
+        return text.length() > most ? text.substring(0, most) : text;
+    }
+
+    @Transactional(readOnly = true)
+    public List<Answered> answered(Athlete athlete) {
+        return sql.sql("select p.*, k.name from proposal_answer p join account k on k.id = p.account_id where p.athlete_id = ? order by p.id desc limit ?").params(athlete.id(), SHOWN)
+            .query((rs, i) -> new Answered(rs.getString("answer").toLowerCase(java.util.Locale.ROOT), rs.getString("what"), rs.getString("why"), rs.getString("reason"), rs.getString("name"), rs.getObject("day", LocalDate.class))).list();
+    }
+
+    /** Marks days as away with their reason, in one step; what falls in and the return are then proposed. */
+    @Transactional
+    public void away(long athleteId, Viewer viewer, SeasonSettings.Away away) {
+        season.away(new SeasonChanges.Asking(athleteId, viewer, null, false), away);
+    }
+}

@@ -1,0 +1,129 @@
+package pemblar.app.adjust;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.NavigableMap;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Component;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.checkin.Checkin;
+import pemblar.app.checkin.CheckinService;
+import pemblar.app.season.Held;
+import pemblar.app.season.PlanService;
+import pemblar.app.season.SeasonEvent;
+import pemblar.app.season.SeasonSettings;
+import pemblar.app.session.DayLoad;
+import pemblar.app.session.SessionService;
+import pemblar.app.session.Slab;
+import pemblar.app.session.TrendService.Trend;
+import pemblar.core.adjust.Session;
+import pemblar.core.adjust.Situation;
+import pemblar.core.load.LoadTrend;
+import pemblar.core.schedule.Purpose;
+import pemblar.core.season.Block;
+
+/** Puts a situation together from what is stored of an athlete. */
+@Component
+class Situations {
+    static final int DAYS_BEHIND = 8;
+    private static final int DAYS_AHEAD = 180;
+    private static final int DAYS_OF_CHECKINS = 36;
+    private static final int LONG_SECONDS = 105 * 60;
+    private static final String MISSED_WORD = "planned";
+    private final SessionService sessions;
+    private final PlanService plan;
+    private final CheckinService checkins;
+    private final LimitStore limits;
+
+    Situations(SessionService sessions, PlanService plan, CheckinService checkins, LimitStore limits) {
+        this.sessions = sessions;
+        this.plan = plan;
+        this.checkins = checkins;
+        this.limits = limits;
+    }
+
+    Situation of(Athlete athlete, Trend trend) {
+        LocalDate today = trend.today();
+        Held held = plan.held(athlete);
+        List<Slab> slabs = sessions.between(athlete, today.minusDays(DAYS_BEHIND), today.plusDays(DAYS_AHEAD));
+        LoadTrend.Day morning = trend.on(today);
+        LoadTrend.Day yesterday = trend.on(today.minusDays(1));
+        double start = Double.isNaN(athlete.trend().startChronic()) ? 0 : athlete.trend().startChronic();
+        double chronic = morning == null ? start : morning.chronicBefore();
+        double acute = yesterday != null ? yesterday.acute() : morning == null ? start : morning.chronicBefore() - morning.balance();
+        NavigableMap<LocalDate, Checkin> days = checkins.between(athlete, today.minusDays(DAYS_OF_CHECKINS), today);
+        return new Situation(today, chronic, acute, past(trend, today, chronic), new LoadTrend.Settings(athlete.trend().acuteDays(), athlete.trend().chronicDays(), Double.NaN, Double.NaN), behind(slabs, today), ahead(slabs, today),
+            blocks(held, trend), events(held, today, chronic), limits.of(athlete.id(), held.settings()).toCore(), days.values().stream().map(Situations::checkin).toList(), away(held), List.of(), List.of());
+    }
+
+    private static List<Double> past(Trend trend, LocalDate today, double chronic) {
+        List<Double> past = new ArrayList<>();
+        for (int i = 7; i >= 1; i--) {
+            LoadTrend.Day day = trend.on(today.minusDays(i));
+            past.add(i == 1 || day == null ? chronic : day.chronic());
+        }
+        return past;
+    }
+
+    private static Session session(Slab slab) {
+        int seconds = slab.plannedSeconds() == null ? 0 : slab.plannedSeconds();
+        String purpose = slab.purpose() == null ? MISSED_WORD : slab.purpose().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        return new Session(String.valueOf(slab.id()), slab.day(), slab.startMinute() == null ? Session.NOON : slab.startMinute(), slab.purpose() == Purpose.STRENGTH ? "strength" : slab.sport().key(), purpose,
+            slab.plannedLoad() == null ? 0 : slab.plannedLoad(), seconds / 3600.0, slab.hard(), !slab.hard() && seconds >= LONG_SECONDS, false, slab.purpose() == Purpose.STRENGTH);
+    }
+
+    private static List<Situation.Behind> behind(List<Slab> slabs, LocalDate today) {
+        return slabs.stream().filter(s -> s.day().isBefore(today) && s.hasPlan()).map(s -> new Situation.Behind(session(s),
+            s.done() == null ? Optional.empty() : Optional.of(new Situation.Done(s.done().load() == null ? 0 : s.done().load(), s.done().seconds() / 3600.0)), OptionalDouble.empty(), false)).toList();
+    }
+
+    /** What was done today counts as it was done, and nothing moves it. */
+    private static List<Session> ahead(List<Slab> slabs, LocalDate today) {
+        List<Session> all = new ArrayList<>();
+        for (Slab slab : slabs) {
+            if (slab.day().isBefore(today)) continue;
+            Session s = session(slab);
+            if (slab.done() == null && slab.hasPlan()) all.add(s);
+            else if (slab.done() != null)
+                all.add(new Session(s.id(), s.day(), s.startMinute(), s.sport(), s.purpose(), slab.done().load() == null ? 0 : slab.done().load(), slab.done().seconds() / 3600.0, s.hard(), s.isLong(), true, s.legs()));
+        }
+        return all;
+    }
+
+    private static List<Situation.Target> blocks(Held held, Trend trend) {
+        List<Situation.Target> all = new ArrayList<>();
+        for (Block b : held.blocks()) {
+            if (b.targetLoad() <= 0 || b.last().isBefore(trend.today().minusDays(DAYS_BEHIND))) continue;
+            double done = trend.dayLoads().stream().filter(d -> b.contains(d.day()) && !d.day().isAfter(trend.today())).mapToDouble(DayLoad::doneLoad).sum();
+            all.add(new Situation.Target(b.first(), b.days(), b.phase(), b.targetLoad(), b.targetSeconds() / 3600.0, OptionalDouble.of(done)));
+        }
+        return all;
+    }
+
+    private static List<Situation.Coming> events(Held held, LocalDate today, double usual) {
+        return held.events().stream().filter(e -> !e.last().isBefore(today)).map((SeasonEvent e) -> new Situation.Coming(e.toCore(usual), Optional.empty(), false)).toList();
+    }
+
+    private static Situation.Checkin checkin(Checkin c) {
+        return new Situation.Checkin(c.day(), c.restingHeartRate() == null ? Double.NaN : c.restingHeartRate(), c.rmssd() == null ? Double.NaN : c.rmssd(), c.soreness() == null ? Double.NaN : c.soreness(), c.illness(), c.injury());
+    }
+
+    /** Only days with less than an ordinary week's hours are away; a camp is not. */
+    private static List<Situation.Away> away(Held held) {
+        List<Situation.Away> all = new ArrayList<>();
+        for (SeasonSettings.Away a : held.allAway()) {
+            if (a.weeklyHours() > held.settings().weeklyHours() || a.kind() == SeasonSettings.Away.Kind.OTHER && a.weeklyHours() > 0) continue;
+            Situation.Reason reason = switch (a.kind()) {
+                case ILLNESS -> Situation.Reason.ILLNESS;
+                case INJURY -> Situation.Reason.INJURY;
+                case WORK -> Situation.Reason.WORK;
+                case TRAVEL, OTHER -> Situation.Reason.TRAVEL;
+            };
+            all.add(new Situation.Away(a.from(), a.to(), reason, a.weeklyHours()));
+        }
+        return all;
+    }
+}
