@@ -29,6 +29,7 @@ import pemblar.app.session.TrendService;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.app.undo.UndoService;
 import pemblar.core.adjust.Adjusting;
+import pemblar.core.adjust.Broken;
 import pemblar.core.adjust.Change;
 import pemblar.core.adjust.Proposal;
 import pemblar.core.adjust.Situation;
@@ -64,7 +65,7 @@ public class AdjustService {
     }
 
     /** @param triggers what happened, also what no proposal answers @param morning which morning the effects are about, in words */
-    public record Open(List<Shown> proposals, List<Trigger> triggers, Situation situation, Map<String, Slab> slabs, String morning) {}
+    public record Open(List<Shown> proposals, List<Trigger> triggers, Situation situation, Map<String, Slab> slabs, String morning, Set<Broken> already) {}
 
     /** One that was taken, left or asked about. @param came chronic load that came of it on its day, null when that is still ahead */
     public record Answered(String answer, String what, String why, String reason, String who, LocalDate day) {}
@@ -82,11 +83,11 @@ public class AdjustService {
             String fingerprint = fingerprint(p);
             if (!left.contains(fingerprint)) all.add(shown(all.size() + 1, fingerprint, p, answer, slabs, morning));
         }
-        return new Open(all, answer.triggers(), situation, slabs, morning);
+        return new Open(all, answer.triggers(), situation, slabs, morning, answer.broken());
     }
 
     private static Shown shown(int number, String fingerprint, Proposal p, Adjusting.Answer answer, Map<String, Slab> slabs, String morning) {
-        return new Shown(number, fingerprint, Words.title(p.changes(), slabs), p.changes().stream().map(c -> Words.of(c, slabs)).toList(), Words.price(p.effect(), answer.leave(), morning), Words.broken(p.breaks()), p, answer.leave());
+        return new Shown(number, fingerprint, Words.title(p.changes(), slabs), p.changes().stream().map(c -> Words.of(c, slabs)).toList(), Words.price(p.effect(), answer.leave(), morning), Words.broken(p.breaks(), answer.broken()), p, answer.leave());
     }
 
     private static String morning(Situation s) {
@@ -140,6 +141,12 @@ public class AdjustService {
         });
         answer(athlete, viewer, shown, "TAKEN", "");
         return "Taken: " + shown.title() + ".";
+    }
+
+    /** Takes the latest change back, within a day. */
+    @Transactional
+    public String undo(long athleteId, Viewer viewer) {
+        return undo.undo(athleteId, viewer).orElse("There is nothing to take back.");
     }
 
     @Transactional

@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -56,6 +55,11 @@ class ProposalController {
         return said(athleteId, here, flash, () -> adjusting.take(athleteId, viewer, fingerprint, on == null ? null : new HashSet<>(on)));
     }
 
+    @PostMapping("/undo")
+    String undo(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        return said(athleteId, "", flash, () -> adjusting.undo(athleteId, viewer));
+    }
+
     @PostMapping("/leave")
     String leave(@PathVariable long athleteId, @RequestParam String fingerprint, @RequestParam(defaultValue = "") String reason, @RequestParam(defaultValue = "") String here, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
         return said(athleteId, here, flash, () -> adjusting.leave(athleteId, viewer, fingerprint, reason));
@@ -95,8 +99,4 @@ class ProposalController {
         };
     }
 
-    /** Numbers of the changes that are switched on; null for all. */
-    static Set<Integer> all(List<Integer> on) {
-        return on == null ? null : new HashSet<>(on);
-    }
 }

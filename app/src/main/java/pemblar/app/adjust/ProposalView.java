@@ -45,7 +45,7 @@ record ProposalView(List<Switch> switches, List<Day> days, String leaveLine, Str
         double low = Math.floor(Math.min(min(leave), min(take)) - 1);
         double high = Math.ceil(Math.max(max(leave), max(take)) + 1);
         return new ProposalView(switches, days(open, chosen, trend.today()), path(leave, low, high), path(take, low, high), ticks(low, high), Words.day(trend.today().plusDays(Math.max(1L, leave.size() - 1L))), preview.effect(), shown.leave(),
-            Words.price(preview.effect(), shown.leave(), open.morning()), Words.broken(preview.breaks()), chosen.isEmpty());
+            Words.price(preview.effect(), shown.leave(), open.morning()), Words.broken(preview.breaks(), open.already()), chosen.isEmpty());
     }
 
     private static double min(List<Double> line) {

@@ -58,8 +58,9 @@ final class Words {
         return whole > 0 ? "+" + whole : whole < 0 ? "−" + -whole : "0";
     }
 
-    static String broken(Set<Broken> breaks) {
-        return breaks.stream().sorted().map(Words::of).collect(Collectors.joining(", "));
+    /** Limits that a plan breaks; those that it breaks without any change say so. */
+    static String broken(Set<Broken> breaks, Set<Broken> already) {
+        return breaks.stream().sorted().map(b -> of(b) + (already.contains(b) ? " (as the plan does already)" : "")).collect(Collectors.joining(", "));
     }
 
     private static String of(Broken broken) {

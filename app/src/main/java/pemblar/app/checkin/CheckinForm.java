@@ -53,7 +53,12 @@ public record CheckinForm(LocalDate day, boolean today, Checkin now, List<Bands>
         return value == null ? 0 : value;
     }
 
+    /** The person has said something themselves; what a sensor filled in still waits for how the legs are. */
     public boolean done() {
+        return now.soreness() != null || now.mood() != null || now.stress() != null || now.energy() != null || !(now.illness() + now.injury() + now.note()).isEmpty();
+    }
+
+    public boolean hasValues() {
         return !now.isEmpty();
     }
 

@@ -102,7 +102,8 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
     }
 
     boolean isMissed(int day, Random random) {
-        return day >= ILL_FROM && day <= ILL_TO || random.nextDouble() < 0.06 && !isTest(day) && day != CLUB_RACE;
+        boolean lately = sport == Sport.OTHER && day >= -3;
+        return lately || day >= ILL_FROM && day <= ILL_TO || random.nextDouble() < 0.06 && !isTest(day) && day != CLUB_RACE;
     }
 
     static Faults faults(int day, LocalDate date, Random random) {

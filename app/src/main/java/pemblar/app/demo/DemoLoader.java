@@ -58,6 +58,7 @@ class DemoLoader implements ApplicationRunner {
     private final AthleteService athletes;
     private final CoachingService coachings;
     private final DemoMornings mornings;
+    private final DemoRoster roster;
     private final ThresholdService thresholds;
     private final WorkoutService workouts;
     private final ScheduleService schedule;
@@ -69,7 +70,8 @@ class DemoLoader implements ApplicationRunner {
     private final InstantSource clock;
 
     DemoLoader(AccountService accounts, AthleteService athletes, ThresholdService thresholds, WorkoutService workouts, ScheduleService schedule,
-               RecordingService recordings, PlanService plan, SessionService stored, DemoTests tests, DemoWords words, InstantSource clock, CoachingService coachings, DemoMornings mornings) {
+               RecordingService recordings, PlanService plan, SessionService stored, DemoTests tests, DemoWords words, InstantSource clock, CoachingService coachings, DemoMornings mornings, DemoRoster roster) {
+        this.roster = roster;
         this.mornings = mornings;
         this.coachings = coachings;
         this.accounts = accounts;
@@ -109,6 +111,7 @@ class DemoLoader implements ApplicationRunner {
                 return count;
             }));
         }
+        roster.add(coach, PASSWORD);
         int count = 0;
         for (Future<Integer> load : loads) count += load.get();
         workers.shutdown();

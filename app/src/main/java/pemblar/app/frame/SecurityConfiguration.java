@@ -37,7 +37,7 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain chain(HttpSecurity http, Limits limits, JdbcClient sql, InstantSource clock) throws Exception {
         http.authorizeHttpRequests(requests -> requests
-            .requestMatchers("/sign-in", "/sign-up", "/webjars/**", "/fonts/**", "/frame/**", "/error", "/device/**", "/calendar/**").permitAll()
+            .requestMatchers("/sign-in", "/sign-up", "/webjars/**", "/fonts/**", "/frame/**", "/checkin/*.css", "/coach/*.css", "/error", "/device/**", "/calendar/**").permitAll()
             .anyRequest().authenticated());
         // Devices carry a token of their own and no cookie, so there is nothing to forge.
         http.csrf(csrf -> csrf.ignoringRequestMatchers("/device/**"));

@@ -51,6 +51,16 @@ public class NoteService {
         if (sql.sql("delete from note where id = ? and athlete_id = ? and author_id = ?").params(noteId, athleteId, viewer.accountId()).update() == 0) throw new NotFoundException("note");
     }
 
+    /** A note with the session it is about. @param byAthlete written by the athlete, not by a coach */
+    public record Latest(long id, long sessionId, String session, String body, String author, boolean byAthlete, java.time.Instant writtenAt) {}
+
+    /** The newest notes of an athlete whom the caller has already asked for. */
+    @Transactional(readOnly = true)
+    public List<Latest> latest(long athleteId, int count) {
+        return sql.sql("select n.id, n.session_id, s.title, n.body, n.author, n.author_id = a.account_id as own, n.written_at from note n join session s on s.id = n.session_id join athlete a on a.id = n.athlete_id where n.athlete_id = ? and s.deleted_at is null order by n.id desc limit ?")
+            .params(athleteId, count).query((rs, i) -> new Latest(rs.getLong(1), rs.getLong(2), rs.getString(3), rs.getString(4), rs.getString(5), rs.getBoolean(6), rs.getTimestamp(7).toInstant())).list();
+    }
+
     /** Sessions with a note that holds a text, whatever its case. For an athlete whom the caller has already asked for. */
     @Transactional(readOnly = true)
     public List<Long> mentioning(long athleteId, String text) {

@@ -1,0 +1,127 @@
+package pemblar.app.coach;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.function.Supplier;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.adjust.AdjustService;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.CoachingService;
+import pemblar.app.coach.MorningService.Line;
+import pemblar.app.frame.Viewer;
+import pemblar.app.note.NoteService;
+import pemblar.app.session.SessionService;
+import pemblar.app.session.TrendService;
+
+/** Where a person begins: athletes at their own today, coaches at their morning. */
+@Controller
+class MorningController {
+    private static final double LEAST_SCALE = 60;
+    private static final int NOTES_SHOWN = 4;
+    private final AthleteService athletes;
+    private final CoachingService coachings;
+    private final MorningService morning;
+    private final AdjustService adjusting;
+    private final TrendService trends;
+    private final SessionService sessions;
+    private final NoteService notes;
+
+    MorningController(AthleteService athletes, CoachingService coachings, MorningService morning, AdjustService adjusting, TrendService trends, SessionService sessions, NoteService notes) {
+        this.athletes = athletes;
+        this.coachings = coachings;
+        this.morning = morning;
+        this.adjusting = adjusting;
+        this.trends = trends;
+        this.sessions = sessions;
+        this.notes = notes;
+    }
+
+    @GetMapping("/")
+    String start(@AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        return athletes.own(viewer).map(id -> "redirect:/a/" + id + "/today").orElse("redirect:/roster");
+    }
+
+    @GetMapping("/roster")
+    String morning(@RequestParam(required = false) Long group, @RequestParam(defaultValue = "") String search, @RequestParam(required = false) Long open, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        List<Line> lines = morning.lines(viewer, group, search);
+        double scale = Math.max(LEAST_SCALE, lines.stream().flatMap(l -> l.strand().days().stream()).mapToDouble(d -> Math.max(d.planned(), d.done())).sorted().skip((long) (0.98 * lines.size() * 22)).findFirst().orElse(LEAST_SCALE));
+        model.addAttribute("viewer", viewer);
+        model.addAttribute("strands", lines.stream().map(l -> MorningView.of(l, scale, today(l))).toList());
+        model.addAttribute("waiting", lines.stream().filter(l -> !l.dealt() && !l.strand().reasons().isEmpty()).count());
+        model.addAttribute("groups", morning.groups(viewer));
+        model.addAttribute("group", group);
+        model.addAttribute("search", search);
+        model.addAttribute("requests", coachings.open(viewer));
+        model.addAttribute("opened", open);
+        return "coach/morning";
+    }
+
+    private static LocalDate today(Line line) {
+        return line.strand().days().size() > Strands.DAYS_BEHIND ? line.strand().days().get(Strands.DAYS_BEHIND).day() : LocalDate.EPOCH;
+    }
+
+    /** What is behind a strand, in place: the last session, notes with a field to answer, proposals. */
+    @GetMapping("/roster/{athleteId}")
+    String open(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        model.addAttribute("athlete", athlete);
+        model.addAttribute("viewer", viewer);
+        model.addAttribute("open", adjusting.open(athlete, trends.of(athlete)));
+        model.addAttribute("last", sessions.lastDone(athlete, 1).stream().findFirst().orElse(null));
+        model.addAttribute("notes", notes.latest(athleteId, NOTES_SHOWN));
+        return "coach/strand :: opened";
+    }
+
+    @PostMapping("/roster/{athleteId}/dealt")
+    String dealt(@PathVariable long athleteId, @RequestParam(defaultValue = "true") boolean dealt, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        if (dealt) morning.dealt(viewer, athleteId);
+        else morning.notDealt(viewer, athleteId);
+        return "redirect:/roster";
+    }
+
+    /** Answers a note where it was written. */
+    @PostMapping("/roster/{athleteId}/reply")
+    String reply(@PathVariable long athleteId, @RequestParam long session, @RequestParam String body, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        return said(flash, () -> {
+            notes.write(athleteId, viewer, session, null, body);
+            return "Answered.";
+        });
+    }
+
+    @PostMapping("/roster/groups")
+    String group(@RequestParam String name, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        return said(flash, () -> {
+            morning.addGroup(viewer, name);
+            return "The group is there. Put athletes into it below.";
+        });
+    }
+
+    @PostMapping("/roster/groups/{id}/remove")
+    String removeGroup(@PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        morning.removeGroup(viewer, id);
+        return "redirect:/roster";
+    }
+
+    @PostMapping("/roster/groups/{id}/members")
+    String member(@PathVariable long id, @RequestParam long athleteId, @RequestParam boolean in, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        morning.member(viewer, id, athleteId, in);
+        return "redirect:/roster";
+    }
+
+    private static String said(RedirectAttributes flash, Supplier<String> change) {
+        try {
+            flash.addFlashAttribute("good", change.get());
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+        }
+        return "redirect:/roster";
+    }
+}

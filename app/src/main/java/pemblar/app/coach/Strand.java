@@ -1,0 +1,19 @@
+package pemblar.app.coach;
+
+import java.time.LocalDate;
+import java.util.List;
+
+/** An athlete's line of time: 14 days behind and 7 ahead, and why the athlete stands where they stand. */
+record Strand(List<Reason> reasons, List<Day> days, double weight) {
+    /** @param since the day from which on it holds; null for something that lies ahead */
+    record Reason(String text, double weight, LocalDate since) {}
+
+    /** @param event the priority of an event of the day; empty without one */
+    record Day(LocalDate day, double planned, double done, boolean checkin, String event, String label) {}
+
+    static Strand of(List<Reason> reasons, List<Day> days) {
+        List<Reason> sorted = reasons.stream().sorted(java.util.Comparator.comparingDouble(r -> -r.weight())).toList();
+        double weight = sorted.isEmpty() ? 0 : sorted.get(0).weight() + 0.2 * sorted.stream().skip(1).mapToDouble(Reason::weight).sum();
+        return new Strand(sorted, days, weight);
+    }
+}

@@ -1,0 +1,129 @@
+package pemblar.app.coach;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NavigableMap;
+import org.springframework.stereotype.Component;
+import pemblar.app.adjust.AdjustService;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.checkin.Checkin;
+import pemblar.app.checkin.CheckinService;
+import pemblar.app.coach.Strand.Day;
+import pemblar.app.coach.Strand.Reason;
+import pemblar.app.frame.Shown;
+import pemblar.app.note.NoteService;
+import pemblar.app.season.PlanService;
+import pemblar.app.season.SeasonEvent;
+import pemblar.app.session.SessionService;
+import pemblar.app.session.Slab;
+import pemblar.app.session.TrendService;
+import pemblar.app.session.TrendService.Trend;
+import pemblar.core.adjust.Trigger;
+
+/** Makes an athlete's strand: everything that could need a coach, each with a weight. */
+@Component
+class Strands {
+    static final int DAYS_BEHIND = 14;
+    static final int DAYS_AHEAD = 7;
+    private static final int DAYS_TO_EVENT = 14;
+    private static final int DAYS_WITHOUT_REST = 12;
+    private static final int SILENT_DAYS = 7;
+    private static final Map<Trigger.Kind, Double> WEIGHTS = weights();
+    private final TrendService trends;
+    private final SessionService sessions;
+    private final AdjustService adjusting;
+    private final CheckinService checkins;
+    private final PlanService plan;
+    private final NoteService notes;
+
+    Strands(TrendService trends, SessionService sessions, AdjustService adjusting, CheckinService checkins, PlanService plan, NoteService notes) {
+        this.trends = trends;
+        this.sessions = sessions;
+        this.adjusting = adjusting;
+        this.checkins = checkins;
+        this.plan = plan;
+        this.notes = notes;
+    }
+
+    private static Map<Trigger.Kind, Double> weights() {
+        Map<Trigger.Kind, Double> weights = new EnumMap<>(Trigger.Kind.class);
+        weights.put(Trigger.Kind.BODY, 90.0);
+        weights.put(Trigger.Kind.GAP, 80.0);
+        weights.put(Trigger.Kind.MISSED, 60.0);
+        weights.put(Trigger.Kind.LOW_BALANCE, 55.0);
+        weights.put(Trigger.Kind.OVER, 50.0);
+        weights.put(Trigger.Kind.CUT, 45.0);
+        weights.put(Trigger.Kind.AWAY, 40.0);
+        weights.put(Trigger.Kind.EVENT, 35.0);
+        weights.put(Trigger.Kind.RUNNING_OUT, 35.0);
+        weights.put(Trigger.Kind.READY, 30.0);
+        weights.put(Trigger.Kind.WEATHER, 25.0);
+        weights.put(Trigger.Kind.STRENGTH, 20.0);
+        weights.put(Trigger.Kind.THRESHOLD, 15.0);
+        return weights;
+    }
+
+    Strand of(Athlete athlete) {
+        Trend trend = trends.of(athlete);
+        LocalDate today = trend.today();
+        List<Slab> slabs = sessions.between(athlete, today.minusDays(DAYS_BEHIND), today.plusDays(DAYS_AHEAD));
+        NavigableMap<LocalDate, Checkin> mornings = checkins.between(athlete, today.minusDays(DAYS_BEHIND), today);
+        List<SeasonEvent> events = plan.events(athlete);
+        List<Reason> reasons = new ArrayList<>();
+        for (Trigger trigger : adjusting.open(athlete, trend).triggers()) reasons.add(new Reason(trigger.text(), WEIGHTS.get(trigger.kind()), null));
+        note(athlete, today, reasons);
+        event(events, today, reasons);
+        rest(slabs, today, reasons);
+        silence(slabs, mornings, today, reasons);
+        return Strand.of(reasons, days(slabs, mornings, events, today));
+    }
+
+    /** The newest note is the athlete's: nobody has answered. */
+    private void note(Athlete athlete, LocalDate today, List<Reason> reasons) {
+        notes.latest(athlete.id(), 1).stream().filter(n -> n.byAthlete()).findFirst().ifPresent(n -> {
+            LocalDate day = athlete.dayOf(n.writtenAt());
+            String body = n.body().length() > 80 ? n.body().substring(0, 77) + "..." : n.body();
+            if (!day.isBefore(today.minusDays(DAYS_BEHIND))) reasons.add(new Reason("A note waits for an answer: “" + body + "”", 65, day));
+        });
+    }
+
+    private static void event(List<SeasonEvent> events, LocalDate today, List<Reason> reasons) {
+        events.stream().filter(e -> !e.day().isBefore(today) && !e.day().isAfter(today.plusDays(DAYS_TO_EVENT))).findFirst().ifPresent(e -> {
+            long days = ChronoUnit.DAYS.between(today, e.day());
+            reasons.add(new Reason(e.name() + " (" + e.priority() + ") is " + (days == 0 ? "today" : days == 1 ? "tomorrow" : "in " + days + " days") + ".", 25, null));
+        });
+    }
+
+    private static void rest(List<Slab> slabs, LocalDate today, List<Reason> reasons) {
+        for (int i = 1; i <= DAYS_WITHOUT_REST; i++) {
+            LocalDate day = today.minusDays(i);
+            if (slabs.stream().noneMatch(s -> s.day().equals(day) && s.done() != null)) return;
+        }
+        reasons.add(new Reason("No day of rest for " + DAYS_WITHOUT_REST + " days.", 45, today.minusDays(DAYS_WITHOUT_REST)));
+    }
+
+    private static void silence(List<Slab> slabs, NavigableMap<LocalDate, Checkin> mornings, LocalDate today, List<Reason> reasons) {
+        LocalDate since = today.minusDays(SILENT_DAYS);
+        boolean planned = slabs.stream().anyMatch(s -> s.hasPlan() && !s.day().isBefore(since) && s.day().isBefore(today));
+        boolean done = slabs.stream().anyMatch(s -> s.done() != null && !s.day().isBefore(since));
+        if (planned && !done && mornings.tailMap(since, true).isEmpty()) reasons.add(new Reason("Nothing was heard for 7 days, though something was planned.", 55, since));
+    }
+
+    private static List<Day> days(List<Slab> slabs, NavigableMap<LocalDate, Checkin> mornings, List<SeasonEvent> events, LocalDate today) {
+        List<Day> days = new ArrayList<>();
+        for (LocalDate day = today.minusDays(DAYS_BEHIND); !day.isAfter(today.plusDays(DAYS_AHEAD)); day = day.plusDays(1)) {
+            LocalDate on = day;
+            List<Slab> here = slabs.stream().filter(s -> s.day().equals(on)).toList();
+            double planned = here.stream().mapToDouble(s -> s.plannedLoad() == null ? 0 : s.plannedLoad()).sum();
+            double done = here.stream().mapToDouble(s -> s.done() == null || s.done().load() == null ? 0 : s.done().load()).sum();
+            String event = events.stream().filter(e -> !on.isBefore(e.day()) && !on.isAfter(e.last())).map(e -> e.priority().name()).findFirst().orElse("");
+            String titles = here.isEmpty() ? "rest" : String.join(", ", here.stream().map(Slab::title).toList());
+            days.add(new Day(day, planned, done, mornings.containsKey(day), event, new Shown().day(day) + ": " + titles + ", load " + Math.round(done) + " of " + Math.round(planned)));
+        }
+        return days;
+    }
+}
