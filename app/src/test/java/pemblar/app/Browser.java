@@ -48,6 +48,11 @@ abstract class Browser {
         return wait.until(ExpectedConditions.visibilityOfElementLocated(By.cssSelector(css)));
     }
 
+    /** What it says now; it may be swapped between finding and reading it. */
+    static String text(String css) {
+        return wait.until(b -> b.findElement(By.cssSelector(css)).getText());
+    }
+
     /** Clicks what is there now; it may be swapped between finding and clicking it. */
     static void click(String css) {
         see(css);

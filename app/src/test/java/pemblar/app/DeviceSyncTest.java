@@ -73,10 +73,11 @@ class DeviceSyncTest {
 
     @Test
     void zonesThatChangedMakeTheDeviceOutOfDateUntilItSyncs() {
-        Person person = new Person(Running.ADDRESS).signUp("runa@pemblar.example", "ride");
+        Person person = new Person(Running.ADDRESS).signUp("runa.bench@pemblar.example", "ride");
         String athlete = person.get("/").uri().getPath().replaceAll("/today$", "");
         person.post(athlete + "/thresholds/adopt", Map.of("THRESHOLD_POWER", "240", "from", LocalDate.now().minusDays(3).toString()));
-        assertTrue(person.post(athlete + "/bench/sync", Map.of()).body().contains("files are on the device"));
+        String synced = person.post(athlete + "/bench/sync", Map.of()).body();
+        assertTrue(synced.contains("files are on the device"), synced);
         assertTrue(!person.get(athlete + "/bench").body().contains("out of date"));
         person.post(athlete + "/thresholds/adopt", Map.of("THRESHOLD_POWER", "252", "from", LocalDate.now().minusDays(1).toString()));
         assertTrue(person.get(athlete + "/bench").body().contains("The zones on the device are out of date"));

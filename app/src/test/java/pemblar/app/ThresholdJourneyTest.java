@@ -71,8 +71,8 @@ class ThresholdJourneyTest extends Browser {
         see("#effect");
         browser.executeScript("const d = document.querySelector('#adopt input[name=from]'); d.value = '" + TODAY.minusDays(1) + "'; d.dispatchEvent(new Event('change', {bubbles: true}))");
         wait.until(b -> b.findElement(By.cssSelector("#effect .facts dd")).getText().equals("1"));
-        String before = see("#effect tbody td:nth-child(3)").getText();
-        String after = see("#effect tbody td:nth-child(4)").getText();
+        String before = text("#effect tbody td:nth-child(3)");
+        String after = text("#effect tbody td:nth-child(4)");
         assertEquals("4min at 257 to 284 W", before);
         assertNotEquals(before, after);
         assertEquals("4min at " + Math.round(watts * 1.08 * 0.95) + " to " + Math.round(watts * 1.08 * 1.05) + " W", after);

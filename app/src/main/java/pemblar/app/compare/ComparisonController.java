@@ -93,7 +93,7 @@ class ComparisonController {
         Held held = comparisons.open(athleteId, viewer, id);
         int cut = ComparisonService.cutTo(held.content());
         model.addAttribute("held", held);
-        model.addAttribute("view", ComparisonView.of(held.content(), cut == 0 ? held.content() : comparisons.cut(athleteId, viewer, held.content(), cut), cut, sort, falling));
+        model.addAttribute("view", ComparisonView.of(held.content(), ComparisonService.cut(held.content()), cut, sort, falling));
         model.addAttribute("figures", Figure.values());
         model.addAttribute("sort", sort);
         model.addAttribute("falling", falling);

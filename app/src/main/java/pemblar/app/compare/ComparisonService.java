@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -65,6 +66,7 @@ public class ComparisonService implements Undoable {
             if (now == line.revision()) return line;
             return now < 0 ? line.measured(Map.of(), -1) : line.measured(figures(opened.computeIfAbsent(line.session(), s -> sessions.open(athleteId, viewer, s)), line.from(), line.to()), now);
         });
+        fresh = started(fresh, line -> opened.computeIfAbsent(line.session(), s -> sessions.open(athleteId, viewer, s)));
         if (!fresh.equals(held.content()) && store.save(held, held.name(), fresh, clock.instant())) return new Held(held.id(), held.name(), fresh, held.version() + 1);
         return new Held(held.id(), held.name(), fresh, held.version());
     }
@@ -77,12 +79,18 @@ public class ComparisonService implements Undoable {
         return longest > SAME_LENGTH * shortest ? shortest : 0;
     }
 
-    /** Every repetition measured over its first seconds alone, from its samples. */
-    @Transactional(readOnly = true)
-    Content cut(long athleteId, Viewer viewer, Content content, int seconds) {
-        Map<Long, SessionService.Opened> opened = new HashMap<>();
-        return content.changeAll(line -> line.hidden() || line.revision() < 0 || line.to() - line.from() <= seconds ? line
-            : line.measured(figures(opened.computeIfAbsent(line.session(), s -> sessions.open(athleteId, viewer, s)), line.from(), line.from() + seconds), line.revision()));
+    /** With every longer repetition measured over the length of the shortest as well, from its samples; kept, so that a page reads no recording. */
+    private static Content started(Content content, Function<Line, SessionService.Opened> open) {
+        int seconds = cutTo(content);
+        if (seconds == 0) return content;
+        return content.changeAll(line -> line.hidden() || line.revision() < 0 || line.isMeasuredFirst(seconds) ? line
+            : line.measuredFirst(seconds, figures(open.apply(line), line.from(), line.from() + seconds)));
+    }
+
+    /** Every repetition as it was over the length of the shortest that counts. */
+    static Content cut(Content content) {
+        int seconds = cutTo(content);
+        return seconds == 0 ? content : content.changeAll(line -> line.first(seconds));
     }
 
     /** @param from second of the original recording */

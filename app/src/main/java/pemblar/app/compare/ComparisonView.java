@@ -2,12 +2,14 @@ package pemblar.app.compare;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 import pemblar.app.compare.Content.Line;
 import pemblar.app.frame.Shown;
 import pemblar.core.comparison.ComparisonWords;
@@ -29,6 +31,9 @@ record ComparisonView(List<Column> columns, List<Row> rows, List<Group> groups, 
     private static final double RIGHT = 620;
     private static final double TOP = 14;
     private static final double FLOOR = 272;
+    private static final int FEWEST_REPETITIONS = 2;
+    /** Within 3 % two powers or speeds are as good as equal. */
+    private static final double LIKE = 0.03;
     private static final int FEWEST_SESSIONS = 3;
 
     record Column(String key, String name, String unit, boolean derived) {}
@@ -104,13 +109,35 @@ record ComparisonView(List<Column> columns, List<Row> rows, List<Group> groups, 
         List<Repetition> repetitions = new ArrayList<>();
         for (Line l : counting(content))
             if (two.contains(l.group())) repetitions.add(new Repetition(l.group().equals(two.get(1)), String.valueOf(l.session()), l.from(), new double[] {content.value(l, content.x())}, new double[] {content.value(l, content.y())}));
+        if (two.stream().anyMatch(g -> repetitionsOf(content, g) < FEWEST_REPETITIONS)) return tooLittle(two, x, y, "at least " + FEWEST_REPETITIONS + " repetitions");
+        if (apart(content, two)) return "“" + two.get(0) + "” and “" + two.get(1) + "” have no " + x.name() + " in common: their repetitions can’t be compared at equal " + x.name() + ".";
         try {
             SessionComparison found = SessionComparison.of(repetitions);
             SessionComparison said = cutTo == 0 ? found : found.cutTo(cutTo);
             return ComparisonWords.of(said, "“" + two.get(0) + "”", "“" + two.get(1) + "”", x.name(), y.derived() ? "" : " " + y.unit(), y.name());
         } catch (IllegalArgumentException e) {
-            return "Too little to compare “" + two.get(0) + "” with “" + two.get(1) + "”: both need repetitions with " + x.name() + " and " + y.name() + ".";
+            return tooLittle(two, x, y, "repetitions");
         }
+    }
+
+    private static String tooLittle(List<String> two, Column x, Column y, String needed) {
+        return "Too little to compare “" + two.get(0) + "” with “" + two.get(1) + "”: both need " + needed + " with " + x.name() + " and " + y.name() + ".";
+    }
+
+    private static long repetitionsOf(Content content, String group) {
+        return along(content, group).count();
+    }
+
+    private static DoubleStream along(Content content, String group) {
+        return counting(content).stream().filter(l -> l.group().equals(group) && Double.isFinite(content.value(l, content.y()))).mapToDouble(l -> content.value(l, content.x())).filter(Double::isFinite);
+    }
+
+    /** Whether one group lies wholly above the other: a difference at equal power would then be read off a line beyond its points. */
+    private static boolean apart(Content content, List<String> two) {
+        DoubleSummaryStatistics first = along(content, two.get(0)).summaryStatistics();
+        DoubleSummaryStatistics second = along(content, two.get(1)).summaryStatistics();
+        double margin = LIKE * Math.max(Math.abs(first.getAverage()), Math.abs(second.getAverage()));
+        return first.getMax() + margin < second.getMin() || second.getMax() + margin < first.getMin();
     }
 
     /** From session to session, unlike surfaces apart. */

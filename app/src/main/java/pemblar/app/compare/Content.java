@@ -30,8 +30,13 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
      * One repetition. Seconds are those of the original recording.
      * @param entered  values put in by hand, by figure
      * @param figures  computed from the recording at its {@code revision}
+     * @param start    the same over its first seconds alone; null while it was not measured so
      */
-    record Line(int id, long session, int from, int to, String label, String group, boolean hidden, Map<String, Double> entered, Map<String, Double> figures, int revision, String day, String surface) {
+    record Line(int id, long session, int from, int to, String label, String group, boolean hidden, Map<String, Double> entered, Map<String, Double> figures, int revision, String day, String surface, Start start) {
+        Line(int id, long session, int from, int to, String label, String group, boolean hidden, Map<String, Double> entered, Map<String, Double> figures, int revision, String day, String surface) {
+            this(id, session, from, to, label, group, hidden, entered, figures, revision, day, surface, null);
+        }
+
         Line {
             entered = Map.copyOf(entered);
             figures = Map.copyOf(figures);
@@ -44,22 +49,42 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
         }
 
         Line in(String other) {
-            return new Line(id, session, from, to, label, other, hidden, entered, figures, revision, day, surface);
+            return new Line(id, session, from, to, label, other, hidden, entered, figures, revision, day, surface, start);
         }
 
         Line shown(boolean show) {
-            return new Line(id, session, from, to, label, group, !show, entered, figures, revision, day, surface);
+            return new Line(id, session, from, to, label, group, !show, entered, figures, revision, day, surface, start);
         }
 
         Line measured(Map<String, Double> now, int at) {
             return new Line(id, session, from, to, label, group, hidden, entered, now, at, day, surface);
         }
 
+        Line measuredFirst(int seconds, Map<String, Double> now) {
+            return new Line(id, session, from, to, label, group, hidden, entered, figures, revision, day, surface, new Start(seconds, now));
+        }
+
+        boolean isMeasuredFirst(int seconds) {
+            return to - from <= seconds || start != null && start.seconds() == seconds;
+        }
+
+        /** With the figures of its first seconds, where they were measured. */
+        Line first(int seconds) {
+            return start == null || start.seconds() != seconds ? this : measured(start.figures(), revision);
+        }
+
         Line with(String figure, Double typed) {
             Map<String, Double> all = new LinkedHashMap<>(entered);
             if (typed == null) all.remove(figure);
             else all.put(figure, typed);
-            return new Line(id, session, from, to, label, group, hidden, all, figures, revision, day, surface);
+            return new Line(id, session, from, to, label, group, hidden, all, figures, revision, day, surface, start);
+        }
+    }
+
+    /** Figures of the first seconds of a repetition that is longer than others. */
+    record Start(int seconds, Map<String, Double> figures) {
+        Start {
+            figures = Map.copyOf(figures);
         }
     }
 
@@ -81,7 +106,7 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
         if (lines.size() + more.size() > MOST_LINES) throw new IllegalArgumentException("A comparison can hold " + MOST_LINES + " repetitions. Begin another one.");
         List<Line> all = new ArrayList<>(lines);
         int id = nextId;
-        for (Line line : more) all.add(new Line(id++, line.session(), line.from(), line.to(), line.label(), group(line.group()), line.hidden(), line.entered(), line.figures(), line.revision(), line.day(), line.surface()));
+        for (Line line : more) all.add(new Line(id++, line.session(), line.from(), line.to(), line.label(), group(line.group()), line.hidden(), line.entered(), line.figures(), line.revision(), line.day(), line.surface(), line.start()));
         return new Content(all, columns, derived, x, y, id);
     }
 

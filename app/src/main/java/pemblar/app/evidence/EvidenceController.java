@@ -61,7 +61,9 @@ class EvidenceController {
         LocalDate today = page.today();
         List<Piece> pieces = evidence.of(athlete, screen.quantities());
         DatedValues adopted = thresholds.of(athlete);
-        Map<Quantity, Suggestion> suggestions = EvidenceService.suggestions(pieces, today);
+        Combined combined = EvidenceService.combined(pieces, today, adopted.latest(Quantity.W_PRIME, today).map(d -> java.util.OptionalDouble.of(d.value())).orElse(java.util.OptionalDouble.empty()));
+        Map<Quantity, Suggestion> suggestions = combined.suggestions();
+        model.addAttribute("sentences", combined.sentences());
         model.addAttribute("screen", screen);
         model.addAttribute("screens", Screen.of(athlete.sport()));
         model.addAttribute("pieces", pieces.stream().map(this::line).toList());

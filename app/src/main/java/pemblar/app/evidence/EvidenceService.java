@@ -4,10 +4,10 @@ import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -58,9 +58,9 @@ public class EvidenceService {
         List<Piece> pieces = new ArrayList<>();
         for (EvidenceRow row : evidence.findByAthleteIdOrderByDayDesc(athlete.id())) pieces.add(piece("kept-" + row.id, row.toCore(), row.sessionId, reasons, true));
         if (quantities.contains(Quantity.CRITICAL_POWER)) {
-            found(athlete, today).forEach(e -> pieces.add(piece("bests-" + e.quantity(), e, null, reasons, false)));
+            found(athlete, today, reasons).forEach(pieces::add);
             for (EffortService.BelowZero below : efforts.belowZero(athlete, today.minusDays(YEAR)))
-                pieces.add(piece("reserve-" + below.recordingId(), belowZero(below), below.sessionId(), reasons, false));
+                pieces.add(new Piece("reserve-" + below.recordingId(), belowZero(below), below.sessionId(), reasons.get("reserve-" + below.recordingId()), false, below.floorWatts(), Double.NaN));
         }
         return pieces.stream().filter(p -> quantities.contains(p.evidence().quantity())).sorted(Comparator.comparing((Piece p) -> p.evidence().day()).reversed()).toList();
     }
@@ -77,7 +77,7 @@ public class EvidenceService {
     }
 
     /** CP and W′ of the model over the best efforts of the last 90 days, when there is enough evidence. */
-    private List<Evidence> found(Athlete athlete, LocalDate today) {
+    private List<Piece> found(Athlete athlete, LocalDate today, Map<String, String> reasons) {
         BestCurve curve = efforts.curve(athlete, Sport.RIDE, Measure.POWER, today.minusDays(RECENT_DAYS), today);
         Optional<CriticalPower> model = PowerDuration.of(curve).critical().filter(CriticalPower::isEnough);
         if (model.isEmpty()) return List.of();
@@ -85,21 +85,24 @@ public class EvidenceService {
         List<Long> sources = critical.efforts().stream().flatMap(e -> curve.points((int) e.seconds(), (int) e.seconds()).stream()).map(Point::source).distinct().toList();
         LocalDate newest = efforts.named(athlete, sources).stream().map(EffortService.Named::day).max(Comparator.naturalOrder()).orElse(today);
         String source = critical.efforts().size() + " efforts of " + critical.efforts().stream().map(e -> Pace.clock(e.seconds())).collect(Collectors.joining(", "));
-        return List.of(
-            new Evidence(Sport.RIDE, newest, around(Quantity.CRITICAL_POWER, critical.watts(), critical.wattsError()), Method.BEST_EFFORTS, source, ""),
-            new Evidence(Sport.RIDE, newest, around(Quantity.W_PRIME, critical.reserveJoules(), critical.reserveError()), Method.BEST_EFFORTS, source, ""));
+        List<Piece> both = new ArrayList<>();
+        for (Estimate e : List.of(around(Quantity.CRITICAL_POWER, critical.watts(), critical.wattsError()), around(Quantity.W_PRIME, critical.reserveJoules(), critical.reserveError())))
+            both.add(new Piece("bests-" + e.quantity(), new Evidence(Sport.RIDE, newest, e, Method.BEST_EFFORTS, source, ""), null, reasons.get("bests-" + e.quantity()), false, List.of(), critical.covariance()));
+        return both;
     }
 
     private static Estimate around(Quantity quantity, double value, double error) {
         return new Estimate(quantity, value, Math.max(value / 100, value - error), value + error);
     }
 
-    /** What the pieces that count say together, by quantity; a quantity without two-sided evidence is left out. */
+    /** What the pieces that count say together. @param wPrime the one that is valid, J */
+    public static Combined combined(List<Piece> pieces, LocalDate today, OptionalDouble wPrime) {
+        return Combined.of(pieces, today, wPrime);
+    }
+
+    /** The same for pages that show no more than the suggestions. */
     public static Map<Quantity, Suggestion> suggestions(List<Piece> pieces, LocalDate today) {
-        Map<Quantity, Suggestion> all = new EnumMap<>(Quantity.class);
-        pieces.stream().filter(Piece::counts).map(Piece::evidence).collect(Collectors.groupingBy(Evidence::quantity))
-            .forEach((quantity, list) -> Suggestion.of(list, today).ifPresent(s -> all.put(quantity, s)));
-        return all;
+        return combined(pieces, today, OptionalDouble.empty()).suggestions();
     }
 
     /** Keeps what a calculator answered, every estimate of it. */

@@ -13,6 +13,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.core.Sport;
+import pemblar.core.aerobic.Pieces;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.SetAside;
@@ -25,8 +26,9 @@ import pemblar.core.zone.ZoneSet.Measure;
 /** Best efforts over any span of days, from the curves stored with each recording; and stretches that do not count. */
 @Service
 public class EffortService {
-    static final int CURVES_VERSION = 2;
+    static final int CURVES_VERSION = 3;
     private static final int LONGEST_REASON = 200;
+    private final AerobicStore aerobic;
     private final EffortCurveRepository curves;
     private final EffortAfterRepository afters;
     private final EffortSetAsideRepository setAsides;
@@ -37,7 +39,8 @@ public class EffortService {
     private final InstantSource clock;
 
     EffortService(EffortCurveRepository curves, EffortAfterRepository afters, EffortSetAsideRepository setAsides, RecordingRepository recordings, MendedRecordings mended,
-                  TrainingSessionRepository sessions, AthleteService athletes, InstantSource clock) {
+                  TrainingSessionRepository sessions, AthleteService athletes, InstantSource clock, AerobicStore aerobic) {
+        this.aerobic = aerobic;
         this.curves = curves;
         this.afters = afters;
         this.setAsides = setAsides;
@@ -90,12 +93,12 @@ public class EffortService {
     }
 
     /** A session that drove the reserve below zero: the lowest critical power that keeps it at zero, and the second at which it was lowest. */
-    public record BelowZero(long recordingId, long sessionId, LocalDate day, String title, double leastCriticalWatts, Integer second) {}
+    public record BelowZero(long recordingId, long sessionId, LocalDate day, String title, double leastCriticalWatts, Integer second, List<Double> floorWatts) {}
 
     @Transactional(readOnly = true)
     public List<BelowZero> belowZero(Athlete athlete, LocalDate from) {
         return sessions.belowZero(athlete.id(), from).stream()
-            .map(s -> new BelowZero(s.recording.id, s.id, s.day, s.title, s.recording.leastCriticalWatts, s.recording.lowestReserveSecond)).toList();
+            .map(s -> new BelowZero(s.recording.id, s.id, s.day, s.title, s.recording.leastCriticalWatts, s.recording.lowestReserveSecond, s.recording.floorWatts == null ? List.of() : List.of(s.recording.floorWatts))).toList();
     }
 
     /** How fast the athlete rides at a power, from the rides since a day; empty when they do not tell. */
@@ -162,6 +165,8 @@ public class EffortService {
             curves.save(new EffortCurveRow(row, measure, BestCurve.onGrid(values)));
             if (measure != Measure.HEART_RATE) afters.save(new EffortAfterRow(row, measure, AfterWork.onGrid(values, measure == Measure.POWER)));
         }
+        aerobic.store(row, Pieces.of(recording));
+        row.floor(recording);
         row.curvesVersion = CURVES_VERSION;
     }
 

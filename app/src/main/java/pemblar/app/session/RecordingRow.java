@@ -9,6 +9,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,7 @@ import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.SQLRestriction;
 import org.hibernate.type.SqlTypes;
 import pemblar.core.Sport;
+import pemblar.core.evidence.Floors;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.SessionLoad;
 import pemblar.core.load.SessionLoad.Source;
@@ -61,6 +63,8 @@ class RecordingRow {
     Double lowestReserveJoules;
     Integer lowestReserveSecond;
     Double leastCriticalWatts;
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    Double[] floorWatts;
     int curvesVersion;
     Double loadPoints;
     String loadSource;
@@ -124,6 +128,13 @@ class RecordingRow {
         this.zones = SummaryJson.zones(summary.zones());
         this.revision++;
         count();
+    }
+
+    /** Keeps the floor for critical power of a ride that drove the reserve below zero. */
+    void floor(Recording recording) {
+        if (leastCriticalWatts == null || !recording.has(Channel.POWER)) return;
+        double[] table = Floors.table(recording);
+        floorWatts = table.length == 0 ? null : Arrays.stream(table).boxed().toArray(Double[]::new);
     }
 
     /** Takes over what the plan says of the load. @param session that it is the recording of; null without one */

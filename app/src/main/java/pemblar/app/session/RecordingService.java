@@ -141,6 +141,7 @@ public class RecordingService {
         if (redrawn) silhouette.ifPresent(part -> channels.add(part.channel().key()));
         Recording recording = reading.apply(channels::contains).sound();
         row.valued(row.summary().again(recording, day, parts));
+        if (row.floorWatts == null) row.floor(recording);
         if (redrawn) row.silhouette = Silhouettes.done(recording, day.thresholds());
     }
 

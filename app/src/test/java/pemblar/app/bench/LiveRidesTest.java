@@ -94,6 +94,8 @@ class LiveRidesTest {
     @Test
     void aRideIsKeptUntilItIsDelivered() {
         passes(60_000);
+        rides.state(1, 7);
+        rides.key(1, 7, "stop");
         assertThrows(IllegalStateException.class, () -> rides.finish(1, 7, bytes -> {
             throw new IllegalStateException("the disk is full");
         }));

@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
-import pemblar.core.evidence.Piece.Floor;
+import pemblar.core.evidence.Piece.Bound;
 import pemblar.core.evidence.Piece.Says;
 import pemblar.core.threshold.Quantity;
 
@@ -110,7 +110,7 @@ public record Combination(Map<Quantity, Suggested> suggestions, List<Quantity> c
         }
 
         private void jointly() {
-            List<Piece> closed = pieces.stream().filter(p -> !(p.says() instanceof Floor) && JOINT.stream().anyMatch(p.says()::on)).toList();
+            List<Piece> closed = pieces.stream().filter(p -> !(p.says() instanceof Bound) && JOINT.stream().anyMatch(p.says()::on)).toList();
             Information all = sum(closed, true);
             floors(all);
             List<Piece> on = pieces.stream().filter(p -> JOINT.stream().anyMatch(p.says()::on)).toList();
@@ -121,11 +121,11 @@ public record Combination(Map<Quantity, Suggested> suggestions, List<Quantity> c
         }
 
         private void floors(Information all) {
-            List<Piece> open = sound.stream().filter(p -> p.says() instanceof Floor).toList();
+            List<Piece> open = sound.stream().filter(p -> p.says() instanceof Bound).toList();
             if (open.isEmpty()) return;
             double joules = all.has(1) ? all.mean(1) : validWPrime.orElseThrow(NoReserve::new);
             for (Piece piece : open) {
-                double watts = Methods.floor((Floor) piece.says(), joules);
+                double watts = ((Bound) piece.says()).least(joules);
                 floors.put(piece.id(), watts);
                 if (pieces.contains(piece) && isRecent(piece)) floor = OptionalDouble.of(Math.max(watts, floor.orElse(0)));
             }
@@ -142,12 +142,12 @@ public record Combination(Map<Quantity, Suggested> suggestions, List<Quantity> c
         private void contradict(List<Quantity> quantities, List<Piece> on) {
             contradicting.addAll(quantities);
             List<Piece> recent = recent(on);
-            List<Piece> ranges = recent.stream().filter(p -> !(p.says() instanceof Floor)).sorted(Comparator.comparingDouble(p -> p.says().low())).toList();
+            List<Piece> ranges = recent.stream().filter(p -> !(p.says() instanceof Bound)).sorted(Comparator.comparingDouble(p -> p.says().low())).toList();
             for (Quantity first : List.of(Quantity.W_PRIME, Quantity.CRITICAL_POWER)) {
                 boolean onlyReserve = first == Quantity.W_PRIME;
                 chains(ranges.stream().filter(p -> onlyReserve == isOnlyOnReserve(p)).toList());
             }
-            for (Piece piece : recent) if (piece.says() instanceof Floor) groups.add(List.of(piece.id()));
+            for (Piece piece : recent) if (piece.says() instanceof Bound) groups.add(List.of(piece.id()));
         }
 
         private static boolean isOnlyOnReserve(Piece piece) {

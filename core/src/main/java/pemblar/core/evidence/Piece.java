@@ -79,8 +79,42 @@ public record Piece(String id, LocalDate day, boolean recorded, Says says, Optio
         }
     }
 
-    /** A session that drove the reserve below zero: constant powers, W, each over some seconds. It is a floor for critical power. */
-    public record Floor(List<Step> steps) implements Says {
+    /** A session that drove the reserve below zero: critical power cannot be lower. */
+    public sealed interface Bound extends Says {
+        /** The lowest critical power, W, that keeps a reserve of so many J at zero or above. */
+        double least(double joules);
+
+        @Override
+        default boolean on(Quantity asked) {
+            return asked == Quantity.CRITICAL_POWER;
+        }
+
+        @Override
+        default double low() {
+            return Double.NaN;
+        }
+
+        @Override
+        default double high() {
+            return Double.NaN;
+        }
+    }
+
+    /** The bound by a table of {@link Floors}: as good as the session itself within 4 to 40 kJ, and kept with it. */
+    public record Tabled(List<Double> watts) implements Bound {
+        public Tabled {
+            watts = List.copyOf(watts);
+            if (!Floors.isTable(watts)) throw new IllegalArgumentException("not a table of floors");
+        }
+
+        @Override
+        public double least(double joules) {
+            return Floors.at(watts, joules);
+        }
+    }
+
+    /** The bound by its constant powers, W, each over some seconds. */
+    public record Floor(List<Step> steps) implements Bound {
         public Floor {
             steps = List.copyOf(steps);
         }
@@ -94,18 +128,8 @@ public record Piece(String id, LocalDate day, boolean recorded, Says says, Optio
         }
 
         @Override
-        public boolean on(Quantity asked) {
-            return asked == Quantity.CRITICAL_POWER;
-        }
-
-        @Override
-        public double low() {
-            return Double.NaN;
-        }
-
-        @Override
-        public double high() {
-            return Double.NaN;
+        public double least(double joules) {
+            return Methods.floor(this, joules);
         }
     }
 }

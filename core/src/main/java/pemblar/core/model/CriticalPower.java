@@ -54,6 +54,11 @@ public record CriticalPower(double watts, double wattsError, double reserveJoule
         return Optional.of(new CriticalPower(watts, scatter / Math.sqrt(squares), reserve, scatter * Math.sqrt(1.0 / n + meanSeconds * meanSeconds / squares), efforts));
     }
 
+    /** Covariance of CP and W', W J: a steeper line begins lower. */
+    public double covariance() {
+        return -efforts.stream().mapToDouble(Effort::seconds).average().orElse(0) * wattsError * wattsError;
+    }
+
     /** Power, W, that the model allows for a duration. */
     public double at(double seconds) {
         return watts + reserveJoules / seconds;

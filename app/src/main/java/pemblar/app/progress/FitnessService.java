@@ -1,0 +1,114 @@
+package pemblar.app.progress;
+
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.evidence.EvidenceService;
+import pemblar.app.session.AerobicStore;
+import pemblar.app.session.EffortService;
+import pemblar.app.threshold.ThresholdService;
+import pemblar.core.Sport;
+import pemblar.core.aerobic.AerobicTrend;
+import pemblar.core.aerobic.Pieces;
+import pemblar.core.aerobic.SessionMean;
+import pemblar.core.effort.BestCurve;
+import pemblar.core.prediction.Prediction;
+import pemblar.core.prediction.Range;
+import pemblar.core.prediction.Result;
+import pemblar.core.threshold.DatedValues;
+import pemblar.core.threshold.Endurance;
+import pemblar.core.threshold.Quantity;
+import pemblar.core.zone.ZoneSet.Measure;
+
+/** Am I getting fitter, and what could I do: the aerobic trend and predicted results of one sport. */
+@Service
+class FitnessService {
+    private static final int DAYS = 365;
+    private static final int RECENT_DAYS = 90;
+    /** Of a threshold nobody knows better. */
+    private static final double USUAL_WIDTH = 0.02;
+    private static final int[] RESULT_SECONDS = {1200, 1800, 2400, 3000, 3600, 5400, 7200, 10_800, 14_400};
+    private static final double[] METRES = {5000, 10_000, 21_097.5, 42_195};
+    private static final double[] SECONDS = {1200, 3600, 10_800, 18_000};
+    private final AerobicStore pieces;
+    private final ThresholdService thresholds;
+    private final EffortService efforts;
+    private final EvidenceService evidence;
+    private final InstantSource clock;
+
+    FitnessService(AerobicStore pieces, ThresholdService thresholds, EffortService efforts, EvidenceService evidence, InstantSource clock) {
+        this.pieces = pieces;
+        this.thresholds = thresholds;
+        this.efforts = efforts;
+        this.evidence = evidence;
+        this.clock = clock;
+    }
+
+    /** For an athlete whom the caller has already asked for. */
+    @Transactional(readOnly = true)
+    AerobicTrend aerobic(Athlete athlete, Sport sport) {
+        LocalDate today = athlete.dayOf(clock.instant());
+        DatedValues values = thresholds.of(athlete);
+        Map<Long, List<AerobicStore.Stored>> bySession = pieces.from(athlete.id(), sport, today.minusDays(DAYS)).stream().filter(p -> isWithin(fraction(values, p)))
+            .collect(Collectors.groupingBy(AerobicStore.Stored::sessionId, LinkedHashMap::new, Collectors.toList()));
+        List<SessionMean> means = new ArrayList<>();
+        bySession.forEach((id, list) -> means.add(mean(id, list, values)));
+        return AerobicTrend.of(means);
+    }
+
+    private static boolean isWithin(double fraction) {
+        return fraction >= Pieces.LEAST_RESERVE && fraction <= Pieces.MOST_RESERVE;
+    }
+
+    private static double fraction(DatedValues values, AerobicStore.Stored p) {
+        double rest = values.latest(Quantity.RESTING_HEART_RATE, p.day()).map(d -> d.value()).orElse(Double.NaN);
+        double most = values.latest(Quantity.MAXIMUM_HEART_RATE, p.day()).map(d -> d.value()).orElse(Double.NaN);
+        return (p.bpm() - rest) / (most - rest);
+    }
+
+    private static SessionMean mean(long id, List<AerobicStore.Stored> list, DatedValues values) {
+        double heat = list.stream().mapToDouble(p -> Double.isNaN(p.celsius()) ? 0 : Math.max(0, p.celsius() - AerobicTrend.COOL_CELSIUS)).average().orElse(0);
+        double hours = list.stream().mapToDouble(AerobicStore.Stored::hours).average().orElse(0);
+        double log = list.stream().mapToDouble(p -> Math.log(p.output() / fraction(values, p))).average().orElse(0);
+        return new SessionMean(String.valueOf(id), list.get(0).day(), list.get(0).surface(), heat, hours, log, list.size());
+    }
+
+    /** @param asked metres or seconds */
+    record Predicted(double asked, Prediction prediction) {}
+
+    /** @param k the exponent, with where it comes from */
+    record Predictions(List<Predicted> all, double k, Endurance.Origin origin, String missing) {}
+
+    @Transactional(readOnly = true)
+    Predictions predictions(Athlete athlete, Sport sport) {
+        LocalDate today = athlete.dayOf(clock.instant());
+        boolean run = sport == Sport.RUN;
+        Quantity quantity = run ? Quantity.THRESHOLD_SPEED : Quantity.THRESHOLD_POWER;
+        OptionalDouble threshold = thresholds.of(athlete).latest(quantity, today).map(d -> OptionalDouble.of(d.value())).orElse(OptionalDouble.empty());
+        if (threshold.isEmpty()) return new Predictions(List.of(), Double.NaN, Endurance.Origin.DEFAULT, "no " + quantity.label() + " is set");
+        List<Result> results = results(athlete, sport, today);
+        Endurance endurance = run ? evidence.endurance(athlete, 10_000, 10_000 / threshold.getAsDouble()) : evidence.endurance(athlete, sport);
+        Range level = Range.about(threshold.getAsDouble(), USUAL_WIDTH * threshold.getAsDouble());
+        Prediction.Basis basis = new Prediction.Basis(today, level, Range.about(endurance.k(), Prediction.USUAL_REACH), results);
+        List<Predicted> all = new ArrayList<>();
+        for (double asked : run ? METRES : SECONDS) all.add(new Predicted(asked, run ? Prediction.overMetres(basis, asked) : Prediction.overSeconds(basis, asked)));
+        return new Predictions(all, endurance.k(), endurance.origin(), null);
+    }
+
+    /** Best efforts of the last 90 days, each with the day of its session. */
+    private List<Result> results(Athlete athlete, Sport sport, LocalDate today) {
+        BestCurve curve = efforts.curve(athlete, sport, sport == Sport.RUN ? Measure.SPEED : Measure.POWER, today.minusDays(RECENT_DAYS), today);
+        List<BestCurve.Point> points = new ArrayList<>();
+        for (int seconds : RESULT_SECONDS) points.addAll(curve.points(seconds, (int) (seconds * 1.01)).stream().limit(1).toList());
+        Map<Long, LocalDate> days = efforts.named(athlete, points.stream().map(BestCurve.Point::source).distinct().toList()).stream().collect(Collectors.toMap(EffortService.Named::recordingId, EffortService.Named::day));
+        return points.stream().filter(p -> days.containsKey(p.source()) && p.value() > 0).map(p -> new Result(days.get(p.source()), p.seconds(), p.value())).toList();
+    }
+}
