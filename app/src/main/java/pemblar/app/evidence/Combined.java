@@ -1,10 +1,12 @@
 package pemblar.app.evidence;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -26,6 +28,7 @@ import pemblar.core.threshold.Suggestion;
  * @param sentences what to know: contradictions with their groups, efforts that count once, the floor
  */
 public record Combined(Map<Quantity, Suggestion> suggestions, List<String> sentences) {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
     private static final double USUAL_WPRIME = 18_000;
     private static final double USUAL_FACTOR = 0.95;
     private static final double TWENTY_MINUTES = 1200;
@@ -94,6 +97,6 @@ public record Combined(Map<Quantity, Suggestion> suggestions, List<String> sente
     }
 
     private static String named(String id, List<Piece> counted) {
-        return counted.stream().filter(p -> p.key().equals(id)).findFirst().map(p -> p.evidence().method().label() + " of " + p.evidence().day() + " (" + Amounts.withUnit(p.evidence().quantity(), p.evidence().estimate().best()) + ")").orElse(id);
+        return counted.stream().filter(p -> p.key().equals(id)).findFirst().map(p -> p.evidence().method().label() + " of " + p.evidence().day().format(DAY) + " (" + Amounts.withUnit(p.evidence().quantity(), p.evidence().estimate().best()) + ")").orElse(id);
     }
 }

@@ -74,7 +74,7 @@ public class InvitationService {
     }
 
     /** What became of one pasted address. */
-    public record Reported(String email, boolean invited, String what) {}
+    public record Reported(String email, boolean invited, String what) implements java.io.Serializable {}
 
     /** A coach invites everybody in a pasted text; each address is checked and reported. */
     @Transactional

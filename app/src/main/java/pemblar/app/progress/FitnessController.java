@@ -59,7 +59,7 @@ class FitnessController {
         boolean apart = last.low() > first.high() || last.high() < first.low();
         String change = String.format(Locale.ROOT, "%+.1f %%", 100 * (last.value() / first.value() - 1)).replace('-', '−');
         String values = "At 70 % of your heart-rate reserve you hold " + FitnessDrawing.shown(last.value(), run) + " (95 % range " + FitnessDrawing.shown(last.low(), run) + " to " + FitnessDrawing.shown(last.high(), run) + ")";
-        return values + (apart ? ", " + change + " since " + first.day() + "." : "; the change since " + first.day() + ", " + change + ", is within what the data can tell.");
+        return values + (apart ? ", " + change + " since " + first.day().format(FitnessDrawing.DAY) + "." : "; the change since " + first.day().format(FitnessDrawing.DAY) + ", " + change + ", is within what the data can tell.");
     }
 
     private static String cost(AerobicTrend.Cost c) {

@@ -1,9 +1,11 @@
 package pemblar.app.progress;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.DoubleStream;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.workout.Pace;
 
@@ -11,6 +13,7 @@ import pemblar.core.workout.Pace;
 record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> values, List<Tick> months) {
     private static final double WIDTH = 1000;
     private static final double HEIGHT = 260;
+    static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
 
     record Dot(double x, double measuredY, double adjustedY, String label) {}
 
@@ -20,16 +23,16 @@ record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> value
         LocalDate first = trend.weeks().get(0).day();
         LocalDate last = trend.weeks().get(trend.weeks().size() - 1).day();
         for (AerobicTrend.Adjusted a : trend.adjusted()) if (a.day().isAfter(last)) last = a.day();
-        double[] all = trend.adjusted().stream().mapToDouble(AerobicTrend.Adjusted::adjusted).sorted().toArray();
-        double low = Math.min(all[all.length / 20], trend.weeks().stream().mapToDouble(AerobicTrend.Week::low).min().orElse(0)) * 0.98;
-        double high = Math.max(all[all.length - 1 - all.length / 20], trend.weeks().stream().mapToDouble(AerobicTrend.Week::high).max().orElse(1)) * 1.02;
+        double[] all = trend.adjusted().stream().flatMapToDouble(a -> DoubleStream.of(a.adjusted(), a.measured())).sorted().toArray();
+        double low = Math.min(all[all.length / 50], trend.weeks().stream().mapToDouble(AerobicTrend.Week::low).min().orElse(0)) * 0.98;
+        double high = Math.max(all[all.length - 1 - all.length / 50], trend.weeks().stream().mapToDouble(AerobicTrend.Week::high).max().orElse(1)) * 1.02;
         Scale scale = new Scale(first, last, low, high);
         StringBuilder line = new StringBuilder();
         StringBuilder band = new StringBuilder();
         for (AerobicTrend.Week w : trend.weeks()) line.append(line.isEmpty() ? 'M' : 'L').append(scale.point(w.day(), w.value()));
         for (AerobicTrend.Week w : trend.weeks()) band.append(band.isEmpty() ? 'M' : 'L').append(scale.point(w.day(), w.high()));
         for (int i = trend.weeks().size() - 1; i >= 0; i--) band.append('L').append(scale.point(trend.weeks().get(i).day(), trend.weeks().get(i).low()));
-        List<Dot> dots = trend.adjusted().stream().map(a -> new Dot(scale.x(a.day()), scale.y(a.measured()), scale.y(a.adjusted()), a.day() + ": measured " + shown(a.measured(), run) + ", in like conditions " + shown(a.adjusted(), run))).toList();
+        List<Dot> dots = trend.adjusted().stream().map(a -> new Dot(scale.x(a.day()), scale.y(a.measured()), scale.y(a.adjusted()), a.day().format(DAY) + ": measured " + shown(a.measured(), run) + ", in like conditions " + shown(a.adjusted(), run))).toList();
         return new FitnessDrawing(line.toString(), band.append('Z').toString(), dots, ticks(scale, run), months(scale, first, last));
     }
 
