@@ -1,0 +1,85 @@
+package pemblar.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** A proposal from the page to the plan and back, and what stands in its way. */
+class ProposalTest {
+    private static final Pattern TAKE = Pattern.compile("action=\"/a/\\d+/proposals/take\".*?name=\"fingerprint\" value=\"([^\"]+)\"", Pattern.DOTALL);
+    private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
+    private static JdbcTemplate sql;
+    private static Person person;
+    private static String base;
+    private static long athlete;
+
+    /** An athlete with two weeks of hard sessions ahead who falls ill this morning. */
+    @BeforeAll
+    static void fallIll() {
+        sql = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
+        person = new Person(Running.ADDRESS).signUp("mirja.ill@pemblar.example", "ride");
+        base = person.get("/").uri().getPath().replaceAll("/today$", "");
+        athlete = Long.parseLong(base.replaceAll("\\D", ""));
+        person.get(base + "/thresholds");
+        person.post(base + "/thresholds/adopt", Map.of("THRESHOLD_POWER", "250", "from", TODAY.minusDays(60).toString()));
+        person.get(base + "/board");
+        for (int day = 0; day < 12; day += 2) person.post(base + "/sketch", Map.of("day", TODAY.plusDays(day).toString(), "sport", "RIDE", "purpose", day % 4 == 0 ? "INTERVALS" : "EASY", "length", "1h30"));
+        person.get(base + "/today");
+        person.post(base + "/checkin", Map.of("day", TODAY.toString(), "illness", "a cold", "restingHeartRate", "60"));
+    }
+
+    private static List<Map<String, Object>> plan() {
+        return sql.queryForList("select id, day, purpose, structure::text, scale_percent, planned_seconds, planned_load from session where athlete_id = ? order by id", athlete);
+    }
+
+    private static String fingerprint() {
+        Matcher take = TAKE.matcher(person.get(base + "/proposals").body());
+        assertThat(take.find()).as("illness this morning has a proposal: " + plan()).isTrue();
+        return take.group(1);
+    }
+
+    @Test
+    void whatIsTakenChangesThePlanAndUndoBringsBackExactlyWhatWasThere() {
+        var before = plan();
+        assertThat(person.get(base + "/proposals").body()).contains("Illness was noted");
+        person.post(base + "/proposals/take", Map.of("fingerprint", fingerprint()));
+        assertThat(plan()).isNotEqualTo(before);
+        assertThat(person.post(base + "/proposals/undo", Map.of()).statusCode()).isEqualTo(200);
+        assertThat(plan()).isEqualTo(before);
+    }
+
+    @Test
+    void aProposalOfAnEarlierPlanIsNotTaken() {
+        var before = plan();
+        person.get(base + "/proposals");
+        String page = person.post(base + "/proposals/take", Map.of("fingerprint", "0123456789abcdef")).body();
+        assertThat(page).contains("class=\"problem\"");
+        assertThat(plan()).isEqualTo(before);
+    }
+
+    @Test
+    void nobodyElseTakesIt() {
+        String fingerprint = fingerprint();
+        var before = plan();
+        Person sefa = Person.demo("sefa");
+        sefa.get("/a/2/board");
+        assertThat(sefa.get(base + "/proposals").statusCode()).isEqualTo(404);
+        assertThat(sefa.post(base + "/proposals/take", Map.of("fingerprint", fingerprint)).statusCode()).isEqualTo(404);
+        assertThat(plan()).isEqualTo(before);
+    }
+
+    @Test
+    void limitsThatCannotBeAreNamed() {
+        person.get(base + "/proposals");
+        String page = person.post(base + "/proposals/limits", Map.of("balanceFloor", "-30", "spacingHours", "36", "hoursPerDay", "99", "decides", "ATHLETE")).body();
+        assertThat(page).contains("Hours a day");
+    }
+}
