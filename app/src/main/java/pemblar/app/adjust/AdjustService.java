@@ -65,7 +65,16 @@ public class AdjustService {
     }
 
     /** @param triggers what happened, also what no proposal answers @param morning which morning the effects are about, in words */
-    public record Open(List<Shown> proposals, List<Trigger> triggers, Situation situation, Map<String, Slab> slabs, String morning, Set<Broken> already) {}
+    public record Open(List<Shown> proposals, List<Trigger> triggers, Situation situation, Map<String, Slab> slabs, String morning, Set<Broken> already) {
+        /** Why nothing is proposed, where nothing is. */
+        public String nothing() {
+            if (triggers.isEmpty()) return "Nothing happened that the plan would have to answer to.";
+            LocalDate today = situation.today();
+            boolean free = situation.ahead().stream().noneMatch(p -> p.day().equals(today) || p.hard() && p.day().equals(today.plusDays(1)));
+            if (free && triggers.stream().allMatch(t -> t.kind() == Trigger.Kind.BODY)) return "Today is free and tomorrow holds nothing hard, which is all that mornings like these ask for. Look again after tomorrow’s check-in.";
+            return "No change that keeps the limits would help: what is planned stands.";
+        }
+    }
 
     /** One that was taken, left or asked about. @param came chronic load that came of it on its day, null when that is still ahead */
     public record Answered(String answer, String what, String why, String reason, String who, LocalDate day) {}

@@ -30,7 +30,7 @@ public final class ComparisonWords {
     }
 
     private static String tested(SessionComparison c, String unit) {
-        String range = String.format(Locale.ROOT, "95 %% range %.2f to %.2f%s", c.test().low(), c.test().high(), unit);
+        String range = String.format(Locale.ROOT, "95 %% range %.2f to %.2f%s", c.test().low(), c.test().high(), unit).replace("-", "−");
         String days = c.design() == SessionComparison.Design.WITHIN_SESSIONS ? "within " + c.firstSessions() + " sessions that hold both" : "over " + c.firstSessions() + " and " + c.secondSessions() + " sessions";
         return c.sure() ? "That is more than chance between days would give (" + range + ", " + days + ")." : "That can be chance between days (" + range + ", " + days + ").";
     }
