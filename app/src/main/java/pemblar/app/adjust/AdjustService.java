@@ -99,7 +99,7 @@ public class AdjustService {
         return new Shown(number, fingerprint, Words.title(p.changes(), slabs), p.changes().stream().map(c -> Words.of(c, slabs)).toList(), Words.price(p.effect(), answer.leave(), morning), Words.broken(p.breaks(), answer.broken()), p, answer.leave());
     }
 
-    private static String morning(Situation s) {
+    static String morning(Situation s) {
         return s.events().stream().map(Situation.Coming::event).filter(e -> e.priority() == pemblar.core.season.Priority.A && e.day().isAfter(s.today())).map(e -> e.day()).min(LocalDate::compareTo)
             .map(day -> "on the morning of the A event, " + Words.day(day)).orElse("after the last planned session");
     }

@@ -56,8 +56,8 @@ class ProposalController {
     }
 
     @PostMapping("/undo")
-    String undo(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
-        return said(athleteId, "", flash, () -> adjusting.undo(athleteId, viewer));
+    String undo(@PathVariable long athleteId, @RequestParam(defaultValue = "") String here, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        return said(athleteId, here, flash, () -> adjusting.undo(athleteId, viewer));
     }
 
     @PostMapping("/leave")

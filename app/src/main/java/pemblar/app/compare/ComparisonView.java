@@ -32,8 +32,8 @@ record ComparisonView(List<Column> columns, List<Row> rows, List<Group> groups, 
     private static final double TOP = 14;
     private static final double FLOOR = 272;
     private static final int FEWEST_REPETITIONS = 2;
-    /** Within 3 % two powers or speeds are as good as equal. */
-    private static final double LIKE = 0.03;
+    /** Groups that are further apart than this share are compared by a line beyond their points. */
+    private static final double LIKE = 0.1;
     private static final int FEWEST_SESSIONS = 3;
 
     record Column(String key, String name, String unit, boolean derived) {}

@@ -31,7 +31,7 @@ public record BoardRow(Block block, boolean planned, List<Day> days, Totals tota
     public record Tape(List<Bar> bars, String line24, String line48, double peak24, String peakText, double peakX) {}
 
     /** @param id of the session that can still be moved, or 0 */
-    public record Bar(double x, double width, boolean done, boolean hard, long id, int version, String label) {}
+    public record Bar(double x, double width, boolean done, boolean hard, boolean uncertain, long id, int version, String label) {}
 
     /** From one hard session to the next. */
     public record Gap(String text, boolean near) {}

@@ -16,10 +16,12 @@ import pemblar.app.season.SeasonSettings.Marked;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
 import pemblar.app.session.SlabDrawing;
+import pemblar.app.session.StartStore;
 import pemblar.core.schedule.Rescheduling;
 import pemblar.core.schedule.RollingLoad;
 import pemblar.core.schedule.RollingLoad.Spell;
 import pemblar.core.schedule.Spacing;
+import pemblar.core.schedule.UsualStart;
 import pemblar.core.season.Block;
 
 /** Builds the board: a row for each block that touches the days asked for. */
@@ -30,8 +32,10 @@ public class BoardService {
     private static final int NOON = 720;
     private final SessionService sessions;
     private final PlanService plan;
+    private final StartStore starts;
 
-    BoardService(SessionService sessions, PlanService plan) {
+    BoardService(SessionService sessions, PlanService plan, StartStore starts) {
+        this.starts = starts;
         this.sessions = sessions;
         this.plan = plan;
     }
@@ -44,7 +48,7 @@ public class BoardService {
         List<Block> blocks = PlanService.cover(planned, from, to);
         LocalDate first = blocks.get(0).first();
         LocalDate last = blocks.get(blocks.size() - 1).last();
-        Around around = new Around(athlete, today, sessions.between(athlete, first.minusDays(DAYS_AROUND), last.plusDays(DAYS_AROUND)), marks(athlete));
+        Around around = new Around(athlete, today, sessions.between(athlete, first.minusDays(DAYS_AROUND), last.plusDays(DAYS_AROUND)), marks(athlete), starts.of(athlete, today));
         int longest = around.slabs.stream().filter(s -> !s.day().isBefore(first) && !s.day().isAfter(last)).mapToInt(Slab::longestSeconds).max().orElse(3600);
         List<BoardRow> rows = blocks.stream().map(block -> row(block, planned.contains(block), around, longest)).toList();
         return new Board(rows, displaced(around, first, last));
@@ -69,24 +73,27 @@ public class BoardService {
         private final Map<LocalDate, Marked> marks;
         private final List<Spell> spells;
 
-        Around(Athlete athlete, LocalDate today, List<Slab> slabs, Map<LocalDate, Marked> marks) {
+        private final UsualStart usual;
+
+        Around(Athlete athlete, LocalDate today, List<Slab> slabs, Map<LocalDate, Marked> marks, UsualStart usual) {
+            this.usual = usual;
             this.athlete = athlete;
             this.today = today;
             this.slabs = slabs;
             this.byDay = slabs.stream().collect(Collectors.groupingBy(Slab::day));
             this.marks = marks;
-            this.spells = slabs.stream().flatMap(slab -> spell(slab, athlete).stream()).toList();
+            this.spells = slabs.stream().filter(this::counts).flatMap(slab -> spell(slab, athlete, usual).stream()).toList();
         }
 
         /** Clock time at which a session starts, in hours since the epoch; noon when none is known. */
         double hour(Slab slab) {
-            return spell(slab, athlete).map(s -> s.start().getEpochSecond() / 3600.0).orElseGet(() ->
+            return spell(slab, athlete, usual).map(s -> s.start().getEpochSecond() / 3600.0).orElseGet(() ->
                 athlete.at(slab.day(), slab.startMinute() == null ? NOON : slab.startMinute()).getEpochSecond() / 3600.0);
         }
 
-        /** Only what was done counts on days that are over. */
+        /** Only what was done counts on days that are over, and on days that are marked unavailable. */
         boolean counts(Slab slab) {
-            return slab.done() != null || slab.hasPlan() && !slab.day().isBefore(today);
+            return slab.done() != null || slab.hasPlan() && !slab.day().isBefore(today) && !(marks.containsKey(slab.day()) && marks.get(slab.day()).unavailable());
         }
     }
 
@@ -94,7 +101,7 @@ public class BoardService {
         List<Slab> inside = around.slabs.stream().filter(s -> block.contains(s.day())).toList();
         List<BoardRow.Day> days = new ArrayList<>();
         for (LocalDate day = block.first(); !day.isAfter(block.last()); day = day.plusDays(1)) days.add(day(day, around, longest));
-        return new BoardRow(block, planned, days, totals(block, inside), Tapes.of(block, inside, around.spells, around.athlete), gaps(block, around), run(block, around));
+        return new BoardRow(block, planned, days, totals(block, inside), Tapes.of(block, inside, around.spells, around.athlete, around.usual), gaps(block, around), run(block, around));
     }
 
     private static BoardRow.Day day(LocalDate date, Around around, int longest) {
@@ -106,9 +113,9 @@ public class BoardService {
     }
 
     private static BoardRow.Totals totals(Block block, List<Slab> slabs) {
-        double plannedSeconds = slabs.stream().mapToDouble(s -> s.plannedSeconds() == null ? 0 : s.plannedSeconds()).sum();
+        double plannedSeconds = slabs.stream().filter(Slab::hasPlan).mapToDouble(s -> s.plannedSeconds() == null ? 0 : s.plannedSeconds()).sum();
         double doneSeconds = slabs.stream().mapToDouble(s -> s.done() == null ? 0 : s.done().seconds()).sum();
-        double plannedLoad = slabs.stream().mapToDouble(s -> s.plannedLoad() == null ? 0 : s.plannedLoad()).sum();
+        double plannedLoad = slabs.stream().filter(Slab::hasPlan).mapToDouble(s -> s.plannedLoad() == null ? 0 : s.plannedLoad()).sum();
         double doneLoad = slabs.stream().mapToDouble(s -> s.done() == null || s.done().load() == null ? 0 : s.done().load()).sum();
         double mostSeconds = Math.max(1, Math.max(block.targetSeconds(), Math.max(plannedSeconds, doneSeconds)));
         double mostLoad = Math.max(1, Math.max(block.targetLoad(), Math.max(plannedLoad, doneLoad)));
@@ -116,16 +123,21 @@ public class BoardService {
             100 * plannedLoad / mostLoad, 100 * doneLoad / mostLoad, (int) slabs.stream().filter(s -> s.done() != null).count(), block.targetLoad() > 0 ? block.targetLoad() - plannedLoad : 0);
     }
 
-    /** When a session took or will take place; nothing for one without a clock time. */
-    static Optional<Spell> spell(Slab slab, Athlete athlete) {
+    /** No clock time is known. */
+    static boolean isUncertain(Slab slab) {
+        return slab.startMinute() == null && (slab.done() == null || !slab.done().recorded());
+    }
+
+    /** When a session took or will take place; one without a start time at the usual one. */
+    static Optional<Spell> spell(Slab slab, Athlete athlete, UsualStart usual) {
         if (slab.done() != null && slab.done().recorded()) {
             if (slab.done().load() == null || !slab.done().endedAt().isAfter(slab.done().startedAt())) return Optional.empty();
             return Optional.of(new Spell(slab.done().startedAt(), slab.done().endedAt(), slab.done().load()));
         }
         Integer seconds = slab.done() != null ? (Integer) slab.done().seconds() : slab.plannedSeconds();
         Double load = slab.done() != null ? slab.done().load() : slab.plannedLoad();
-        if (slab.startMinute() == null || seconds == null || load == null || seconds == 0) return Optional.empty();
-        Instant start = athlete.at(slab.day(), slab.startMinute());
+        if (seconds == null || load == null || seconds == 0) return Optional.empty();
+        Instant start = athlete.at(slab.day(), slab.startMinute() == null ? usual.on(slab.day(), slab.sport()) : slab.startMinute());
         return Optional.of(new Spell(start, start.plusSeconds(seconds), load));
     }
 

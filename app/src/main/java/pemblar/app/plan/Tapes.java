@@ -3,7 +3,9 @@ package pemblar.app.plan;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -12,6 +14,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.session.Slab;
 import pemblar.core.schedule.RollingLoad;
 import pemblar.core.schedule.RollingLoad.Spell;
+import pemblar.core.schedule.UsualStart;
 import pemblar.core.season.Block;
 
 /** Draws the clock under a row, in a box of 1000 by 34. */
@@ -20,42 +23,65 @@ final class Tapes {
     private static final double FLOOR = 32;
     private static final double HEIGHT = 26;
     private static final double FULL_LOAD = 320;
-    private static final int STEP_HOURS = 2;
     private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
     private Tapes() {}
 
-    static BoardRow.Tape of(Block block, List<Slab> slabs, List<Spell> spells, Athlete athlete) {
-        Instant start = block.first().atStartOfDay(athlete.zone()).toInstant();
-        double hours = block.days() * 24.0;
+    static BoardRow.Tape of(Block block, List<Slab> slabs, List<Spell> spells, Athlete athlete, UsualStart usual) {
+        Clock clock = new Clock(block.first(), block.days(), athlete.zone());
         double peak = 0;
-        double peakHour = 0;
-        StringBuilder line24 = new StringBuilder();
-        StringBuilder line48 = new StringBuilder();
-        for (int hour = 0; hour <= hours; hour += STEP_HOURS) {
-            Instant now = start.plus(Duration.ofHours(hour));
-            double load24 = RollingLoad.at(spells, now, 24);
-            point(line24, hour / hours, load24);
-            point(line48, hour / hours, RollingLoad.at(spells, now, 48));
-            if (load24 > peak + 1e-6) {
-                peak = load24;
-                peakHour = hour;
+        double peakPlace = 0;
+        for (Instant now : RollingLoad.bends(spells, clock.start(), clock.end(), 24)) {
+            double load = RollingLoad.at(spells, now, 24);
+            if (load > peak + 1e-6) {
+                peak = load;
+                peakPlace = clock.place(now);
             }
         }
-        return new BoardRow.Tape(bars(slabs, start, hours, athlete), line24.toString(), line48.toString(), peak, Math.round(peak) + " in 24 h", Math.min(920, WIDTH * peakHour / hours));
+        return new BoardRow.Tape(bars(slabs, clock, athlete, usual), line(spells, clock, 24), line(spells, clock, 48), peak, Math.round(peak) + " in 24 h", Math.min(920, peakPlace));
     }
 
-    private static List<BoardRow.Bar> bars(List<Slab> slabs, Instant start, double hours, Athlete athlete) {
+    /** Days are equally wide, also those of 23 and 25 hours, so that 17:30 stands where 17:30 stands. */
+    private record Clock(LocalDate first, int days, ZoneId zone) {
+        Instant start() {
+            return first.atStartOfDay(zone).toInstant();
+        }
+
+        Instant end() {
+            return first.plusDays(days).atStartOfDay(zone).toInstant();
+        }
+
+        double place(Instant at) {
+            LocalDate day = at.atZone(zone).toLocalDate();
+            Instant begin = day.atStartOfDay(zone).toInstant();
+            double share = (double) Duration.between(begin, at).toSeconds() / Duration.between(begin, day.plusDays(1).atStartOfDay(zone).toInstant()).toSeconds();
+            return WIDTH * (ChronoUnit.DAYS.between(first, day) + share) / days;
+        }
+    }
+
+    /** Straight between its bends, so that nothing is left out between points. */
+    private static String line(List<Spell> spells, Clock clock, int hours) {
+        StringBuilder line = new StringBuilder();
+        for (Instant now : RollingLoad.bends(spells, clock.start(), clock.end(), hours)) point(line, clock.place(now), RollingLoad.at(spells, now, hours));
+        return line.toString();
+    }
+
+    private static List<BoardRow.Bar> bars(List<Slab> slabs, Clock clock, Athlete athlete, UsualStart usual) {
         List<BoardRow.Bar> bars = new ArrayList<>();
         for (Slab slab : slabs) {
-            Optional<Spell> spell = BoardService.spell(slab, athlete);
+            Optional<Spell> spell = BoardService.spell(slab, athlete, usual);
             if (spell.isEmpty()) continue;
-            double x = WIDTH * hoursBetween(start, spell.get().start()) / hours;
-            bars.add(new BoardRow.Bar(x, Math.max(2, WIDTH * hoursBetween(spell.get().start(), spell.get().end()) / hours), slab.done() != null, slab.hard(), slab.done() == null ? slab.id() : 0, slab.version(),
-                slab.title() + ", " + weekday(slab.day()) + (slab.startMinute() == null ? "" : String.format(Locale.ROOT, " %02d:%02d", slab.startMinute() / 60, slab.startMinute() % 60))));
+            double x = clock.place(spell.get().start());
+            bars.add(new BoardRow.Bar(x, Math.max(2, clock.place(spell.get().end()) - x), slab.done() != null, slab.hard(), BoardService.isUncertain(slab), slab.done() == null ? slab.id() : 0, slab.version(), label(slab)));
         }
         return bars;
+    }
+
+    private static String label(Slab slab) {
+        String when = BoardService.isUncertain(slab) ? ", no start time: drawn at the usual one"
+            : slab.startMinute() == null ? "" : String.format(Locale.ROOT, " %02d:%02d", slab.startMinute() / 60, slab.startMinute() % 60);
+        return slab.title() + ", " + weekday(slab.day()) + when;
     }
 
     static String weekday(LocalDate day) {
@@ -66,12 +92,8 @@ final class Tapes {
         return DATE.format(day);
     }
 
-    private static double hoursBetween(Instant from, Instant to) {
-        return Duration.between(from, to).toSeconds() / 3600.0;
-    }
-
-    private static void point(StringBuilder path, double share, double load) {
-        path.append(path.isEmpty() ? 'M' : 'L').append(tenths(WIDTH * share)).append(' ').append(tenths(FLOOR - HEIGHT * Math.min(1, load / FULL_LOAD)));
+    private static void point(StringBuilder path, double x, double load) {
+        path.append(path.isEmpty() ? 'M' : 'L').append(tenths(x)).append(' ').append(tenths(FLOOR - HEIGHT * Math.min(1, load / FULL_LOAD)));
     }
 
     private static String tenths(double value) {

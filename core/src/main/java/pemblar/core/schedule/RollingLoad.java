@@ -2,6 +2,7 @@ package pemblar.core.schedule;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.TreeSet;
 
 /** Load over a moving window of clock time; a session counts in proportion to the part of it inside the window. */
 public final class RollingLoad {
@@ -27,6 +28,18 @@ public final class RollingLoad {
             if (inside > 0) sum += spell.load() * inside / (stop - start);
         }
         return sum;
+    }
+
+    /**
+     * Ends of windows between two instants at which the load over so many hours can bend: where a session comes in or goes out at its start or end.
+     * Between two neighbours the load is a straight line, so that its highest value is at one of them. With both instants, in order.
+     */
+    public static List<Instant> bends(List<Spell> spells, Instant from, Instant to, int hours) {
+        TreeSet<Instant> bends = new TreeSet<>(List.of(from, to));
+        for (Spell spell : spells)
+            for (Instant bend : List.of(spell.start(), spell.end(), spell.start().plusSeconds(hours * 3600L), spell.end().plusSeconds(hours * 3600L)))
+                if (bend.isAfter(from) && bend.isBefore(to)) bends.add(bend);
+        return List.copyOf(bends);
     }
 
     private static double seconds(Instant instant) {
