@@ -11,6 +11,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -54,6 +55,9 @@ class DemoLoader implements ApplicationRunner {
         new DemoAthlete("Sefa Myrin", "sefa@pemblar.example", Sport.RUN, "Europe/Dublin", 230, 4.25, 50, 192, 57, 7, 3, 7, "Alder ridge ten", "Mill town mile", "Three bridges run", 22),
         new DemoAthlete("Kasper Odell", "kasper@pemblar.example", Sport.OTHER, "Europe/Athens", 245, 3.85, 52, 184, 74, 10, 2, 4, "Heron lake duathlon", "Fen loop", "Juniper pass duathlon", 33));
 
+    /** The script that waits shows them. */
+    private static final int SAID_EVERY = 100;
+    private final AtomicInteger taken = new AtomicInteger();
     private final AccountService accounts;
     private final AthleteService athletes;
     private final CoachingService coachings;
@@ -243,5 +247,16 @@ class DemoLoader implements ApplicationRunner {
         var start = athlete.at(date, demo.startMinute(date) + late);
         byte[] activity = HeadUnit.follow(file, demo.body(workout.sport(), day), start, random, DemoAthlete.faults(day, date, random));
         recordings.take(athlete, "bench-unit-" + date + ".fit", activity, Optional.of(id));
+        int count = taken.incrementAndGet();
+        if (count % SAID_EVERY == 0) LOG.info("demo data: {} of at most {} recordings", count, planned(today(athlete)));
+    }
+
+    /** Days behind that hold a session; some of them are missed. */
+    private static int planned(LocalDate today) {
+        int days = 0;
+        for (DemoAthlete demo : ATHLETES)
+            for (DemoBlock block : blocks(demo))
+                for (int day = block.from(); day < Math.min(0, block.from() + block.days()); day++) if (!demo.planned(today.plusDays(day), day, block.easy()).isEmpty()) days++;
+        return days;
     }
 }
