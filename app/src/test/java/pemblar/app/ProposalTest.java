@@ -76,6 +76,24 @@ class ProposalTest {
         assertThat(plan()).isEqualTo(before);
     }
 
+    /** With a coach who may plan, an athlete who left the decision to them is told so; without one nothing stands in the way. */
+    @Test
+    void whoLeftItToTheCoachDoesNotTakeIt() {
+        Map<String, String> coachDecides = Map.of("balanceFloor", "-30", "spacingHours", "36", "hoursPerDay", "4", "decides", "COACH");
+        person.get(base + "/proposals");
+        person.post(base + "/proposals/limits", coachDecides);
+        long coach = sql.queryForObject("select id from account where email = 'oda@pemblar.example'", Long.class);
+        sql.update("insert into coaching (athlete_id, coach_account_id, plans, accepted_at) values (?, ?, true, now())", athlete, coach);
+        try {
+            var before = plan();
+            assertThat(person.post(base + "/proposals/take", Map.of("fingerprint", fingerprint())).body()).contains("Your coach decides");
+            assertThat(plan()).isEqualTo(before);
+        } finally {
+            sql.update("delete from coaching where athlete_id = ?", athlete);
+            sql.update("delete from adjust_limits where athlete_id = ?", athlete);
+        }
+    }
+
     @Test
     void limitsThatCannotBeAreNamed() {
         person.get(base + "/proposals");

@@ -19,6 +19,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.CoachingService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.planner.SeasonChanges;
 import pemblar.app.season.SeasonSettings;
@@ -49,10 +50,14 @@ public class AdjustService {
     private final SeasonChanges season;
     private final AthleteService athletes;
     private final UndoService undo;
+    private final LimitStore limits;
+    private final CoachingService coachings;
     private final JdbcClient sql;
     private final InstantSource clock;
 
-    AdjustService(Situations situations, TrendService trends, SessionService sessions, AdjustedSessions adjusted, SeasonChanges season, AthleteService athletes, UndoService undo, JdbcClient sql, InstantSource clock) {
+    AdjustService(Situations situations, TrendService trends, SessionService sessions, AdjustedSessions adjusted, SeasonChanges season, AthleteService athletes, UndoService undo, LimitStore limits, CoachingService coachings, JdbcClient sql, InstantSource clock) {
+        this.limits = limits;
+        this.coachings = coachings;
         this.situations = situations;
         this.trends = trends;
         this.sessions = sessions;
@@ -140,6 +145,7 @@ public class AdjustService {
     @Transactional
     public String take(long athleteId, Viewer viewer, String fingerprint, Set<Integer> on) {
         Athlete athlete = athletes.require(athleteId, viewer);
+        if (isLeftToCoach(athleteId, viewer)) throw new IllegalArgumentException("Your coach decides about proposals: write a note, or choose under “Limits” who decides.");
         Shown shown = require(athlete, fingerprint);
         List<Change> changes = chosen(shown, on);
         if (changes.isEmpty()) throw new IllegalArgumentException("Nothing is switched on, which is the same as leaving it.");
@@ -150,6 +156,12 @@ public class AdjustService {
         });
         answer(athlete, viewer, shown, "TAKEN", "");
         return "Taken: " + shown.title() + ".";
+    }
+
+    /** Only while there is a coach who may plan. */
+    private boolean isLeftToCoach(long athleteId, Viewer viewer) {
+        boolean own = athletes.own(viewer).filter(id -> id == athleteId).isPresent();
+        return own && limits.doesCoachDecide(athleteId) && coachings.ofAthlete(athleteId).stream().anyMatch(c -> c.stands() && c.plans());
     }
 
     /** Takes the latest change back, within a day. */

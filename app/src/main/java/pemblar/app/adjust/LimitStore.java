@@ -28,6 +28,10 @@ class LimitStore {
             rs.getObject("highest_celsius", Double.class), rs.getBoolean("ice"), Limits.Decides.valueOf(rs.getString("decides")))).optional().orElseGet(() -> usual(season));
     }
 
+    boolean doesCoachDecide(long athleteId) {
+        return sql.sql("select decides from adjust_limits where athlete_id = ?").param(athleteId).query(String.class).optional().filter(Limits.Decides.COACH.name()::equals).isPresent();
+    }
+
     static Limits usual(SeasonSettings season) {
         double longest = season.dayMinutes().stream().mapToInt(Integer::intValue).max().orElse(180) / 60.0;
         return new Limits(season.highestBuild(), FLOOR, SPACING_HOURS, Math.max(LEAST_HOURS, longest * SPARE), null, false, Limits.Decides.ATHLETE);

@@ -33,8 +33,9 @@ public record Combined(Map<Quantity, Suggestion> suggestions, List<String> sente
     private static final double USUAL_FACTOR = 0.95;
     private static final double TWENTY_MINUTES = 1200;
     private static final double HOUR = 3600;
-    /** Pieces that are older than the newest by more weigh under 2 % and are not counted in words. */
-    private static final long TELLING_DAYS = 252;
+    private static final double DOUBLING_DAYS = 42;
+    /** Pieces with less than this share of the weight of the heaviest are not counted in words. */
+    private static final double CARRYING = 0.05;
 
     /** @param wPrime the one that is valid, J */
     static Combined of(List<Piece> pieces, LocalDate today, OptionalDouble wPrime) {
@@ -73,11 +74,16 @@ public record Combined(Map<Quantity, Suggestion> suggestions, List<String> sente
         combination.suggestions().forEach((quantity, s) -> {
             List<Piece> on = counted.stream().filter(p -> p.evidence().quantity() == quantity && !p.evidence().estimate().isOpenAbove() && !combination.sameEffort().contains(p.key())).toList();
             long newest = on.stream().mapToLong(p -> age(p, today)).min().orElse(0);
-            int telling = (int) on.stream().filter(p -> age(p, today) - newest <= TELLING_DAYS).count();
+            double heaviest = on.stream().mapToDouble(p -> weight(p, today)).max().orElse(0);
+            int carrying = (int) on.stream().filter(p -> weight(p, today) >= CARRYING * heaviest).count();
             Estimate estimate = new Estimate(quantity, s.value(), Math.max(s.value() / 100, s.value() - s.sd()), s.value() + s.sd());
-            all.put(quantity, new Suggestion(estimate, telling, newest, OptionalDouble.empty()));
+            all.put(quantity, new Suggestion(estimate, carrying, newest));
         });
         return all;
+    }
+
+    private static double weight(Piece piece, LocalDate today) {
+        return 1 / (Math.pow(piece.evidence().estimate().deviation(), 2) * Math.pow(2, age(piece, today) / DOUBLING_DAYS));
     }
 
     private static long age(Piece piece, LocalDate today) {

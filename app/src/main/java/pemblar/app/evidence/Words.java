@@ -14,8 +14,7 @@ final class Words {
     /** As “255 to 266 W, most likely 261; three pieces of evidence, newest 9 days old”. */
     static String of(Quantity quantity, Suggestion s) {
         String pieces = count(s.count()) + (s.count() == 1 ? " piece of evidence, " : " pieces of evidence, newest ") + age(s.newestAgeDays());
-        String text = Amounts.range(quantity, s.estimate().low(), s.estimate().high()) + ", most likely " + Amounts.shown(quantity, s.estimate().best()) + "; " + pieces;
-        return s.isLiftedByFloor() ? text + ". A session that spent more than the reserve lifts it: with W′ as it is, it cannot be lower than " + Amounts.withUnit(quantity, s.floor().getAsDouble()) : text;
+        return Amounts.range(quantity, s.estimate().low(), s.estimate().high()) + ", most likely " + Amounts.shown(quantity, s.estimate().best()) + "; " + pieces;
     }
 
     private static String age(long days) {
