@@ -2,6 +2,7 @@ package pemblar.core.season;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -27,10 +28,11 @@ public final class Generator {
         Model model = new Model(ask, Model.Bands.AS_THEY_ARE);
         Planning planning = new Planning(model);
         Planning.Solution nearest = planning.nearest();
+        BitSet days = planning.buildDays();
         Planning.Solution even = planning.even(nearest);
         double reached = Math.abs(even.reached() - nearest.reached()) < 1e-6 ? nearest.reached() : even.reached();
         boolean met = isMet(ask, nearest.reached());
-        List<Limit> binding = met ? List.of() : binding(ask, nearest.reached());
+        List<Limit> binding = met ? List.of() : binding(ask, nearest.reached(), days);
         Season.Outcome outcome = new Season.Outcome(ask.aim(), reached, nearest.reached(), met, binding);
         double[] values = even.values();
         double highest = java.util.Arrays.stream(planning.builds()).mapToDouble(b -> b.at(values)).max().orElse(Double.NEGATIVE_INFINITY);
@@ -115,51 +117,52 @@ public final class Generator {
         return at.pinned() != null ? at.pinned().first() : model.ask.first().plusDays(at.from());
     }
 
-    private static double reached(Ask ask, Model.Bands bands) {
-        return new Planning(new Model(ask, bands)).nearest().reached();
+    /** @param days of the build rate that are likely to bind: known from the season itself, they spare rounds */
+    private static double reached(Ask ask, Model.Bands bands, BitSet days) {
+        return new Planning(new Model(ask, bands), ask.highestBuild() < UNLIMITED_BUILD ? days : new BitSet()).nearest().reached();
     }
 
     /** The limit whose loosening by 1 % moves the optimum most; two when either alone frees the aim. */
-    private static List<Limit> binding(Ask ask, double reached) {
+    private static List<Limit> binding(Ask ask, double reached, BitSet days) {
         Map<Limit, Double> moved = new EnumMap<>(Limit.class);
-        Map<Limit, Boolean> frees = new EnumMap<>(Limit.class);
         double missing = Math.abs(ask.aim().value() - reached);
-        loosened(ask).forEach((limit, asks) -> {
-            double freed = missing - Math.abs(ask.aim().value() - reached(asks.get(1), Model.Bands.AS_THEY_ARE));
-            double alone = missing - Math.abs(ask.aim().value() - reached(asks.get(0), Model.Bands.AS_THEY_ARE));
+        Map<Limit, Loosened> all = loosened(ask, reached);
+        all.forEach((limit, asks) -> {
             boolean wholly = limit == Limit.AWAY;
-            moved.put(limit, wholly ? freed * (LOOSENED - 1) : alone);
-            frees.put(limit, freed >= missing - MET_WITHIN * ask.aim().value());
+            double nearer = missing - Math.abs(ask.aim().value() - reached(wholly ? asks.gone() : asks.little(), Model.Bands.AS_THEY_ARE, days));
+            moved.put(limit, wholly ? nearer * (LOOSENED - 1) : nearer);
         });
-        if (moved.values().stream().noneMatch(m -> m > MOVED * Math.max(1, missing))) return byBands(ask, missing);
+        if (moved.values().stream().noneMatch(m -> m > MOVED * Math.max(1, missing))) return byBands(ask, missing, days);
         List<Limit> order = new ArrayList<>(moved.keySet());
         order.removeIf(limit -> moved.get(limit) <= MOVED * Math.max(1, missing));
         order.sort(java.util.Comparator.comparingDouble(limit -> -moved.get(limit)));
-        boolean both = order.size() > 1 && frees.get(order.get(0)) && frees.get(order.get(1));
+        boolean both = order.size() > 1 && order.subList(0, 2).stream().allMatch(limit -> isMet(ask, reached(all.get(limit).gone(), Model.Bands.AS_THEY_ARE, days)));
         return order.subList(0, both ? 2 : 1);
     }
 
-    /** For each limit that is there: the question with it a little loosened, and with it gone. */
-    private static Map<Limit, List<Ask>> loosened(Ask ask) {
-        Map<Limit, List<Ask>> all = new EnumMap<>(Limit.class);
-        all.put(Limit.BUILD_RATE, List.of(ask.withBuild(ask.highestBuild() * LOOSENED), ask.withBuild(UNLIMITED_BUILD)));
-        all.put(Limit.HOURS, List.of(ask.withHours(ask.hours().times(LOOSENED)), ask.withHours(ask.hours().times(Hours.MOST / Math.max(1e-6, ask.hours().weekly())))));
-        if (!ask.hours().away().isEmpty()) all.put(Limit.AWAY, List.of(ask, ask.withHours(ask.hours().withoutAway())));
-        if (!ask.pinned().isEmpty()) all.put(Limit.PINS, List.of(ask.withPinned(nearer(ask)), ask.withPinned(List.of())));
+    /** The question with a limit a little loosened, and with it gone. */
+    private record Loosened(Ask little, Ask gone) {}
+
+    private static Map<Limit, Loosened> loosened(Ask ask, double reached) {
+        Map<Limit, Loosened> all = new EnumMap<>(Limit.class);
+        all.put(Limit.BUILD_RATE, new Loosened(ask.withBuild(ask.highestBuild() * LOOSENED), ask.withBuild(UNLIMITED_BUILD)));
+        all.put(Limit.HOURS, new Loosened(ask.withHours(ask.hours().times(LOOSENED)), ask.withHours(ask.hours().times(Hours.MOST / Math.max(1e-6, ask.hours().weekly())))));
+        if (!ask.hours().away().isEmpty()) all.put(Limit.AWAY, new Loosened(ask, ask.withHours(ask.hours().withoutAway())));
+        if (!ask.pinned().isEmpty()) all.put(Limit.PINS, new Loosened(ask.withPinned(nearer(ask, reached)), ask.withPinned(List.of())));
         return all;
     }
 
     /** Pinned loads one per cent towards the aim. */
-    private static List<Block> nearer(Ask ask) {
-        boolean more = ask.aim().value() > reached(ask, Model.Bands.AS_THEY_ARE);
+    private static List<Block> nearer(Ask ask, double reached) {
+        boolean more = ask.aim().value() > reached;
         double factor = more ? LOOSENED : 2 - LOOSENED;
         return ask.pinned().stream().map(b -> new Block(b.first(), b.days(), b.phase(), b.name(), b.aim(), Math.min(99_999, b.targetLoad() * factor), b.targetSeconds(), b.easy(), true)).toList();
     }
 
     /** Only when none of the limits binds: the bands of easy blocks or of tapers and recoveries. */
-    private static List<Limit> byBands(Ask ask, double missing) {
-        double easy = missing - Math.abs(ask.aim().value() - reached(ask, new Model.Bands(LOOSENED, 1)));
-        double taper = missing - Math.abs(ask.aim().value() - reached(ask, new Model.Bands(1, LOOSENED)));
+    private static List<Limit> byBands(Ask ask, double missing, BitSet days) {
+        double easy = missing - Math.abs(ask.aim().value() - reached(ask, new Model.Bands(LOOSENED, 1), days));
+        double taper = missing - Math.abs(ask.aim().value() - reached(ask, new Model.Bands(1, LOOSENED), days));
         if (Math.max(easy, taper) <= MOVED * Math.max(1, missing)) return List.of();
         return List.of(easy >= taper ? Limit.EASY : Limit.TAPER);
     }

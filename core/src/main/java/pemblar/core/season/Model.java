@@ -131,13 +131,14 @@ final class Model {
     /**
      * Bands of easy blocks, tapers and recoveries.
      * @param allHours pieces that are under their lower edge and take all their hours instead
+     * @param open     pieces without a lower edge: no plan that keeps it can come nearer
      * @param slack    for each lower edge that may be missed at a price; null for none
      */
-    void bands(Programme to, IntPredicate allHours, Programme slack) {
+    void bands(Programme to, IntPredicate allHours, IntPredicate open, Programme slack) {
         for (int p = 0; p < pieces.size(); p++) {
             if (!isBanded(p)) continue;
             to.row(new Terms().plus(levels.get(p), 1).plus(measure(p), -high(pieces.get(p))), Double.NEGATIVE_INFINITY, 0);
-            if (!hasLowerEdge(p)) continue;
+            if (!hasLowerEdge(p) || open.test(p)) continue;
             if (allHours.test(p)) {
                 to.bound(variables.get(p), mostByHours(p), mostByHours(p));
                 to.row(lowerEdge(p), mostByHours(p), Double.POSITIVE_INFINITY);

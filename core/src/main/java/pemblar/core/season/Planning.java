@@ -29,15 +29,28 @@ final class Planning {
     private final boolean[] excused;
     private final Terms aim;
     private final BitSet rows = new BitSet();
+    /** Pieces that for now have no lower edge. */
+    private final BitSet open = new BitSet();
 
     /** The values of one solution. */
     record Solution(double[] values, double reached, double slack, BitSet allHours) {}
 
     Planning(Model model) {
+        this(model, new BitSet());
+    }
+
+    /** @param days whose build rate is a row from the start */
+    Planning(Model model, BitSet days) {
+        rows.or(days);
         this.model = model;
         this.builds = model.builds();
         this.excused = model.excused();
         this.aim = model.aim();
+    }
+
+    /** Days whose build rate was a row of the latest solution. */
+    BitSet buildDays() {
+        return (BitSet) rows.clone();
     }
 
     boolean[] excused() {
@@ -51,6 +64,7 @@ final class Planning {
     /** Nearest to the aim, not yet even. */
     Solution nearest() {
         List<Integer> open = choices();
+        double bound = nearestPossible(open);
         Solution best = null;
         for (int choice = 0; choice < 1 << Math.min(MOST_CHOICES, open.size()); choice++) {
             BitSet allHours = new BitSet();
@@ -58,9 +72,22 @@ final class Planning {
             for (int i = MOST_CHOICES; i < open.size(); i++) allHours.set(open.get(i));
             Optional<Solution> solution = nearest(allHours);
             if (solution.isPresent() && (best == null || isBetter(solution.get(), best))) best = solution.get();
-            if (best != null && best.slack() <= WITHIN && distance(best) <= WITHIN) break;
+            if (best != null && best.slack() <= WITHIN && distance(best) <= bound + WITHIN) break;
         }
         return best != null ? best : nearest(new BitSet()).orElseThrow(() -> new IllegalStateException("no season keeps the limits"));
+    }
+
+    /** No choice comes nearer than a plan in which nothing has to be chosen; 0 where pins make limits give way. */
+    private double nearestPossible(List<Integer> choices) {
+        if (choices.isEmpty() || hasPins()) return 0;
+        choices.forEach(open::set);
+        Optional<Solution> relaxed = nearest(new BitSet());
+        open.clear();
+        return relaxed.map(this::distance).orElse(0.0);
+    }
+
+    private boolean hasPins() {
+        return model.pieces.stream().anyMatch(p -> p.pinned() != null) || !Double.isNaN(model.ask.shape().measure());
     }
 
     private boolean isBetter(Solution a, Solution b) {
@@ -88,7 +115,7 @@ final class Planning {
     }
 
     private Optional<Solution> nearest(BitSet allHours) {
-        boolean pins = model.pieces.stream().anyMatch(p -> p.pinned() != null) || !Double.isNaN(model.ask.shape().measure());
+        boolean pins = hasPins();
         double slack = 0;
         if (pins) {
             Optional<double[]> least = lazily(() -> base(allHours, true));
@@ -116,7 +143,7 @@ final class Planning {
     /** Bands and the build rate; with pins each may be missed at a price. */
     private Programme base(BitSet allHours, boolean pins) {
         Programme programme = model.programme.copy();
-        model.bands(programme, allHours::get, pins ? programme : null);
+        model.bands(programme, allHours::get, open::get, pins ? programme : null);
         for (int day = rows.nextSetBit(0); day >= 0; day = rows.nextSetBit(day + 1)) {
             Terms build = new Terms().plus(builds[day], 1);
             if (pins) build.plus(programme.variable(0, Double.POSITIVE_INFINITY, 1), -1);
