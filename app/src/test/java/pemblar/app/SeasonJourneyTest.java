@@ -16,6 +16,7 @@ import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebDriver;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.ExpectedConditions;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.jdbc.core.JdbcTemplate;
 
@@ -113,13 +114,17 @@ class SeasonJourneyTest extends Browser {
         WebElement edge = browser.findElements(By.cssSelector(".edge-handle")).get(2);
         String first = edge.getAttribute("data-first");
         int days = Integer.parseInt(edge.getAttribute("aria-valuenow"));
+        WebElement foot = see("#foot");        // a preview swaps the drawing alone; what is saved swaps the foot with its undo too
         new Actions(browser).moveToElement(edge).clickAndHold().moveByOffset(16, 0).release().perform();
+        wait.until(ExpectedConditions.stalenessOf(foot));
         wait.until(b -> days(first) > days);
         click("#undo");
         wait.until(b -> days(first) == days);
         WebElement event = see(".event-handle");
         String day = event.getAttribute("data-day");
+        WebElement later = see("#foot");
         new Actions(browser).moveToElement(event).clickAndHold().moveByOffset(-24, 0).release().perform();
+        wait.until(ExpectedConditions.stalenessOf(later));
         wait.until(b -> LocalDate.parse(attribute(".event-handle", "data-day")).isBefore(LocalDate.parse(day)));
         click("#undo");
         wait.until(b -> attribute(".event-handle", "data-day").equals(day));
