@@ -77,7 +77,7 @@ public class AdjustService {
             LocalDate today = situation.today();
             boolean free = situation.ahead().stream().noneMatch(p -> p.day().equals(today) || p.hard() && p.day().equals(today.plusDays(1)));
             if (free && triggers.stream().allMatch(t -> t.kind() == Trigger.Kind.BODY)) return "Today is free and tomorrow holds nothing hard, which is all that mornings like these ask for. Look again after tomorrow’s check-in.";
-            return "No change that keeps the limits would help: what is planned stands.";
+            return "Nothing is proposed beyond what was answered already: what is planned stands.";
         }
     }
 
