@@ -30,10 +30,11 @@ function niceTicks(low, high, height) {
 }
 
 export class Lane {
-  constructor(raw, sport) {
+  constructor(raw, paceMetres) {
     Object.assign(this, {key: raw.key, name: raw.name, unit: raw.unit, role: raw.role, band: raw.band});
-    this.pace = raw.band === 'pace' && sport === 'run';
-    this.factor = raw.band === 'pace' && sport !== 'run' ? 3.6 : 1;
+    this.paceMetres = paceMetres;
+    this.pace = raw.band === 'pace' && paceMetres > 0;
+    this.factor = raw.band === 'pace' && !this.pace ? 3.6 : 1;
     this.raw = decode(raw.deltas, raw.scale);
     this.values = this.raw;
     this.fine = raw.scale > 1;
@@ -60,7 +61,7 @@ export class Lane {
 
   text(value) {
     if (Number.isNaN(value) || value === undefined) return '–';
-    if (this.pace) return value > 0.5 ? clock(1000 / value) : '–';
+    if (this.pace) return value > 0.2 ? clock(this.paceMetres / value) : '–';
     if (this.key === 'remaining') return clock(value * 60);
     return Math.abs(value) < 10 && this.fine ? value.toFixed(2) : this.role === 'reserve' || this.band === 'pace' ? value.toFixed(1) : String(Math.round(value));
   }
@@ -160,7 +161,7 @@ export class Lane {
       c.lineTo(width, Math.round(y(tick)) + 0.5);
       c.stroke();
       c.fillStyle = css('--ink2');
-      c.fillText(this.pace ? clock(1000 / tick) : String(tick), width + 6, Math.max(8, Math.min(height - 8, y(tick))));
+      c.fillText(this.pace ? clock(this.paceMetres / tick) : String(tick), width + 6, Math.max(8, Math.min(height - 8, y(tick))));
     }
   }
 

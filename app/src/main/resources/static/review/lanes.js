@@ -297,7 +297,7 @@ async function start() {
   data = await answer.json();
   data.metres = data.metres ? decode(data.metres, 1, true) : null;
   if (!data.metres) document.getElementById('lane-by').querySelector('[value=distance]').disabled = true;
-  lanes = data.lanes.map(raw => new Lane(raw, data.sport));
+  lanes = data.lanes.map(raw => new Lane(raw, data.paceMetres));
   const keys = lanes.map(l => l.key), kept = data.view;
   state.view = kept ?? {order: keys, hidden: keys.filter(k => !SHOWN_FIRST.includes(k)), heights: {}, smoothing: 1, axis: 'time', overlays: {}};
   state.view.order = [...state.view.order.filter(k => keys.includes(k)), ...keys.filter(k => !state.view.order.includes(k))];

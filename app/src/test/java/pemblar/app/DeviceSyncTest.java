@@ -21,7 +21,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
 import pemblar.benchunit.HeadUnit;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.formats.fit.FitWorkout;
 import pemblar.formats.fit.FitZones;
 

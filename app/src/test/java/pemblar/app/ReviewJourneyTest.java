@@ -18,7 +18,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
 import pemblar.benchunit.HeadUnit;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Shorthand;

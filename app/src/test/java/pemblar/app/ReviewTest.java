@@ -20,7 +20,7 @@ import pemblar.app.session.DeletionService;
 import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
 import pemblar.benchunit.HeadUnit;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Pause;
 import pemblar.core.recording.Recording;

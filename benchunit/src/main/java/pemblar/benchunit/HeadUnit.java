@@ -2,7 +2,7 @@ package pemblar.benchunit;
 
 import java.time.Instant;
 import java.util.random.RandomGenerator;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Lap;
 
 /**
@@ -36,7 +36,7 @@ public final class HeadUnit {
         if (faults.heartRateStuck()) track.fillHeartRate(third, third + STUCK_SECONDS, track.heartRateAt(third));
         if (faults.heartRateLost()) track.fillHeartRate(third, third + seconds / 4, Double.NaN);
         for (int i = 0; i < faults.driveHomeSeconds(); i++)
-            unit.carry(new SimulatedAthlete.Sensed(body.sport() == Sport.RUN ? Double.NaN : 0, Math.rint(body.restingBpm() + 25), 0, CAR_SPEED,
+            unit.carry(new SimulatedAthlete.Sensed(body.sport() == Sport.RIDE ? 0 : Double.NaN, Math.rint(body.restingBpm() + 25), 0, CAR_SPEED,
                 unit.metres() + CAR_SPEED, unit.altitude(), Double.NaN, Double.NaN, Double.NaN));
         if (faults.driveHomeSeconds() > 0 && seconds > 0) track.lap(seconds, Lap.NO_STEP);
     }

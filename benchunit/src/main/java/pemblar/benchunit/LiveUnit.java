@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.random.RandomGenerator;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.workout.Basis;
 import pemblar.formats.fit.FitActivityWriter;
@@ -66,6 +66,8 @@ public final class LiveUnit {
         if (answer.workout() == null) throw new IllegalArgumentException("the workout file cannot be followed: " + answer.problems());
         return new LiveUnit(answer.workout(), body, random, heat);
     }
+
+    private static final double POOL_METRES = 25;
 
     private LiveUnit(FitWorkout workout, Body body, RandomGenerator random, double heat) {
         this.workout = workout;
@@ -152,7 +154,7 @@ public final class LiveUnit {
     }
 
     private double live(FitStep step) {
-        Basis basis = step.basis() == null ? body.sport() == Sport.RUN ? Basis.PACE : Basis.POWER : step.basis();
+        Basis basis = step.basis() == null ? Basis.of(body.sport().ownMeasure()) : step.basis();
         return track.latest(basis == Basis.POWER ? Channel.POWER : basis == Basis.PACE ? Channel.SPEED : Channel.HEART_RATE, SHOWN_OVER);
     }
 
@@ -173,6 +175,7 @@ public final class LiveUnit {
 
     private static double effort(String notes) {
         var matcher = java.util.regex.Pattern.compile("effort (\\d+)").matcher(notes);
+        if (notes.startsWith(FitWorkout.REST)) return 0;
         return matcher.find() ? 0.35 + 0.085 * Integer.parseInt(matcher.group(1)) : EASY;
     }
 
@@ -232,6 +235,11 @@ public final class LiveUnit {
         return step.ends() == Ends.DISTANCE ? Math.max(0, step.endValue() - (athlete.metres - metresAtStep)) : Double.NaN;
     }
 
+    /** That of the workout; a file that names none is the athlete's own. */
+    public Sport sport() {
+        return workout.sport() == Sport.OTHER ? body.sport() : workout.sport();
+    }
+
     Track track() {
         return track;
     }
@@ -254,6 +262,6 @@ public final class LiveUnit {
      * @throws IllegalArgumentException when nothing was recorded
      */
     public byte[] activity(Instant start) {
-        return FitActivityWriter.write(track.recording(workout.sport() == Sport.OTHER ? body.sport() : workout.sport(), start), SERIAL);
+        return FitActivityWriter.write(track.recording(sport(), start), SERIAL, sport() == Sport.SWIM ? POOL_METRES : Double.NaN);
     }
 }

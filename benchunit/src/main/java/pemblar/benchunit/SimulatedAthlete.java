@@ -1,7 +1,7 @@
 package pemblar.benchunit;
 
 import java.util.random.RandomGenerator;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /** How body and surroundings answer a wanted effort, one second at a time. */
 final class SimulatedAthlete {
@@ -39,7 +39,7 @@ final class SimulatedAthlete {
         this.phase = random.nextDouble() * 6;
         this.tank = body.tankJoules();
         this.heart = body.restingBpm() + 22;
-        this.speed = body.sport() == Sport.RUN ? 1 : 3;
+        this.speed = body.sport() == Sport.RIDE ? 3 : 1;
         this.altitude = height(0);
     }
 
@@ -50,14 +50,29 @@ final class SimulatedAthlete {
     /** Lives one second at a wanted share of threshold; cadence 0 chooses freely. */
     Sensed second(double wanted, double cadenceWanted) {
         seconds++;
+        boolean swims = body.sport() == Sport.SWIM;
         double able = tank > 0 ? wanted : Math.min(wanted, 0.97);
         sway += -0.05 * sway + 0.004 * random.nextGaussian();
         output += (able * (1 + sway) - output) * 0.35;
-        double share = Math.max(0, output);
+        double share = swims && wanted == 0 ? 0 : Math.max(0, output);      // at the wall at once
+        if (swims) return swim(share, cadenceWanted);
+        tires(share);
+        return body.sport() == Sport.RIDE ? ride(share, cadenceWanted) : run(share, cadenceWanted);
+    }
+
+    private void tires(double share) {
         tank = Math.min(body.tankJoules(), tank - (share - 1) * body.thresholdWatts() * (share > 1 ? 1 : 0.42));
         heart += (heartFor(share) - heart) * (heartFor(share) > heart ? 0.030 : 0.022) + 0.35 * random.nextGaussian();
         heart = Math.max(body.restingBpm() + 5, Math.min(body.maximumBpm(), heart));
-        return body.sport() == Sport.RUN ? run(share, cadenceWanted) : ride(share, cadenceWanted);
+    }
+
+    /** The cost in water grows with the cube of speed; strokes quicken with it. */
+    private Sensed swim(double share, double cadenceWanted) {
+        tires(share * share * share);
+        speed = share == 0 ? 0 : Math.max(0.3, share * body.thresholdSpeed() + 0.01 * random.nextGaussian());
+        metres += speed;
+        double strokes = speed == 0 ? 0 : Math.rint((cadenceWanted > 0 ? cadenceWanted : 18 + 12 * speed) + 0.6 * random.nextGaussian());
+        return new Sensed(Double.NaN, Math.rint(heart), strokes, speed, metres, Double.NaN, Double.NaN, Double.NaN, Double.NaN);
     }
 
     private double heartFor(double share) {

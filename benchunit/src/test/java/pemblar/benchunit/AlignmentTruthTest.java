@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.matching.StepMatching.Matched;
 import pemblar.core.mending.Edit;

@@ -9,7 +9,7 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.matching.StepMatching.Method;
 import pemblar.core.recording.Channel;

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pemblar.benchunit.LiveUnit.Warning;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.recording.Lap;

@@ -2,7 +2,9 @@ package pemblar.app.account;
 
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
-import java.util.Set;
+import java.util.Arrays;
+import java.util.List;
+import java.util.regex.Pattern;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
 import org.springframework.security.web.savedrequest.SavedRequest;
@@ -12,12 +14,12 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Viewer;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 @Controller
 class AccountController {
     private final AccountService accounts;
-    private static final Set<String> ROLES = Set.of("coach", "ride", "run", "other");
+    private static final Pattern ROLE = Pattern.compile("coach|[a-z]{1,10}(,[a-z]{1,10}){0,7}");
     private final SignUpService signUp;
 
     AccountController(AccountService accounts, SignUpService signUp) {
@@ -43,12 +45,22 @@ class AccountController {
         return path.matches("/invitation/[\\w-]{10,80}") ? path : "/";
     }
 
+    /** As “coach”, “run” or “swim,ride,run”, the first sport first. */
+    private static List<Sport> sports(String role) {
+        if (role.equals("coach")) return List.of();
+        try {
+            if (ROLE.matcher(role).matches()) return Arrays.stream(role.split(",")).map(Sport::ofKey).distinct().toList();
+        } catch (IllegalArgumentException e) {
+            // said below, with what to do
+        }
+        throw new IllegalArgumentException("Role: choose one of the list.");
+    }
+
     @PostMapping("/sign-up")
     String create(@RequestParam String email, @RequestParam String name, @RequestParam String password, @RequestParam String role,
                   @RequestParam(defaultValue = "UTC") String zone, Model model, HttpServletRequest request) throws ServletException {
         try {
-            if (!ROLES.contains(role)) throw new IllegalArgumentException("Role: choose one of the list.");
-            Viewer viewer = signUp.create(email, name, password, role.equals("coach") ? null : Sport.ofKey(role), zone);
+            Viewer viewer = signUp.create(email, name, password, sports(role), zone);
             String wanted = wanted(request);
             request.logout();        // whoever was signed in here before
             request.login(email.strip(), password);

@@ -1,10 +1,11 @@
 package pemblar.app.account;
 
+import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /** An account and, for who trains, the athlete: both or neither. */
 @Service
@@ -17,11 +18,11 @@ class SignUpService {
         this.athletes = athletes;
     }
 
-    /** @param sport of the athlete; null for a coach */
+    /** @param sports of the athlete, the first one first; empty for a coach */
     @Transactional
-    Viewer create(String email, String name, String password, Sport sport, String zone) {
+    Viewer create(String email, String name, String password, List<Sport> sports, String zone) {
         Viewer viewer = accounts.create(email, name, password);
-        if (sport != null) athletes.create(viewer, sport, zone);
+        if (!sports.isEmpty()) athletes.create(viewer, sports, zone);
         return viewer;
     }
 }

@@ -23,7 +23,6 @@ import pemblar.app.threshold.ThresholdService;
 import pemblar.app.undo.UndoService;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
-import pemblar.core.Sport;
 import pemblar.core.adjust.Instead;
 import pemblar.core.adjust.Instead.Feeling;
 import pemblar.core.adjust.Instead.Option;
@@ -92,9 +91,7 @@ public class InsteadService {
     }
 
     private static boolean suits(Shelved shelved, Athlete athlete) {
-        Sport sport = athlete.sport() == Sport.RUN ? Sport.RUN : Sport.RIDE;
-        boolean both = athlete.sport() == Sport.OTHER && shelved.workout().sport() == Sport.RUN;
-        return (shelved.workout().sport() == sport || both) && !shelved.folder().equals("Tests") && !shelved.folder().equals("Pre-race") && !shelved.tags().contains("test");
+        return athlete.trains(shelved.workout().sport()) && !shelved.folder().equals("Tests") && !shelved.folder().equals("Pre-race") && !shelved.tags().contains("test");
     }
 
     /** A workout at the scale at which it takes the minutes; nothing when it cannot, or when its load is not known. */
@@ -106,7 +103,7 @@ public class InsteadService {
             Forecast forecast = Forecast.of(scaled, zones);
             if (forecast.load().isEmpty()) return Optional.empty();
             OptionalDouble lowest = forecast.lowestReserve().map(l -> OptionalDouble.of(l.joules())).orElse(OptionalDouble.empty());
-            return Optional.of(new Option(shelved.id(), percent.getAsInt(), Purpose.of(forecast), forecast.seconds(), forecast.load().getAsDouble(), lowest));
+            return Optional.of(new Option(shelved.id(), percent.getAsInt(), Purpose.of(forecast, shelved.workout().sport()), forecast.seconds(), forecast.load().getAsDouble(), lowest));
         } catch (IllegalArgumentException e) {
             return Optional.empty();        // a threshold that this workout needs is missing: others will do
         }

@@ -4,13 +4,36 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.List;
 import pemblar.app.frame.OfAthlete;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.threshold.Sex;
 
-/** An athlete as other features see one. Days are local to {@code zone}. */
-public record Athlete(long id, String name, Sport sport, Sex sex, ZoneId zone, LoadTrend.Settings trend) implements OfAthlete {
+/**
+ * An athlete as other features see one. Days are local to {@code zone}.
+ * @param sports what is trained, the first one first; never empty
+ */
+public record Athlete(long id, String name, List<Sport> sports, Sex sex, ZoneId zone, LoadTrend.Settings trend) implements OfAthlete {
+    public Athlete {
+        sports = List.copyOf(sports);
+        if (sports.isEmpty()) throw new IllegalArgumentException("an athlete must train at least one sport");
+    }
+
+    /** What the athlete trains first: the sport that stands where nobody chose one. */
+    public Sport first() {
+        return sports.get(0);
+    }
+
+    public boolean trains(Sport sport) {
+        return sports.contains(sport);
+    }
+
+    /** The sport asked for when the athlete trains it, else the first. */
+    public Sport orFirst(String key) {
+        return sports.stream().filter(s -> s.key().equalsIgnoreCase(key)).findFirst().orElse(first());
+    }
+
     @Override
     public long athleteId() {
         return id;

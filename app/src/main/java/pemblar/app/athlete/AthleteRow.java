@@ -8,7 +8,10 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.ZoneId;
-import pemblar.core.Sport;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Collectors;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.threshold.Sex;
 
@@ -20,8 +23,8 @@ class AthleteRow {
     Long id;
     Long accountId;
     String name;
-    @Enumerated(EnumType.STRING)
-    Sport sport;
+    /** Names of the sports with commas between, the first one first. */
+    String sports;
     @Enumerated(EnumType.STRING)
     Sex sex;
     String timeZone;
@@ -31,16 +34,24 @@ class AthleteRow {
 
     protected AthleteRow() {}
 
-    AthleteRow(Long accountId, String name, Sport sport, Sex sex, ZoneId zone) {
+    AthleteRow(Long accountId, String name, List<Sport> sports, Sex sex, ZoneId zone) {
         this.accountId = accountId;
         this.name = name;
-        this.sport = sport;
+        this.sports = text(sports);
         this.sex = sex;
         this.timeZone = zone.getId();
     }
 
+    static String text(List<Sport> sports) {
+        return sports.stream().map(Sport::name).collect(Collectors.joining(","));
+    }
+
+    private List<Sport> trained() {
+        return Arrays.stream(sports.split(",")).map(Sport::valueOf).toList();
+    }
+
     Athlete toAthlete() {
         double start = startChronic == null ? Double.NaN : startChronic;
-        return new Athlete(id, name, sport, sex, ZoneId.of(timeZone), new LoadTrend.Settings(acuteDays, chronicDays, start, start));
+        return new Athlete(id, name, trained(), sex, ZoneId.of(timeZone), new LoadTrend.Settings(acuteDays, chronicDays, start, start));
     }
 }

@@ -9,7 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
 /** Decides who sees which athlete: the person, and coaches whom the person accepted. Every feature asks here. */
@@ -53,8 +53,15 @@ public class AthleteService {
 
     /** The athlete that belongs to an account; an unknown time zone becomes UTC. */
     @Transactional
-    public Athlete create(Viewer viewer, Sport sport, String zone) {
-        return athletes.save(new AthleteRow(viewer.accountId(), viewer.name(), sport, Sex.NOT_GIVEN, zone(zone))).toAthlete();
+    public Athlete create(Viewer viewer, List<Sport> sports, String zone) {
+        return athletes.save(new AthleteRow(viewer.accountId(), viewer.name(), sports, Sex.NOT_GIVEN, zone(zone))).toAthlete();
+    }
+
+    /** What the athlete trains, the first one first. */
+    @Transactional
+    public void setSports(long athleteId, Viewer viewer, List<Sport> sports) {
+        if (sports.isEmpty()) throw new IllegalArgumentException("Sports: choose at least one.");
+        athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete")).sports = AthleteRow.text(sports.stream().distinct().toList());
     }
 
     @Transactional

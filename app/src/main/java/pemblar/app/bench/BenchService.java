@@ -25,7 +25,7 @@ import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
 import pemblar.benchunit.HeadUnit;
 import pemblar.benchunit.LiveUnit;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.Zones;
@@ -59,7 +59,7 @@ public class BenchService {
     }
 
     /** A workout on the device, as the device reads it; {@code problem} when it cannot. */
-    public record OnDevice(long sessionId, LocalDate day, String name, List<FitWorkout.FitStep> steps, String problem) {}
+    public record OnDevice(long sessionId, LocalDate day, Sport sport, String name, List<FitWorkout.FitStep> steps, String problem) {}
 
     /** What is on the device, and whether its zones are those of today. */
     public record Device(List<OnDevice> workouts, List<String> outdated, boolean isSynced) {}
@@ -76,7 +76,7 @@ public class BenchService {
             if (!file.name().startsWith("workout-")) continue;
             FitWorkout.Answer answer = FitWorkout.read(file.bytes());
             long id = Long.parseLong(file.name().replaceAll("\\D", ""));
-            workouts.add(answer.workout() == null ? new OnDevice(id, days.get(id), file.name(), List.of(), answer.problems().toString()) : new OnDevice(id, days.get(id), answer.workout().name(), answer.workout().steps(), null));
+            workouts.add(answer.workout() == null ? new OnDevice(id, days.get(id), Sport.OTHER, file.name(), List.of(), answer.problems().toString()) : new OnDevice(id, days.get(id), answer.workout().sport(), answer.workout().name(), answer.workout().steps(), null));
         }
         return new Device(workouts, outdated(athlete), synced);
     }
@@ -85,10 +85,10 @@ public class BenchService {
     private List<String> outdated(Athlete athlete) {
         Zones now = thresholds.zonesOf(athlete).on(athlete.dayOf(clock.instant()));
         List<String> outdated = new ArrayList<>();
-        for (Sport sport : new Sport[] {Sport.RIDE, Sport.RUN})
+        for (Sport sport : athlete.sports())
             folder.zones(athlete.id(), sport).flatMap(file -> FitZones.read(file.bytes()).zones()).ifPresent(onDevice -> {
                 FitZones wanted = FitZones.read(FitZones.of(now, sport, onDevice.created()).write(SERIAL)).zones().orElse(null);
-                if (!onDevice.equals(wanted)) outdated.add((sport == Sport.RIDE ? "riding" : "running") + ", of " + athlete.dayOf(onDevice.created()));
+                if (!onDevice.equals(wanted)) outdated.add(sport.doing() + ", of " + athlete.dayOf(onDevice.created()));
             });
         return outdated;
     }
@@ -104,7 +104,7 @@ public class BenchService {
         for (Slab slab : sessions.between(athlete, today, today.plusDays(DAYS_ON_DEVICE)))
             if (slab.planned() && slab.done() == null && slab.plannedSeconds() != null) files.add(new DeviceFolder.DeviceFile(DeviceFolder.workoutName(slab.id()), workoutFile(athleteId, viewer, slab.id()).bytes()));
         Zones zones = thresholds.zonesOf(athlete).on(today);
-        for (Sport sport : new Sport[] {Sport.RIDE, Sport.RUN}) {
+        for (Sport sport : athlete.sports()) {
             FitZones own = FitZones.of(zones, sport, clock.instant());
             if (!own.power().isEmpty() || !own.heartRate().isEmpty() || !own.speed().isEmpty()) files.add(new DeviceFolder.DeviceFile(DeviceFolder.zonesName(sport), own.write(SERIAL)));
         }
@@ -198,8 +198,8 @@ public class BenchService {
 
     /** A stand-in body near to the athlete's own values; what is not known takes an ordinary value. */
     private static Body body(Sport sport, Thresholds t) {
-        return new Body(sport == Sport.RUN ? Sport.RUN : Sport.RIDE, t.get(Quantity.THRESHOLD_POWER).orElse(220) * 1.01, t.get(Quantity.W_PRIME).orElse(16_000),
-            t.get(Quantity.THRESHOLD_SPEED).orElse(3.6) * 1.005, t.get(Quantity.RESTING_HEART_RATE).orElse(52), t.get(Quantity.MAXIMUM_HEART_RATE).orElse(186),
+        return new Body(sport, t.get(Quantity.THRESHOLD_POWER).orElse(220) * 1.01, t.get(Quantity.W_PRIME).orElse(16_000),
+            t.forSport(sport).get(Quantity.THRESHOLD_SPEED).orElse(Body.usualSpeed(sport)) * 1.005, t.get(Quantity.RESTING_HEART_RATE).orElse(52), t.get(Quantity.MAXIMUM_HEART_RATE).orElse(186),
             t.get(Quantity.BODY_MASS).orElse(70));
     }
 }

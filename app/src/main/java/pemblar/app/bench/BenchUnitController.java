@@ -1,5 +1,7 @@
 package pemblar.app.bench;
 
+import pemblar.app.frame.Shown;
+import pemblar.core.sport.Sport;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -30,6 +32,8 @@ import pemblar.formats.fit.FitWorkout.FitStep;
 @Controller
 @RequestMapping("/a/{athleteId}/bench")
 class BenchUnitController {
+    /** Slower than so many metres a second is standing. */
+    private static final double STANDING = 0.2;
     private final Pages pages;
     private final BenchService bench;
     private final DeviceService devices;
@@ -49,7 +53,7 @@ class BenchUnitController {
     String device(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         LocalDate today = pages.open(model, athleteId, viewer, "bench", null, null).today();
         BenchService.Device device = bench.device(athleteId, viewer);
-        model.addAttribute("workouts", device.workouts().stream().sorted(java.util.Comparator.comparing(w -> w.day() == null ? LocalDate.MAX : w.day())).map(w -> new WorkoutLine(w.sessionId(), w.day(), w.day() != null && !w.day().isAfter(today), w.name(), w.steps().stream().map(BenchUnitController::line).toList(), w.problem())).toList());
+        model.addAttribute("workouts", device.workouts().stream().sorted(java.util.Comparator.comparing(w -> w.day() == null ? LocalDate.MAX : w.day())).map(w -> new WorkoutLine(w.sessionId(), w.day(), w.day() != null && !w.day().isAfter(today), w.name(), w.steps().stream().map(s -> line(s, w.sport())).toList(), w.problem())).toList());
         model.addAttribute("outdated", device.outdated());
         model.addAttribute("synced", device.isSynced());
         model.addAttribute("devices", devices.of(athleteId, viewer));
@@ -131,11 +135,11 @@ class BenchUnitController {
         FitStep step = v.step();
         map.put("step", step.name().isEmpty() ? length(step) : step.name() + ", " + length(step));
         map.put("notes", step.notes());
-        map.put("target", target(step, v.low(), v.high()));
-        map.put("live", value(step.basis(), v.live()));
-        map.put("unit", unit(step.basis()));
+        map.put("target", target(step, state.sport(), v.low(), v.high()));
+        map.put("live", value(step.basis(), state.sport(), v.live()));
+        map.put("unit", unit(step.basis(), state.sport()));
         map.put("toGo", step.ends() == Ends.TIME ? clock((int) Math.round(v.toGo())) : step.ends() == Ends.DISTANCE ? Math.round(v.toGo()) + " m" : step.ends() == Ends.LAP_KEY ? "until the lap key" : length(step));
-        map.put("next", v.next() == null ? "then it is done" : line(v.next()).length() + " at " + line(v.next()).target());
+        map.put("next", v.next() == null ? "then it is done" : line(v.next(), state.sport()).length() + " at " + line(v.next(), state.sport()).target());
         map.put("place", place(v));
         return map;
     }
@@ -151,22 +155,22 @@ class BenchUnitController {
         return Double.isNaN(value) ? "–" : String.valueOf(Math.round(value));
     }
 
-    private static String value(Basis basis, double live) {
+    private static String value(Basis basis, Sport sport, double live) {
         if (Double.isNaN(live)) return "–";
-        return basis == Basis.PACE ? live < 0.5 ? "–" : Pace.clock(1000 / live) : String.valueOf(Math.round(live));
+        return basis == Basis.PACE ? live < STANDING ? "–" : Shown.speedFigure(sport, live) : String.valueOf(Math.round(live));
     }
 
-    private static String unit(Basis basis) {
-        return basis == Basis.PACE ? "/km" : basis == Basis.HEART_RATE ? "bpm" : "W";
+    private static String unit(Basis basis, Sport sport) {
+        return basis == null ? "W" : Shown.unit(basis.measure(), sport);
     }
 
-    private static StepLine line(FitStep step) {
+    private static StepLine line(FitStep step, Sport sport) {
         if (step.isRepeat()) return new StepLine("repeat", step.times() + " times from step " + ((int) step.endValue() + 1), step.name());
-        return new StepLine((step.name().isEmpty() ? "" : step.name() + ", ") + length(step), target(step, step.low(), step.high()), step.notes());
+        return new StepLine((step.name().isEmpty() ? "" : step.name() + ", ") + length(step), target(step, sport, step.low(), step.high()), step.notes());
     }
 
-    private static String target(FitStep step, double low, double high) {
-        return step.basis() == null || Double.isNaN(low) ? "no target" : Amounts.range(step.basis().threshold(), low, high);
+    private static String target(FitStep step, Sport sport, double low, double high) {
+        return step.basis() == null || Double.isNaN(low) ? "no target" : Shown.range(step.basis().measure(), sport, low, high);
     }
 
     private static String length(FitStep step) {

@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /**
  * The folders of each athlete's bench unit, as if a device were mounted: Pemblar puts workouts and zones into the inbox, the unit its

@@ -1,5 +1,6 @@
 package pemblar.app.bench;
 
+import pemblar.core.sport.Sport;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.util.List;
@@ -47,7 +48,7 @@ class LiveRides {
     }
 
     /** What the page shows of a running unit. */
-    record State(LiveUnit.View view, int speed) {}
+    record State(LiveUnit.View view, Sport sport, int speed) {}
 
     void start(long athleteId, long sessionId, LiveUnit unit, Instant start, int speed) {
         long now = clock.millis();
@@ -75,7 +76,7 @@ class LiveRides {
         synchronized (ride) {
             live(ride);
             action.accept(ride);
-            return Optional.of(new State(ride.unit.view(), ride.speed));
+            return Optional.of(new State(ride.unit.view(), ride.unit.sport(), ride.speed));
         }
     }
 

@@ -10,7 +10,7 @@ import pemblar.app.season.SeasonEvent.Unit;
 import pemblar.app.season.SeasonSettings;
 import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Block;
 
@@ -18,8 +18,12 @@ import pemblar.core.season.Block;
  * One invented athlete over two and a half years. Days are counted from the day of loading, so that it always lies inside
  * the plan. What the body can do rises over the seasons; what is known of it follows some weeks later.
  */
-record DemoAthlete(String name, String email, Sport sport, String zone, double watts, double metresPerSecond, double restingBpm, double maximumBpm,
+record DemoAthlete(String name, String email, List<Sport> sports, String zone, double watts, double metresPerSecond, double restingBpm, double maximumBpm,
                    double kilograms, int blockDays, int blocksBetweenEasy, int easyDays, String lastEvent, String bEvent, String aEvent, int seed) {
+    /** Threshold speed in water, m/s. */
+    static final double SWIM_SPEED = 1.12;
+    /** Days between the two swims of a test. */
+    static final int SWIM_TEST = -20;
     static final int FIRST_DAY = -740;
     static final int LAST_A = -330;
     static final int CLUB_RACE = -40;
@@ -32,6 +36,31 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
     /** Tested, and not adopted yet. */
     static final int LATEST_TEST = -12;
 
+    boolean rides() {
+        return sports.contains(Sport.RIDE);
+    }
+
+    boolean runs() {
+        return sports.contains(Sport.RUN);
+    }
+
+    boolean swims() {
+        return sports.contains(Sport.SWIM);
+    }
+
+    boolean isMixed() {
+        return sports.size() > 1;
+    }
+
+    /** The sport of the events: several at once are none of them. */
+    Sport eventSport() {
+        return isMixed() ? Sport.OTHER : sports.get(0);
+    }
+
+    private static boolean isSwimDay(LocalDate date) {
+        return date.getDayOfWeek() == DayOfWeek.MONDAY || date.getDayOfWeek() == DayOfWeek.FRIDAY;
+    }
+
     /** Share of the final ability that the body has on a day. */
     double ability(int day) {
         double seasons = 0.88 + 0.12 * (day - FIRST_DAY) / (double) (NEXT_A - FIRST_DAY);
@@ -42,7 +71,7 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
 
     Body body(Sport what, int day) {
         double fit = ability(day);
-        return new Body(what, watts * fit, 21_000 * fit, metresPerSecond * fit, restingBpm, maximumBpm, kilograms);
+        return new Body(what, watts * fit, 21_000 * fit, (what == Sport.SWIM ? SWIM_SPEED : metresPerSecond) * fit, restingBpm, maximumBpm, kilograms);
     }
 
     static Block.Phase phase(int day) {
@@ -70,12 +99,12 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
     /** Title of what is planned on a day; empty for rest. */
     String planned(LocalDate date, int day, boolean easy) {
         DayOfWeek weekday = date.getDayOfWeek();
-        if (day == LAST_A || day == CLUB_RACE || day == NEXT_B || day == NEXT_A) return sport == Sport.RUN ? "Race run" : "Race ride";
+        if (day == LAST_A || day == CLUB_RACE || day == NEXT_B || day == NEXT_A) return rides() ? "Race ride" : "Race run";
         if (isTest(day)) return testTitle();
-        if (isTest(day - 2) && sport != Sport.RUN) return "Twenty minutes all-out";
+        if (isTest(day - 2) && rides()) return "Twenty minutes all-out";
         boolean base = phase(day) == Block.Phase.BASE;
         boolean odd = (date.toEpochDay() / 7) % 2 == 0;
-        boolean running = sport == Sport.RUN || sport == Sport.OTHER && (weekday == DayOfWeek.WEDNESDAY || weekday == DayOfWeek.SATURDAY);
+        boolean running = !rides() || isMixed() && (weekday == DayOfWeek.WEDNESDAY || weekday == DayOfWeek.SATURDAY);
         if (easy && weekday == DayOfWeek.THURSDAY) return "";
         return switch (weekday) {
             case TUESDAY -> running ? base ? "Threshold blocks" : "Eight hundreds" : base ? odd ? "Two by twenty" : "Seated and standing" : odd ? "Five by four, hard" : "Over and under";
@@ -83,6 +112,8 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
             case THURSDAY -> running ? odd ? "Strides" : "Steady by heart" : base ? "Sprints in endurance" : "Two by twenty";
             case SATURDAY -> running ? "Steady by heart" : "Steady valley road";
             case SUNDAY -> running ? "Long run with changes" : "Long, firm at the end";
+            case MONDAY -> !isMixed() || easy ? "" : odd ? "Hundreds, even" : "Four hundreds";
+            case FRIDAY -> isMixed() ? "Easy lengths" : "";
             default -> "";
         };
     }
@@ -93,16 +124,17 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
     }
 
     String testTitle() {
-        return sport == Sport.RUN ? "Half-hour trial" : "Two all-out efforts";
+        return rides() ? "Two all-out efforts" : "Half-hour trial";
     }
 
     int startMinute(LocalDate date) {
+        if (isMixed() && isSwimDay(date)) return 6 * 60 + 45;
         boolean weekend = date.getDayOfWeek().getValue() >= 6;
         return weekend ? 9 * 60 : 17 * 60 + 40;
     }
 
     boolean isMissed(int day, Random random) {
-        boolean lately = sport == Sport.OTHER && day >= -3;
+        boolean lately = isMixed() && day >= -3;
         return lately || day >= ILL_FROM && day <= ILL_TO || random.nextDouble() < 0.06 && !isTest(day) && day != CLUB_RACE;
     }
 
@@ -115,7 +147,7 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
 
     /** What the next A event asks for: in watts per kilogram, or by pace. */
     List<EventDemand> demands() {
-        if (sport == Sport.RUN) return List.of(new EventDemand(600, Unit.SPEED, Math.rint(metresPerSecond * 104) / 100, After.FRESH, 0, ""), new EventDemand(2400, Unit.SPEED, Math.rint(metresPerSecond * 96) / 100, After.TIME, 3600, ""));
+        if (!rides()) return List.of(new EventDemand(600, Unit.SPEED, Math.rint(metresPerSecond * 104) / 100, After.FRESH, 0, ""), new EventDemand(2400, Unit.SPEED, Math.rint(metresPerSecond * 96) / 100, After.TIME, 3600, ""));
         double perKilogram = watts / kilograms;
         return List.of(new EventDemand(300, Unit.WATTS_PER_KG, rounded(perKilogram * 1.22), After.FRESH, 0, ""), new EventDemand(300, Unit.WATTS_PER_KG, rounded(perKilogram * 1.12), After.WORK, 1_500_000, ""),
             new EventDemand(1200, Unit.WATTS_PER_KG, rounded(perKilogram * 0.98), After.FRESH, 0, ""), new EventDemand(15, Unit.WATTS, Math.rint(watts * 2.6 / 10) * 10, After.TIME, 7200, ""));
@@ -126,7 +158,7 @@ record DemoAthlete(String name, String email, Sport sport, String zone, double w
     }
 
     SeasonSettings settings() {
-        return new SeasonSettings(null, Aim.Kind.CHRONIC_LOAD, sport == Sport.RUN ? 52 : 68, blockDays, blocksBetweenEasy + 1, false, easyDays, 5, 12, List.of(0, 90, 60, 90, 0, 120, 240), DayOfWeek.SUNDAY, false);
+        return new SeasonSettings(null, Aim.Kind.CHRONIC_LOAD, rides() ? 68 : 52, blockDays, blocksBetweenEasy + 1, false, easyDays, 5, 12, List.of(0, 90, 60, 90, 0, 120, 240), DayOfWeek.SUNDAY, false);
     }
 
     /** A week with little time, some weeks ahead. */

@@ -32,7 +32,7 @@ import pemblar.app.session.SessionService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.workout.WorkoutService;
 import pemblar.benchunit.HeadUnit;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.season.Block;
 import pemblar.core.season.Priority;
 import pemblar.core.threshold.Quantity;
@@ -51,9 +51,9 @@ class DemoLoader implements ApplicationRunner {
     /** A little under what the simulated bodies have, so that an all-out effort is evidence that it was set too low, whatever the day. */
     private static final double SET_RESERVE_JOULES = 18_800;
     private static final List<DemoAthlete> ATHLETES = List.of(
-        new DemoAthlete("Jonna Thale", "jonna@pemblar.example", Sport.RIDE, "Europe/Helsinki", 268, 3.6, 47, 188, 66, 9, 2, 5, "Saltmarsh circuit", "Quarry hill trial", "Lantern coast tour", 11),
-        new DemoAthlete("Sefa Myrin", "sefa@pemblar.example", Sport.RUN, "Europe/Dublin", 230, 4.25, 50, 192, 57, 7, 3, 7, "Alder ridge ten", "Mill town mile", "Three bridges run", 22),
-        new DemoAthlete("Kasper Odell", "kasper@pemblar.example", Sport.OTHER, "Europe/Athens", 245, 3.85, 52, 184, 74, 10, 2, 4, "Heron lake duathlon", "Fen loop", "Juniper pass duathlon", 33));
+        new DemoAthlete("Jonna Thale", "jonna@pemblar.example", List.of(Sport.RIDE), "Europe/Helsinki", 268, 3.6, 47, 188, 66, 9, 2, 5, "Saltmarsh circuit", "Quarry hill trial", "Lantern coast tour", 11),
+        new DemoAthlete("Sefa Myrin", "sefa@pemblar.example", List.of(Sport.RUN), "Europe/Dublin", 230, 4.25, 50, 192, 57, 7, 3, 7, "Alder ridge ten", "Mill town mile", "Three bridges run", 22),
+        new DemoAthlete("Kasper Odell", "kasper@pemblar.example", List.of(Sport.RIDE, Sport.RUN, Sport.SWIM), "Europe/Athens", 245, 3.85, 52, 184, 74, 10, 2, 4, "Heron lake triathlon", "Fen loop", "Juniper bay triathlon", 33));
 
     /** The script that waits shows them. */
     private static final int SAID_EVERY = 100;
@@ -96,14 +96,14 @@ class DemoLoader implements ApplicationRunner {
         if (!accounts.isEmpty()) return;
         long begin = clock.millis();
         Viewer coach = accounts.create("oda@pemblar.example", "Oda Verling", PASSWORD);
-        library(coach, true, true, true);
+        library(coach, List.of(Sport.RIDE, Sport.RUN, Sport.SWIM), true);
         ExecutorService workers = Executors.newFixedThreadPool(2);
         List<Future<Integer>> loads = new ArrayList<>();
         for (DemoAthlete demo : ATHLETES) {
             Viewer viewer = accounts.create(demo.email(), demo.name(), PASSWORD);
-            Athlete athlete = athletes.create(viewer, demo.sport(), demo.zone());
+            Athlete athlete = athletes.create(viewer, demo.sports(), demo.zone());
             coachings.begin(athlete.id(), coach.accountId(), true);
-            library(viewer, demo.sport() != Sport.RUN, demo.sport() != Sport.RIDE, false);
+            library(viewer, demo.sports(), false);
             values(demo, athlete, viewer);
             season(demo, athlete);
             loads.add(workers.submit(() -> {
@@ -123,9 +123,8 @@ class DemoLoader implements ApplicationRunner {
     }
 
     /** Tests are the coach's, and shared; the rest everybody has as their own. */
-    private void library(Viewer viewer, boolean rides, boolean runs, boolean coach) {
-        if (rides) shelve(viewer, DemoWorkouts.RIDES, coach);
-        if (runs) shelve(viewer, DemoWorkouts.RUNS, coach);
+    private void library(Viewer viewer, List<Sport> sports, boolean coach) {
+        for (Sport sport : sports) shelve(viewer, DemoWorkouts.of(sport), coach);
     }
 
     private void shelve(Viewer viewer, Map<String, Workout> shelf, boolean coach) {
@@ -149,12 +148,13 @@ class DemoLoader implements ApplicationRunner {
         for (int day = DemoAthlete.FIRST_DAY; day < 0; day += DemoAthlete.DAYS_BETWEEN_TESTS) {
             LocalDate date = today.plusDays(day);
             double fit = demo.ability(day);
-            if (demo.sport() != Sport.RUN) {
+            if (demo.rides()) {
                 set(athlete, viewer, Quantity.THRESHOLD_POWER, date, Math.round(demo.watts() * fit));
                 set(athlete, viewer, Quantity.CRITICAL_POWER, date, Math.round(demo.watts() * fit * 1.01));
                 set(athlete, viewer, Quantity.W_PRIME, date, Math.round(SET_RESERVE_JOULES * fit / 100) * 100.0);
             }
-            if (demo.sport() != Sport.RIDE) set(athlete, viewer, Quantity.THRESHOLD_SPEED, date, Math.rint(demo.metresPerSecond() * fit * 100) / 100);
+            if (demo.swims()) set(athlete, viewer, Quantity.SWIMMING_THRESHOLD_SPEED, date, Math.rint(DemoAthlete.SWIM_SPEED * fit * 100) / 100);
+            if (demo.runs()) set(athlete, viewer, Quantity.THRESHOLD_SPEED, date, Math.rint(demo.metresPerSecond() * fit * 100) / 100);
         }
     }
 
@@ -166,8 +166,8 @@ class DemoLoader implements ApplicationRunner {
         LocalDate today = today(athlete);
         List<SeasonEvent> events = List.of(new SeasonEvent(today.plusDays(DemoAthlete.LAST_A), demo.lastEvent(), Priority.A),
             new SeasonEvent(today.plusDays(DemoAthlete.CLUB_RACE), "Harbour club race", Priority.C),
-            new SeasonEvent(0, today.plusDays(DemoAthlete.NEXT_B), 1, demo.bEvent(), Priority.B, SeasonEvent.Kind.TIME_TRIAL, demo.sport(), null, 5400, List.of()),
-            new SeasonEvent(0, today.plusDays(DemoAthlete.NEXT_A), 1, demo.aEvent(), Priority.A, SeasonEvent.Kind.RACE, demo.sport(), null, 3 * 3600, demo.demands()));
+            new SeasonEvent(0, today.plusDays(DemoAthlete.NEXT_B), 1, demo.bEvent(), Priority.B, SeasonEvent.Kind.TIME_TRIAL, demo.eventSport(), null, 5400, List.of()),
+            new SeasonEvent(0, today.plusDays(DemoAthlete.NEXT_A), 1, demo.aEvent(), Priority.A, SeasonEvent.Kind.RACE, demo.eventSport(), null, 3 * 3600, demo.demands()));
         List<Block> planned = blocks(demo).stream().map(block -> block.at(today)).toList();
         plan.make(athlete, held -> held.withEvents(events).withBlocks(planned).withSettings(demo.settings()).withAway(List.of(demo.away(today))));
     }
@@ -237,8 +237,7 @@ class DemoLoader implements ApplicationRunner {
     }
 
     private static Workout workout(String title) {
-        Map<String, Workout> shelf = DemoWorkouts.RIDES.containsKey(title) ? DemoWorkouts.RIDES : DemoWorkouts.RUNS;
-        return shelf.get(title);
+        return DemoWorkouts.named(title);
     }
 
     private void perform(DemoAthlete demo, Athlete athlete, int day, LocalDate date, long id, String title, Workout workout, DatedZones values, Random random) {

@@ -31,7 +31,7 @@ class DemoMornings {
         Map<LocalDate, Double> loads = new HashMap<>();
         for (DayLoad day : sessions.dayLoads(List.of(athlete))) loads.put(day.day(), day.doneLoad());
         NightSensor sensor = new NightSensor(demo.restingBpm() - 1, 40 + demo.seed() % 37, USUAL_LOAD, new Random(demo.seed()));
-        boolean worn = demo.sport() == pemblar.core.Sport.RIDE;
+        boolean worn = demo.rides() && !demo.isMixed();
         List<Checkin> all = new ArrayList<>();
         List<Checkin> byHand = new ArrayList<>();
         for (int day = -DAYS; day <= 0; day++) {

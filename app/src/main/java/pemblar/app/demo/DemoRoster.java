@@ -24,7 +24,7 @@ import pemblar.app.session.SessionService;
 import pemblar.app.session.SketchService;
 import pemblar.app.session.Slab;
 import pemblar.benchunit.NightSensor;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.season.Block;
 import pemblar.core.season.Priority;
@@ -73,7 +73,7 @@ class DemoRoster {
         for (int i = 0; i < NAMES.size(); i++) {
             String name = NAMES.get(i);
             Viewer viewer = accounts.create(name.split(" ")[0].toLowerCase(java.util.Locale.ROOT) + "@pemblar.example", name, password);
-            Athlete athlete = athletes.create(viewer, i % 3 == 1 ? Sport.RUN : Sport.RIDE, "Europe/Dublin");
+            Athlete athlete = athletes.create(viewer, java.util.List.of(i % 3 == 1 ? Sport.RUN : Sport.RIDE), "Europe/Dublin");
             coachings.begin(athlete.id(), coach.accountId(), true);
             morning.member(coach, groups.get(i % groups.size()), athlete.id(), true);
             weeks(i, athlete, viewer);
@@ -118,7 +118,7 @@ class DemoRoster {
             case LONG -> "Long one";
             default -> "Easy hour";
         };
-        return java.util.Optional.of(new SketchService.Sketch(day, 17 * 60 + 30, title, athlete.sport(), purpose, minutes * 60));
+        return java.util.Optional.of(new SketchService.Sketch(day, 17 * 60 + 30, title, athlete.first(), purpose, minutes * 60));
     }
 
     private void mornings(int i, Athlete athlete) {

@@ -10,7 +10,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.EffortService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.model.Effort;
 import pemblar.core.threshold.Calculation;
 import pemblar.core.threshold.Calculators;
@@ -18,7 +18,7 @@ import pemblar.core.threshold.Estimate;
 import pemblar.core.threshold.Evidence;
 import pemblar.core.threshold.Method;
 import pemblar.core.workout.Pace;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** Makes evidence of the demo's tests and race, from what was recorded on their days. */
 @Component
@@ -41,10 +41,11 @@ class DemoTests {
         for (int day = DemoAthlete.FIRST_DAY; day < 0; day++) {
             LocalDate date = today.plusDays(day);
             List<Evidence> pieces = new ArrayList<>();
-            if (DemoAthlete.isTest(day) && demo.sport() != Sport.RUN) twoEfforts(pieces, athlete, date);
-            if (DemoAthlete.isTest(day) && demo.sport() == Sport.RUN) trial(pieces, athlete, date);
-            if (DemoAthlete.isTest(day - 2) && demo.sport() != Sport.RUN) twenty(pieces, athlete, date);
-            if (day == DemoAthlete.CLUB_RACE && demo.sport() != Sport.RUN) race(pieces, athlete, date);
+            if (DemoAthlete.isTest(day) && demo.rides()) twoEfforts(pieces, athlete, date);
+            if (DemoAthlete.isTest(day) && !demo.rides()) trial(pieces, athlete, date);
+            if (DemoAthlete.isTest(day - 2) && demo.rides()) twenty(pieces, athlete, date);
+            if (day == DemoAthlete.CLUB_RACE && demo.rides()) race(pieces, athlete, date);
+            if (day == DemoAthlete.SWIM_TEST && demo.swims()) swims(pieces, demo.ability(day) * DemoAthlete.SWIM_SPEED, date);
             if (!pieces.isEmpty()) evidence.keep(athlete.id(), viewer, pieces, null);
         }
     }
@@ -60,6 +61,13 @@ class DemoTests {
         double watts = best(athlete, Sport.RIDE, Measure.POWER, date, TWENTY);
         if (Double.isNaN(watts)) return;
         add(pieces, Sport.RIDE, date, Method.TWENTY_MINUTES, Calculators.twentyMinutes(Sport.RIDE, watts, Calculators.USUAL_FACTOR), text("%.0f W over 20 min, times 0.95", watts));
+    }
+
+    /** Two swims against the clock, typed: a pool's clock is no recording. */
+    private static void swims(List<Evidence> pieces, double threshold, LocalDate date) {
+        double shortSeconds = Math.rint(200 / (threshold * 1.035));
+        double longSeconds = shortSeconds + Math.rint(200 / threshold);
+        add(pieces, Sport.SWIM, date, Method.TWO_SWIMS, Calculators.twoSwims(200, shortSeconds, 400, longSeconds, 0), "200 m in " + Pace.clock(shortSeconds) + ", 400 m in " + Pace.clock(longSeconds));
     }
 
     private void trial(List<Evidence> pieces, Athlete athlete, LocalDate date) {

@@ -11,7 +11,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.compare.ComparisonService;
 import pemblar.app.frame.Viewer;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /** What the demo's people say about their sessions: written at once, so that nothing of it stands as somebody's last change. */
 @Component
@@ -34,7 +34,7 @@ class DemoWords {
         sql.update("update session set weather = case when extract(month from day) in (7, 8) then 'hot' when extract(month from day) in (12, 1, 2) then 'cold' when id % 9 = 0 then 'wet' else 'dry' end where athlete_id = ? and recording_id is not null", athlete.id());
         sql.update("update session set kind = case when title like 'Race%' then 'race' when title like '%all-out%' or title like '%trial%' then 'test' else 'training' end where athlete_id = ? and recording_id is not null", athlete.id());
         sql.update("update session set tags = 'club' where athlete_id = ? and recording_id is not null and extract(isodow from day) = 7 and id % 3 = 0", athlete.id());
-        if (demo.sport() == Sport.RIDE) {
+        if (demo.rides() && !demo.isMixed()) {
             note(athlete.id(), coach);
             standing(athlete.id(), coach);
             wheels(athlete.id(), viewer);

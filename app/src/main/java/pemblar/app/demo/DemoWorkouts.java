@@ -1,15 +1,15 @@
 package pemblar.app.demo;
 
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Shorthand;
 import pemblar.core.workout.Workout;
 
 /** The workouts of the demo scenario, in shorthand. */
 final class DemoWorkouts {
-    static final Map<String, Workout> RIDES = new LinkedHashMap<>();
-    static final Map<String, Workout> RUNS = new LinkedHashMap<>();
+    private static final Map<Sport, Map<String, Workout>> SHELVES = new EnumMap<>(Sport.class);
 
     private DemoWorkouts() {}
 
@@ -33,6 +33,9 @@ final class DemoWorkouts {
         run("Eight hundreds", "warm-up: 15min z1-2\n6 x (800m 103-107%, 400m z1)\ncool-down: 10min z1");
         run("Threshold blocks", "warm-up: 15min z1-2\n3 x (8min 98-101%, 3min z1)\ncool-down: 10min z1");
         run("Steady by heart", "10min z1, 40min 84-89%hr, 5min z1");
+        swim("Hundreds, even", "warm-up: 400m z1\n10 x (100m 98-101%, 20s rest)\ncool-down: 200m z1");
+        swim("Four hundreds", "warm-up: 300m z1\n4 x (400m 93-96%, 40s rest)\ncool-down: 200m z1");
+        swim("Easy lengths", "400m z1, 8 x (150m z1-2, 15s rest), 200m z1");
     }
 
     /** The folder of the demo's library. */
@@ -41,11 +44,28 @@ final class DemoWorkouts {
         return title.contains("all-out") || title.contains("trial") ? "Tests" : title.startsWith("Easy") || title.startsWith("Steady") || title.startsWith("Long") ? "Base" : "Hard days";
     }
 
+    /** All of a sport by title, in their order. */
+    static Map<String, Workout> of(Sport sport) {
+        return SHELVES.getOrDefault(sport, Map.of());
+    }
+
+    static Workout named(String title) {
+        return SHELVES.values().stream().filter(shelf -> shelf.containsKey(title)).map(shelf -> shelf.get(title)).findFirst().orElseThrow();
+    }
+
     private static void ride(String title, String text) {
-        RIDES.put(title, Shorthand.read(text, Sport.RIDE).workout().orElseThrow());
+        shelve(Sport.RIDE, title, text);
     }
 
     private static void run(String title, String text) {
-        RUNS.put(title, Shorthand.read(text, Sport.RUN).workout().orElseThrow());
+        shelve(Sport.RUN, title, text);
+    }
+
+    private static void swim(String title, String text) {
+        shelve(Sport.SWIM, title, text);
+    }
+
+    private static void shelve(Sport sport, String title, String text) {
+        SHELVES.computeIfAbsent(sport, s -> new LinkedHashMap<>()).put(title, Shorthand.read(text, sport).workout().orElseThrow());
     }
 }

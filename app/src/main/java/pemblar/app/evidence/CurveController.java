@@ -24,14 +24,14 @@ import pemblar.app.session.DescriptionService;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.CriticalPower;
 import pemblar.core.model.PowerDuration;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Quantity;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** The power-duration curve of any range of days, its models with their errors, and what to test next. */
 @Controller
@@ -70,7 +70,7 @@ class CurveController {
         LocalDate begin = from == null || from.isAfter(end) ? end.minusDays(EvidenceService.RECENT_DAYS) : from;
         LocalDate otherEnd = otherTo == null ? begin.minusDays(1) : otherTo;
         LocalDate otherBegin = otherFrom == null || otherFrom.isAfter(otherEnd) ? otherEnd.minusDays(YEAR) : otherFrom;
-        Sport sport = athlete.sport() == Sport.RUN ? Sport.RUN : Sport.RIDE;
+        Sport sport = athlete.first();
         DatedValues values = thresholds.of(athlete);
         boolean knowsMass = values.latest(Quantity.BODY_MASS, today).isPresent();
         boolean kilograms = perKilogram && knowsMass;

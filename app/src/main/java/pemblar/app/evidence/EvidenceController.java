@@ -1,6 +1,7 @@
 package pemblar.app.evidence;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,7 +22,8 @@ import pemblar.app.ribbon.Pages;
 import pemblar.app.session.SessionService;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.threshold.Calculators;
@@ -57,7 +59,7 @@ class EvidenceController {
     String show(@PathVariable long athleteId, @RequestParam(required = false) String of, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         Athlete athlete = page.athlete();
-        Screen screen = Screen.of(athlete.sport(), of);
+        Screen screen = Screen.of(athlete.sports(), of);
         LocalDate today = page.today();
         List<Piece> pieces = evidence.of(athlete, screen.quantities());
         DatedValues adopted = thresholds.of(athlete);
@@ -65,7 +67,7 @@ class EvidenceController {
         Map<Quantity, Suggestion> suggestions = combined.suggestions();
         model.addAttribute("sentences", combined.sentences());
         model.addAttribute("screen", screen);
-        model.addAttribute("screens", Screen.of(athlete.sport()));
+        model.addAttribute("screens", Screen.of(athlete.sports()));
         model.addAttribute("pieces", pieces.stream().map(this::line).toList());
         model.addAttribute("suggested", suggested(screen, suggestions, adopted, today));
         boolean anything = pieces.stream().anyMatch(p -> screen.drawn().contains(p.evidence().quantity()))
@@ -101,22 +103,34 @@ class EvidenceController {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         Map<String, String> typed = new LinkedHashMap<>(asked);
         Optional<SessionService.Opened> session = number(asked.get("session")).map(id -> sessions.open(athleteId, viewer, id));
-        Sport sport = session.map(s -> s.slab().sport()).orElseGet(() -> "RUN".equals(asked.get("sport")) ? Sport.RUN : "RIDE".equals(asked.get("sport")) ? Sport.RIDE : page.athlete().sport());
-        Sport trained = sport == Sport.RUN ? Sport.RUN : Sport.RIDE;
+        List<Sport> sports = tested(page.athlete());
+        Sport trained = session.map(s -> s.slab().sport()).filter(TESTED::contains).orElseGet(() -> asked(sports, asked.get("sport")));
         session.ifPresent(s -> fromSession(typed, s));
-        List<Method> methods = Screen.of(Sport.OTHER).stream().filter(s -> s.sport() == trained).flatMap(s -> s.methods().stream()).distinct().toList();
+        List<Method> methods = Screen.of(List.of(trained)).stream().flatMap(s -> s.methods().stream()).distinct().toList();
         Method method = methods.stream().filter(m -> m.name().equals(typed.get("method"))).findFirst().orElse(methods.get(0));
         typed.putIfAbsent("factor", String.valueOf(Calculators.USUAL_FACTOR));
         for (String day : new String[] {"day", "shortDay", "longDay"}) typed.putIfAbsent(day, page.today().toString());
         model.addAttribute("methods", methods);
         model.addAttribute("method", method);
         model.addAttribute("sport", trained);
-        model.addAttribute("sports", page.athlete().sport() == Sport.OTHER ? List.of(Sport.RIDE, Sport.RUN) : List.of(trained));
+        model.addAttribute("sports", sports);
         model.addAttribute("typed", typed);
         model.addAttribute("sessionId", session.map(s -> s.slab().id()).orElse(null));
         model.addAttribute("sessionTitle", session.map(s -> s.slab().title()).orElse(null));
         if (typed.containsKey("calculate")) answer(model, trial(page.athlete(), method, trained, typed));
         return "evidence/try";
+    }
+
+    /** Sports that have tests of their own. */
+    private static final List<Sport> TESTED = Arrays.stream(Screen.values()).map(Screen::sport).distinct().toList();
+
+    private static List<Sport> tested(Athlete athlete) {
+        List<Sport> own = athlete.sports().stream().filter(TESTED::contains).toList();
+        return own.isEmpty() ? List.of(TESTED.get(0)) : own;
+    }
+
+    private static Sport asked(List<Sport> sports, String name) {
+        return sports.stream().filter(s -> s.name().equals(name)).findFirst().orElse(sports.get(0));
     }
 
     private Trial trial(Athlete athlete, Method method, Sport sport, Map<String, String> typed) {
@@ -172,13 +186,22 @@ class EvidenceController {
         recording.channel(Channel.DISTANCE).ifPresent(s -> {
             double metres = s.lastBefore(end) - (begin == 0 ? 0 : s.lastBefore(begin));
             if (metres > 0) typed.putIfAbsent("distance", String.format(java.util.Locale.ROOT, "%.2f", metres / 1000));
+            String which = metres < SHORT_SWIM ? "short" : "long";
+            if (metres > 0 && recording.sport().restsBetween()) {
+                typed.putIfAbsent(which + "Distance", String.valueOf(Math.round(metres)));
+                typed.putIfAbsent(which + "Time", clock);
+            }
         });
         typed.putIfAbsent("method", method(recording, seconds).name());
     }
 
+    /** Under so many metres a stretch is taken as the short one of two swims. */
+    private static final double SHORT_SWIM = 300;
+
     /** The likeliest method for a stretch of that length. */
     private static Method method(Recording recording, int seconds) {
-        if (recording.sport() == Sport.RUN) return Method.RACE_BY_PACE;
+        if (recording.sport().restsBetween()) return Method.TWO_SWIMS;
+        if (recording.sport().trainsBy(Measure.SPEED)) return Method.RACE_BY_PACE;
         if (!recording.has(Channel.POWER)) return Method.HEART_RATE_TWENTY;
         return seconds >= 1170 && seconds <= 1230 ? Method.TWENTY_MINUTES : seconds <= 75 ? Method.RAMP : seconds < 1170 ? Method.TWO_EFFORTS : Method.RACE_BY_POWER;
     }
@@ -202,7 +225,7 @@ class EvidenceController {
         if (trial.calculation().isRefused()) return form;
         LocalDate day;
         try {
-            day = LocalDate.parse(typed.getOrDefault((trial.calculation().estimates().size() > 1) ? "longDay" : "day", ""));
+            day = LocalDate.parse(typed.getOrDefault(trial.isOfTwo() ? "longDay" : "day", ""));
         } catch (java.time.DateTimeException e) {
             model.addAttribute("refused", Map.of("day", "choose the day of the test"));
             return form;
@@ -214,7 +237,7 @@ class EvidenceController {
         evidence.keep(athleteId, viewer, trial.evidence(day), (Long) model.getAttribute("sessionId"));
         flash.addFlashAttribute("said", "Kept as evidence.");
         Quantity quantity = trial.calculation().estimates().get(0).quantity();
-        return back(athleteId, Screen.of(Sport.OTHER).stream().filter(s -> s.quantities().contains(quantity)).findFirst().orElseThrow().key());
+        return back(athleteId, Screen.about(quantity).key());
     }
 
     @PostMapping("/set-aside")

@@ -49,6 +49,7 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
         private final Map<Quantity, Suggestion> suggestions;
         private final LocalDate from;
         private final LocalDate today;
+        private final Quantity paced;
         private final boolean pace;
         private double lowest;
         private double highest;
@@ -61,7 +62,8 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
             this.suggestions = suggestions;
             this.from = from;
             this.today = today;
-            this.pace = drawn.contains(Quantity.THRESHOLD_SPEED);
+            this.paced = drawn.stream().filter(q -> q.kind() == Quantity.Kind.THRESHOLD_SPEED).findFirst().orElse(null);
+            this.pace = paced != null;
             range();
         }
 
@@ -140,9 +142,11 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
         private List<Tick> valueTicks() {
             List<Tick> ticks = new ArrayList<>();
             if (pace) {
-                int apart = highest - lowest < 0.45 ? 5 : highest - lowest < 0.9 ? 10 : 30;
-                for (int seconds = 120; seconds <= 900; seconds += apart)
-                    if (1000.0 / seconds >= lowest && 1000.0 / seconds <= highest) ticks.add(new Tick(y(1000.0 / seconds), Amounts.shown(Quantity.THRESHOLD_SPEED, 1000.0 / seconds)));
+                double metres = paced.sport().speed().paceMetres();
+                double span = metres / lowest - metres / highest;
+                int apart = span < 40 ? 5 : span < 90 ? 10 : 30;
+                for (int seconds = apart * (int) Math.ceil(metres / highest / apart); seconds <= metres / lowest; seconds += apart)
+                    ticks.add(new Tick(y(metres / seconds), Amounts.shown(paced, metres / seconds)));
                 return ticks;
             }
             double step = STEPS[STEPS.length - 1];

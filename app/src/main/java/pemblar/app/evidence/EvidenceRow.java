@@ -9,7 +9,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Estimate;
 import pemblar.core.threshold.Evidence;
 import pemblar.core.threshold.Method;

@@ -16,7 +16,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.EffortService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.CriticalPower;
@@ -28,7 +28,7 @@ import pemblar.core.threshold.Method;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Suggestion;
 import pemblar.core.workout.Pace;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** All evidence for an athlete's thresholds: what was kept, and what is found in the sessions by itself. */
 @Service

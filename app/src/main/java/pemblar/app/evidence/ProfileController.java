@@ -29,7 +29,7 @@ import pemblar.app.ribbon.Pages;
 import pemblar.app.session.DescriptionService;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.PowerDuration;
@@ -37,7 +37,7 @@ import pemblar.core.profile.ProfileBands;
 import pemblar.core.profile.ProfileBands.Rung;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Quantity;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** Power per kg at five durations against reference bands, so that the weakest stands out. */
 @Controller
@@ -70,7 +70,7 @@ class ProfileController {
         LocalDate today = page.today();
         DatedValues values = thresholds.of(athlete);
         ProfileService.Chosen chosen = profile.bands(viewer);
-        Sport sport = athlete.sport() == Sport.RUN ? Sport.RUN : Sport.RIDE;
+        Sport sport = athlete.first();
         boolean knowsMass = values.latest(Quantity.BODY_MASS, today).isPresent();
         model.addAttribute("knowsMass", knowsMass);
         model.addAttribute("bandNames", chosen.bands().names());

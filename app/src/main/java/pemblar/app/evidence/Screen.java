@@ -1,7 +1,9 @@
 package pemblar.app.evidence;
 
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Method;
 import pemblar.core.threshold.Quantity;
 
@@ -12,6 +14,7 @@ enum Screen {
     RIDE_HEART("Heart rate, riding", Sport.RIDE, List.of(Quantity.THRESHOLD_HEART_RATE), List.of(Method.HEART_RATE_THIRTY, Method.HEART_RATE_TWENTY)),
     RUN_PACE("Pace, running", Sport.RUN, List.of(Quantity.THRESHOLD_SPEED), List.of(Method.RACE_BY_PACE)),
     RUN_HEART("Heart rate, running", Sport.RUN, List.of(Quantity.RUNNING_THRESHOLD_HEART_RATE), List.of(Method.HEART_RATE_THIRTY, Method.HEART_RATE_TWENTY)),
+    SWIM_PACE("Pace, swimming", Sport.SWIM, List.of(Quantity.SWIMMING_THRESHOLD_SPEED), List.of(Method.TWO_SWIMS)),
     RUN_POWER("Power, running", Sport.RUN, List.of(Quantity.RUNNING_THRESHOLD_POWER), List.of(Method.TWENTY_MINUTES, Method.RAMP, Method.RACE_BY_POWER));
 
     private final String title;
@@ -52,11 +55,17 @@ enum Screen {
     }
 
     /** The screens for what an athlete does; an unknown key gives the first. */
-    static List<Screen> of(Sport sport) {
-        return java.util.Arrays.stream(values()).filter(s -> sport == Sport.OTHER || s.sport == sport).toList();
+    static List<Screen> of(Collection<Sport> sports) {
+        List<Screen> own = Arrays.stream(values()).filter(s -> sports.contains(s.sport)).toList();
+        return own.isEmpty() ? List.of(RIDE_HEART) : own;      // the general threshold heart rate serves every sport
     }
 
-    static Screen of(Sport sport, String key) {
-        return of(sport).stream().filter(s -> s.key().equals(key)).findFirst().orElse(of(sport).get(0));
+    static Screen of(Collection<Sport> sports, String key) {
+        return of(sports).stream().filter(s -> s.key().equals(key)).findFirst().orElse(of(sports).get(0));
+    }
+
+    /** The screen of a quantity. */
+    static Screen about(Quantity quantity) {
+        return Arrays.stream(values()).filter(s -> s.quantities.contains(quantity)).findFirst().orElseThrow();
     }
 }

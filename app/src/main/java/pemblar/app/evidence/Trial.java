@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.model.Effort;
 import pemblar.core.threshold.Calculation;
 import pemblar.core.threshold.Calculation.Refusal;
@@ -64,6 +64,7 @@ final class Trial {
                 yield answer(x -> Calculators.ramp(sport, watts));
             }
             case TWO_EFFORTS -> twoEfforts();
+            case TWO_SWIMS -> twoSwims();
             case RACE_BY_POWER -> {
                 double watts = number("watts");
                 double seconds = seconds("time");
@@ -94,6 +95,21 @@ final class Trial {
         LocalDate shortDay = day("shortDay");
         LocalDate longDay = day("longDay");
         return answer(x -> Calculators.twoEfforts(shorter, longer, ChronoUnit.DAYS.between(shortDay, longDay)));
+    }
+
+    private Calculation twoSwims() {
+        double shorter = number("shortDistance");
+        double shortSeconds = seconds("shortTime");
+        double longer = number("longDistance");
+        double longSeconds = seconds("longTime");
+        LocalDate shortDay = day("shortDay");
+        LocalDate longDay = day("longDay");
+        return answer(x -> Calculators.twoSwims(shorter, shortSeconds, longer, longSeconds, ChronoUnit.DAYS.between(shortDay, longDay)));
+    }
+
+    /** True when the form asks for two efforts, each with its day. */
+    boolean isOfTwo() {
+        return method == Method.TWO_EFFORTS || method == Method.TWO_SWIMS;
     }
 
     private Effort effort(String which) {
@@ -155,6 +171,7 @@ final class Trial {
             case TWENTY_MINUTES -> text("watts") + " W over 20 min, times " + text("factor");
             case RAMP -> "best minute " + text("watts") + " W";
             case TWO_EFFORTS -> text("shortTime") + " at " + text("shortWatts") + " W, " + text("longTime") + " at " + text("longWatts") + " W";
+            case TWO_SWIMS -> text("shortDistance") + " m in " + text("shortTime") + ", " + text("longDistance") + " m in " + text("longTime");
             case RACE_BY_POWER -> text("time") + " at " + text("watts") + " W";
             case RACE_BY_PACE -> text("distance") + " km in " + text("time");
             case HEART_RATE_THIRTY -> "mean of the last 20 min " + text("bpm") + " bpm";

@@ -6,7 +6,8 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import pemblar.core.Sport;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.workout.Pace;
 
@@ -62,7 +63,7 @@ public class Shown {
         return metres == null ? NONE : decimal(metres.doubleValue() / 1000, 1) + " km";
     }
 
-    /** A speed in m/s as people of the sport read it: minutes per kilometre when running, else km/h. */
+    /** A speed in m/s as people of the sport read it: minutes per kilometre when running, per 100 m when swimming, else km/h. */
     public String speed(Sport sport, Number speed) {
         return speed == null || !(speed.doubleValue() > 0) ? NONE : speedFigure(sport, speed) + " " + speedUnit(sport);
     }
@@ -70,11 +71,38 @@ public class Shown {
     /** The same without its unit. */
     public static String speedFigure(Sport sport, Number speed) {
         double value = speed.doubleValue();
-        return !(value > 0) ? NONE : sport == Sport.RUN ? Pace.clock(1000 / value) : String.format(Locale.ROOT, "%.1f", 3.6 * value);
+        return !(value > 0) ? NONE : sport.speed().isPace() ? Pace.clock(sport.speed().paceMetres() / value) : String.format(Locale.ROOT, "%.1f", 3.6 * value);
     }
 
     public static String speedUnit(Sport sport) {
-        return sport == Sport.RUN ? "/km" : "km/h";
+        return sport.speed().unit();
+    }
+
+    /** Unit of a measure as people of the sport read it. */
+    public static String unit(Measure measure, Sport sport) {
+        return switch (measure) {
+            case POWER -> "W";
+            case HEART_RATE -> "bpm";
+            case SPEED -> speedUnit(sport);
+        };
+    }
+
+    /** All sports, for a list to choose from. */
+    public Sport[] sports() {
+        return Sport.values();
+    }
+
+    /** A best effort in the sport's own measure: as a speed of the sport, or in watts. */
+    public String best(Sport sport, Number value) {
+        return sport.ownMeasure() == Measure.SPEED ? speed(sport, value) : watts(value);
+    }
+
+    /** As “255 to 266 W”; a pace from slow to fast. */
+    public static String range(Measure measure, Sport sport, double low, double high) {
+        boolean speed = measure == Measure.SPEED;
+        String first = speed ? speedFigure(sport, low) : String.valueOf(Math.round(low));
+        String last = speed ? speedFigure(sport, high) : String.valueOf(Math.round(high));
+        return first + " to " + last + " " + unit(measure, sport);
     }
 
     /** Minutes per kilometre of a speed in m/s. */

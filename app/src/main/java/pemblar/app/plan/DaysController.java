@@ -27,7 +27,7 @@ import pemblar.app.session.SketchService;
 import pemblar.app.session.SketchService.Sketch;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
 
 /** The board's changes beyond one session's place: sketches, sessions done without a recording, whole days and blocks. */

@@ -1,5 +1,6 @@
 package pemblar.app.planner;
 
+import java.util.Comparator;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -26,7 +27,7 @@ import pemblar.app.session.Slab;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.schedule.DayPlan;
 import pemblar.core.schedule.DayPlan.Day;
 import pemblar.core.schedule.DayPlan.Fixed;
@@ -68,7 +69,7 @@ public class BoardFilling {
     public List<Filled> proposed(Athlete athlete, Viewer viewer, Held held, LocalDate from) {
         List<Block> blocks = held.blocks().stream().filter(b -> !b.last().isBefore(from) && b.targetLoad() > 0).toList();
         if (blocks.isEmpty()) return List.of();
-        Library library = library(athlete, viewer, from);
+        Library library = library(athlete, viewer, held, from);
         Filling filling = new Filling(library.candidates());
         List<Fixed> fixed = fixed(athlete, held, from, blocks.get(blocks.size() - 1).last());
         Map<Long, List<Purpose>> lean = demands.leaning(athlete, held, from);
@@ -138,15 +139,21 @@ public class BoardFilling {
     /** Workouts that suit the athlete's sport, with what each takes. */
     private record Library(List<Candidate> candidates, Map<Long, Shelved> byId, Sport sport) {}
 
-    private Library library(Athlete athlete, Viewer viewer, LocalDate day) {
-        Sport sport = athlete.sport() == Sport.RUN ? Sport.RUN : Sport.RIDE;
+    /** The sport of the next event when the athlete trains it, else the first. */
+    private static Sport sport(Athlete athlete, Held held, LocalDate day) {
+        return held.events().stream().filter(e -> !e.day().isBefore(day)).min(Comparator.comparing(SeasonEvent::priority).thenComparing(SeasonEvent::day))
+            .map(SeasonEvent::sport).filter(athlete::trains).orElse(athlete.first());
+    }
+
+    private Library library(Athlete athlete, Viewer viewer, Held held, LocalDate day) {
+        Sport sport = sport(athlete, held, day);
         Zones zones = thresholds.zonesOf(athlete).on(day);
         List<Candidate> candidates = new ArrayList<>();
         List<Shelved> all = workouts.library(viewer).stream().filter(w -> w.workout().sport() == sport && !w.folder().equals("Tests") && !w.folder().equals("Pre-race") && !w.tags().contains("test")).toList();
         for (Shelved shelved : all) {
             try {
                 Forecast forecast = Forecast.of(shelved.workout(), zones);
-                if (forecast.load().isPresent() && forecast.intensity().isPresent() && forecast.remarks().isEmpty() || forecast.load().isPresent() && sport == Sport.RIDE) candidates.add(new Candidate(shelved.id(), Purpose.of(forecast), forecast.seconds(), forecast.load().getAsDouble()));
+                if (forecast.load().isPresent() && forecast.intensity().isPresent() && forecast.remarks().isEmpty() || forecast.load().isPresent() && sport.onWheels()) candidates.add(new Candidate(shelved.id(), Purpose.of(forecast, sport), forecast.seconds(), forecast.load().getAsDouble()));
             } catch (IllegalArgumentException e) {
                 continue;        // a threshold that this workout needs is missing: others will do
             }

@@ -13,7 +13,7 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.planner.CompareService.Stretch;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.SeasonEvent;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.season.Priority;
 
 /** Compares two stretches of plan or history, such as a race week and a training week. */
@@ -49,6 +49,6 @@ class CompareController {
         Optional<SeasonEvent> event = page.events().stream().filter(e -> e.priority() == Priority.A && e.day().isAfter(first.to())).findFirst();
         model.addAttribute("event", event.orElse(null));
         model.addAttribute("sides", compare.compare(page.athlete(), page.trend(), first, second, event));
-        model.addAttribute("isRun", page.athlete().sport() == Sport.RUN);
+        model.addAttribute("sport", page.athlete().first());
     }
 }

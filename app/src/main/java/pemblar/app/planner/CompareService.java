@@ -15,13 +15,13 @@ import pemblar.app.session.SessionService.Whole;
 import pemblar.app.session.Slab;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.load.Swap;
 import pemblar.core.workout.Forecast;
 import pemblar.core.zone.DatedZones;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** Sets two stretches of days side by side: done where they are over, planned where they are ahead. */
 @Service
@@ -96,10 +96,10 @@ class CompareService {
     }
 
     private static Sport sport(Athlete athlete) {
-        return athlete.sport() == Sport.RUN ? Sport.RUN : Sport.RIDE;
+        return athlete.first();
     }
 
-    /** Power for rides, speed for runs, else heart rate; sessions ahead by their steps. */
+    /** The sport's own measure, else heart rate; sessions ahead by their steps. */
     private static List<ZoneShare> zones(List<Whole> whole, Trend trend, DatedZones values) {
         long[] sums = new long[MOST_ZONES];
         for (Whole session : whole) {
@@ -110,7 +110,7 @@ class CompareService {
     }
 
     private static List<Integer> recorded(Whole session) {
-        Measure own = session.slab().sport() == Sport.RUN ? Measure.SPEED : Measure.POWER;
+        Measure own = session.slab().sport().ownMeasure();
         return session.zones().getOrDefault(own, session.zones().getOrDefault(Measure.HEART_RATE, List.of()));
     }
 
@@ -138,7 +138,7 @@ class CompareService {
 
     private List<Best> bests(Athlete athlete, Stretch stretch) {
         Sport sport = sport(athlete);
-        BestCurve curve = efforts.curve(athlete, sport, sport == Sport.RUN ? Measure.SPEED : Measure.POWER, stretch.from(), stretch.to());
+        BestCurve curve = efforts.curve(athlete, sport, sport.ownMeasure(), stretch.from(), stretch.to());
         List<Best> bests = new ArrayList<>();
         for (int seconds : EFFORTS) bests.add(new Best(seconds, curve.at(seconds)));
         return bests;

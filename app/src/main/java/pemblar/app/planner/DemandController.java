@@ -1,5 +1,7 @@
 package pemblar.app.planner;
 
+import pemblar.core.sport.Sport;
+import pemblar.app.athlete.Athlete;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,13 +27,12 @@ import pemblar.app.season.SeasonEvent.After;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonEvent.Unit;
 import pemblar.app.session.SessionService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Measure;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 import pemblar.core.schedule.DemandCheck.Verdict;
-import pemblar.core.workout.Pace;
 
 /** What an event demands, against what the athlete has shown; typed, or taken from a stretch of a recording. */
 @Controller
@@ -61,25 +62,27 @@ class DemandController {
     String show(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
         SeasonEvent event = plan.event(page.athlete(), id).orElseThrow(() -> new NotFoundException("event"));
+        Sport sport = DemandService.sport(page.athlete(), event);
         List<Line> lines = new ArrayList<>();
-        for (DemandService.Answer answer : demands.answers(page.athlete(), event, page.today())) lines.add(line(lines.size(), answer));
+        for (DemandService.Answer answer : demands.answers(page.athlete(), event, page.today())) lines.add(line(lines.size(), answer, sport));
         model.addAttribute("event", event);
         model.addAttribute("lines", lines);
         model.addAttribute("days", event.day().toEpochDay() - page.today().toEpochDay());
         model.addAttribute("joules", AfterWork.joules());
         model.addAttribute("hours", AfterWork.seconds());
-        model.addAttribute("running", event.sport() == Sport.RUN || event.sport() == Sport.OTHER && page.athlete().sport() == Sport.RUN);
+        model.addAttribute("running", sport.ownMeasure() == Measure.SPEED);
+        model.addAttribute("sport", sport);
         model.addAttribute("revision", plan.held(page.athlete()).revision());
         return "planner/demands";
     }
 
-    private Line line(int index, DemandService.Answer answer) {
+    private Line line(int index, DemandService.Answer answer, Sport sport) {
         EventDemand d = answer.demand();
         double most = 1.08 * Math.max(d.amount(), Math.max(zero(answer.check().best()), zero(answer.fresh())));
         Verdict verdict = answer.check().verdict();
         String missing = verdict == Verdict.THERE ? "there" : verdict == Verdict.NOT_TRIED ? "not tried all-out in the last half-year"
-            : d.unit() == Unit.SPEED ? seconds(1000 / answer.check().best() - 1000 / d.amount()) + " /km missing" : amount(d.unit(), answer.check().missing()) + " missing, " + shown.percent(answer.check().missing() / d.amount());
-        return new Line(index, shown.clock(d.seconds()), state(d), amount(d.unit(), d.amount()), amount(d.unit(), answer.check().best()), amount(d.unit(), answer.fresh()), missing,
+            : d.unit() == Unit.SPEED ? seconds(sport.speed().paceMetres() * (1 / answer.check().best() - 1 / d.amount())) + " " + sport.speed().unit() + " missing" : amount(d.unit(), sport, answer.check().missing()) + " missing, " + shown.percent(answer.check().missing() / d.amount());
+        return new Line(index, shown.clock(d.seconds()), state(d), amount(d.unit(), sport, d.amount()), amount(d.unit(), sport, answer.check().best()), amount(d.unit(), sport, answer.fresh()), missing,
             answer.check().train() == null ? "" : shown.word(answer.check().train()), verdict, 100 * d.amount() / most, 100 * zero(answer.check().best()) / most, 100 * zero(answer.fresh()) / most, d.source());
     }
 
@@ -95,9 +98,9 @@ class DemandController {
         return d.after() == After.FRESH ? "fresh" : d.after() == After.WORK ? "after " + Math.round(d.afterAmount() / 1000) + " kJ" : "after " + shown.plain(d.afterAmount() / 3600) + " h";
     }
 
-    private String amount(Unit unit, double value) {
+    private String amount(Unit unit, Sport sport, double value) {
         if (Double.isNaN(value)) return "–";
-        return unit == Unit.SPEED ? Pace.clock(1000 / value) + " /km" : unit == Unit.WATTS ? shown.whole(value) + " W" : shown.decimal(value, 2) + " W/kg";
+        return unit == Unit.SPEED ? shown.speed(sport, value) : unit == Unit.WATTS ? shown.whole(value) + " W" : shown.decimal(value, 2) + " W/kg";
     }
 
     @PostMapping("/{id}")
@@ -106,7 +109,7 @@ class DemandController {
         String back = "redirect:/a/" + athleteId + "/season/demands/" + id;
         try {
             int seconds = Typed.seconds("Duration", length, 5, 7200);
-            double value = unit == Unit.SPEED ? speed(amount) : Typed.number("Effort", amount, unit == Unit.WATTS ? 30 : 0.5, unit == Unit.WATTS ? 3000 : 30);
+            double value = unit == Unit.SPEED ? speed(sportOf(athleteId, viewer, id), amount) : Typed.number("Effort", amount, unit == Unit.WATTS ? 30 : 0.5, unit == Unit.WATTS ? 3000 : 30);
             String[] state = after.split(":");
             add(athleteId, viewer, id, revision, new EventDemand(seconds, unit, value, After.valueOf(state[0]), state.length > 1 ? Typed.number("After", state[1], 0, 1e8) : 0, ""));
         } catch (pemblar.app.season.SeasonChangedMeanwhile | IllegalArgumentException e) {
@@ -117,8 +120,13 @@ class DemandController {
         return back;
     }
 
-    private static double speed(String pace) {
-        return 1000.0 / Typed.seconds("Pace per km", pace, 120, 1200);
+    private Sport sportOf(long athleteId, Viewer viewer, long id) {
+        Athlete athlete = pages.athlete(athleteId, viewer);
+        return DemandService.sport(athlete, plan.event(athlete, id).orElseThrow(() -> new NotFoundException("event")));
+    }
+
+    private static double speed(Sport sport, String pace) {
+        return sport.speed().paceMetres() / Typed.seconds("Pace " + sport.speed().unit(), pace, 40, 1200);
     }
 
     private void add(long athleteId, Viewer viewer, long id, Integer revision, EventDemand demand) {
@@ -150,7 +158,7 @@ class DemandController {
         model.addAttribute("events", plan.held(page.athlete()).events().stream().filter(e -> !e.day().isBefore(page.today())).toList());
         stretch(athleteId, viewer, session, from, to).ifPresent(d -> {
             model.addAttribute("demand", d);
-            model.addAttribute("demandWords", shown.clock(d.seconds()) + " at " + amount(d.unit(), d.amount()) + ", " + state(d));
+            model.addAttribute("demandWords", shown.clock(d.seconds()) + " at " + amount(d.unit(), sessions.slab(athleteId, viewer, session).sport(), d.amount()) + ", " + state(d));
         });
         model.addAttribute("stretchSession", session);
         model.addAttribute("stretchFrom", from);

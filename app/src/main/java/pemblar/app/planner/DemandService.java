@@ -15,7 +15,7 @@ import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonEvent.Unit;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.schedule.DemandCheck;
@@ -23,7 +23,7 @@ import pemblar.core.schedule.DemandCheck.Verdict;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.zone.DatedZones;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** Holds what an event asks for against the athlete's best efforts of the last months, fresh and after prior work. */
 @Service
@@ -38,12 +38,17 @@ public class DemandService {
         this.thresholds = thresholds;
     }
 
+    /** The event's own sport when the athlete trains it, else what the athlete trains first. */
+    static Sport sport(Athlete athlete, SeasonEvent event) {
+        return athlete.trains(event.sport()) ? event.sport() : athlete.first();
+    }
+
     /** A demand with the answer to it. @param fresh best mean when fresh, in the demand's unit; NaN without any */
     public record Answer(EventDemand demand, DemandCheck check, double fresh) {}
 
     @Transactional(readOnly = true)
     public List<Answer> answers(Athlete athlete, SeasonEvent event, LocalDate today) {
-        Sport sport = event.sport() == Sport.OTHER ? athlete.sport() == Sport.RUN ? Sport.RUN : Sport.RIDE : event.sport();
+        Sport sport = sport(athlete, event);
         Map<Unit, Bests> bests = new HashMap<>();
         List<Answer> answers = new ArrayList<>();
         for (EventDemand demand : event.demands()) {

@@ -27,7 +27,7 @@ import pemblar.app.season.SeasonSettings;
 import pemblar.app.season.SeasonSettings.Away;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.app.undo.UndoService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Priority;
@@ -120,7 +120,7 @@ class SeasonController {
                  @RequestParam(required = false) Integer revision, @RequestParam(defaultValue = "false") boolean replan, HttpServletRequest request,
                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         return changed(athleteId, viewer, request, model, () -> {
-            Sport of = sport == null ? pages.athlete(athleteId, viewer).sport() : sport;
+            Sport of = sport == null ? pages.athlete(athleteId, viewer).first() : sport;
             Double metres = kilometres.isBlank() ? null : (Double) (1000 * Typed.number("Distance", kilometres, 0.1, 5000));
             Integer seconds = time.isBlank() ? null : (Integer) Typed.seconds("Expected time", time, 10, 864_000);
             changes.event(new Asking(athleteId, viewer, revision, replan), new SeasonEvent(id, Typed.day("Day", day), Typed.whole("Days it lasts", days, 1, 28), name.strip(), priority, kind, of, metres, seconds, List.of()));

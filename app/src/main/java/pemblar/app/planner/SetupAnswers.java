@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import pemblar.app.frame.Typed;
 import pemblar.app.season.SeasonEvent;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /**
  * What the guided set-up asked.
@@ -42,8 +42,16 @@ record SetupAnswers(Sport sport, String event, SeasonEvent.Kind kind, Double met
         List<Integer> minutes = minutes(typed);
         DayOfWeek longDay = blank(typed, "longDay") ? null : DayOfWeek.of(Typed.whole("Long session", typed.get("longDay"), 1, 7));
         if (longDay != null && minutes.get(longDay.getValue() - 1) == 0) throw new IllegalArgumentException("Long session: its day has no minutes; choose a day that can be trained.");
-        return new SetupAnswers(Sport.valueOf(typed.getOrDefault("sport", "RIDE")), event, SeasonEvent.Kind.valueOf(typed.getOrDefault("kind", "RACE")), metres, seconds, day,
+        return new SetupAnswers(sport(typed), event, SeasonEvent.Kind.valueOf(typed.getOrDefault("kind", "RACE")), metres, seconds, day,
             Typed.number("Present hours a week", typed.getOrDefault("presentHours", "0"), 0, 60), result(typed), minutes, longDay, typed.containsKey("stacked"), loads(typed));
+    }
+
+    private static Sport sport(Map<String, String> typed) {
+        try {
+            return Sport.valueOf(typed.getOrDefault("sport", ""));
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException("Sport: choose one of the list.");
+        }
     }
 
     private static List<Integer> minutes(Map<String, String> typed) {

@@ -21,7 +21,6 @@ import pemblar.app.season.SeasonSettings;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.TrendService.Trend;
-import pemblar.core.Sport;
 
 /** Asks a self-coached athlete what a season needs, shows what would be planned, and puts the whole on the board. */
 @Controller
@@ -43,7 +42,7 @@ class SetupController {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
         Athlete athlete = page.athlete();
         SeasonSettings settings = plan.held(athlete).settings();
-        model.addAttribute("sport", athlete.sport() == Sport.RUN ? "RUN" : "RIDE");
+        model.addAttribute("sport", athlete.first().name());
         model.addAttribute("presentHours", presentHours(page.trend()));
         model.addAttribute("minutes", settings.dayMinutes());
         model.addAttribute("longDay", settings.longDay() == null ? "" : String.valueOf(settings.longDay().getValue()));

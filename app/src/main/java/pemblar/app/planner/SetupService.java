@@ -82,7 +82,7 @@ class SetupService {
         if (!trend.days().isEmpty()) return athlete;
         double perDay = answers.presentHours() * LOAD_PER_HOUR_WITHOUT_DATA / 7;
         LoadTrend.Settings settings = athlete.trend();
-        return new Athlete(athlete.id(), athlete.name(), athlete.sport(), athlete.sex(), athlete.zone(), new LoadTrend.Settings(settings.acuteDays(), settings.chronicDays(), perDay, perDay));
+        return new Athlete(athlete.id(), athlete.name(), athlete.sports(), athlete.sex(), athlete.zone(), new LoadTrend.Settings(settings.acuteDays(), settings.chronicDays(), perDay, perDay));
     }
 
     private Held wanted(Athlete athlete, Held held, Trend trend, SetupAnswers answers, LocalDate day) {

@@ -12,7 +12,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
-import pemblar.core.Sport;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.prediction.Prediction;
 import pemblar.core.threshold.Endurance;
@@ -36,11 +37,13 @@ class FitnessController {
     @GetMapping("/a/{athleteId}/progress/fitness")
     String fitness(@PathVariable long athleteId, @RequestParam(defaultValue = "") String sport, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
-        Sport asked = sport.equalsIgnoreCase("run") || sport.isEmpty() && page.athlete().sport() == Sport.RUN ? Sport.RUN : Sport.RIDE;
-        boolean run = asked == Sport.RUN;
+        List<Sport> told = FitnessService.told(page.athlete());
+        Sport asked = told.stream().filter(s -> s.key().equals(sport)).findFirst().orElse(told.get(0));
+        boolean run = asked.ownMeasure() == Measure.SPEED;
         AerobicTrend trend = fitness.aerobic(page.athlete(), asked);
         model.addAttribute("run", run);
-        model.addAttribute("both", page.athlete().sport() == Sport.OTHER);
+        model.addAttribute("sport", asked);
+        model.addAttribute("told", told);
         model.addAttribute("aerobic", trend);
         model.addAttribute("sentence", sentence(trend, run));
         model.addAttribute("costs", trend.costs().stream().map(FitnessController::cost).toList());

@@ -15,7 +15,7 @@ import pemblar.app.evidence.EvidenceService;
 import pemblar.app.session.AerobicStore;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.aerobic.Pieces;
 import pemblar.core.aerobic.SessionMean;
@@ -26,7 +26,7 @@ import pemblar.core.prediction.Result;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Endurance;
 import pemblar.core.threshold.Quantity;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** Am I getting fitter, and what could I do: the aerobic trend and predicted results of one sport. */
 @Service
@@ -81,6 +81,12 @@ class FitnessService {
         return new SessionMean(String.valueOf(id), list.get(0).day(), list.get(0).surface(), heat, hours, log, list.size());
     }
 
+    /** Sports of which a heart beat's worth can be told: power on wheels, or speed of which hills have a known cost; never empty. */
+    static List<Sport> told(Athlete athlete) {
+        List<Sport> told = athlete.sports().stream().filter(s -> s.onWheels() || s.hillsCost()).toList();
+        return told.isEmpty() ? List.of(athlete.first()) : told;
+    }
+
     /** @param asked metres or seconds */
     record Predicted(double asked, Prediction prediction) {}
 
@@ -90,8 +96,8 @@ class FitnessService {
     @Transactional(readOnly = true)
     Predictions predictions(Athlete athlete, Sport sport) {
         LocalDate today = athlete.dayOf(clock.instant());
-        boolean run = sport == Sport.RUN;
-        Quantity quantity = run ? Quantity.THRESHOLD_SPEED : Quantity.THRESHOLD_POWER;
+        boolean run = sport.ownMeasure() == Measure.SPEED;
+        Quantity quantity = Quantity.of(Quantity.threshold(sport.ownMeasure()).kind(), sport);
         OptionalDouble threshold = thresholds.of(athlete).latest(quantity, today).map(d -> OptionalDouble.of(d.value())).orElse(OptionalDouble.empty());
         if (threshold.isEmpty()) return new Predictions(List.of(), Double.NaN, Endurance.Origin.DEFAULT, "no " + quantity.label() + " is set");
         List<Result> results = results(athlete, sport, today);
@@ -105,7 +111,7 @@ class FitnessService {
 
     /** Best efforts of the last 90 days, each with the day of its session. */
     private List<Result> results(Athlete athlete, Sport sport, LocalDate today) {
-        BestCurve curve = efforts.curve(athlete, sport, sport == Sport.RUN ? Measure.SPEED : Measure.POWER, today.minusDays(RECENT_DAYS), today);
+        BestCurve curve = efforts.curve(athlete, sport, sport.ownMeasure(), today.minusDays(RECENT_DAYS), today);
         List<BestCurve.Point> points = new ArrayList<>();
         for (int seconds : RESULT_SECONDS) points.addAll(curve.points(seconds, (int) (seconds * 1.01)).stream().limit(1).toList());
         Map<Long, LocalDate> days = efforts.named(athlete, points.stream().map(BestCurve.Point::source).distinct().toList()).stream().collect(Collectors.toMap(EffortService.Named::recordingId, EffortService.Named::day));

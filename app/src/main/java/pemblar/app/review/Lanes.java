@@ -1,12 +1,13 @@
 package pemblar.app.review;
 
+import pemblar.core.sport.SpeedUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import pemblar.app.frame.Shown;
 import pemblar.app.session.SessionService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.model.Reserve;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Derived;
@@ -57,8 +58,8 @@ final class Lanes {
         return switch (channel) {
             case POWER -> new Look("Power", "W", "power", 1, 1, "power");
             case HEART_RATE -> new Look("Heart rate", "beats/min", "heart", 1, 1, "heart_rate");
-            case CADENCE -> new Look("Cadence", sport == Sport.RUN ? "steps/min" : "per min", "cadence", 1, 1, "cadence");
-            case SPEED -> sport == Sport.RUN ? new Look("Pace", "min/km", "speed", 1, 100, "pace") : new Look("Speed", "km/h", "speed", 3.6, 10, "pace");
+            case CADENCE -> new Look("Cadence", sport.cadenceUnit().equals("spm") ? "steps/min" : sport.cadenceUnit().equals("rpm") ? "per min" : sport.cadenceUnit(), "cadence", 1, 1, "cadence");
+            case SPEED -> speed(sport.speed());
             case ALTITUDE -> new Look("Altitude", "m", "altitude", 1, 5, "");
             case TEMPERATURE -> new Look("Temperature", "°C", "other", 1, 1, "");
             case STEP_LENGTH -> new Look("Step length", "m", "cadence", 1, 1000, "");
@@ -66,6 +67,10 @@ final class Lanes {
             case VERTICAL_OSCILLATION -> new Look("Vertical oscillation", "cm", "cadence", 100, 10, "");
             case DISTANCE, LATITUDE, LONGITUDE -> throw new IllegalArgumentException(channel + " is no lane");
         };
+    }
+
+    private static Look speed(SpeedUnit unit) {
+        return unit.isPace() ? new Look("Pace", unit.axisUnit(), "speed", 1, 100, "pace") : new Look("Speed", unit.axisUnit(), "speed", 3.6, 10, "pace");
     }
 
     /** About a thousand steps over the range of an unknown quantity. */

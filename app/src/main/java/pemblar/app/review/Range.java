@@ -1,10 +1,11 @@
 package pemblar.app.review;
 
+import pemblar.app.frame.Shown;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleFunction;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.recording.Recording;
 import pemblar.core.selection.Stretch;
@@ -28,13 +29,12 @@ final class Range {
         range.add("distance", s.metres() / 1000, v -> decimal(v, 2) + " km");
         range.add("mean", s.watts(), v -> Math.round(v) + " W" + (s.peakWatts() > 0 ? ", peak " + Math.round(s.peakWatts()) : ""));
         if (!Double.isNaN(s.watts())) range.add("equivalent", s.equivalent(), v -> Math.round(v) + " W");
-        else range.add("flat-equivalent pace", s.equivalent(), v -> v > 0 ? Pace.clock(1000 / v) + " /km" : "–");
+        else range.add(recording.sport().hillsCost() ? "flat-equivalent pace" : "pace while moving", s.equivalent(), v -> speed(recording.sport(), v));
         range.add("per kg", s.wattsPerKilogram(), v -> decimal(v, 2) + " W/kg");
         range.add("of threshold", s.intensity(), v -> Math.round(100 * v) + " %");
         range.add("heart rate", s.bpm(), v -> Math.round(v) + ", peak " + Math.round(s.peakBpm()));
         range.add("cadence", s.cadence(), v -> String.valueOf(Math.round(v)));
-        if (recording.sport() == Sport.RUN) range.add("pace", s.speed(), v -> v > 0 ? Pace.clock(1000 / v) + " /km" : "–");
-        else range.add("speed", s.speed() * 3.6, v -> decimal(v, 1) + " km/h");
+        range.add(recording.sport().speed().isPace() ? "pace" : "speed", s.speed(), v -> speed(recording.sport(), v));
         range.add("climb", s.climb(), v -> Math.round(v) + " m" + (v >= 20 ? " at " + Math.round(s.climbRate()) + " m/h" : ""));
         range.add("gradient", s.gradient(), v -> decimal(100 * v, 1) + " %");
         range.add("load", s.load(), v -> decimal(v, 1));
@@ -46,6 +46,10 @@ final class Range {
 
     private void add(String name, double value, DoubleFunction<String> shown) {
         if (Double.isFinite(value)) figures.add(new Figure(name, shown.apply(value)));
+    }
+
+    private static String speed(Sport sport, double metresPerSecond) {
+        return metresPerSecond > 0 ? Shown.speedFigure(sport, metresPerSecond) + " " + Shown.speedUnit(sport) : "–";
     }
 
     private static String decimal(double value, int digits) {

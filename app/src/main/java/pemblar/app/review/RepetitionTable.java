@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import pemblar.app.frame.Shown;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.matching.StepMatching.Matched;
 import pemblar.core.recording.Channel;
@@ -74,7 +74,7 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
     }
 
     private static List<Span> found(Recording recording, double floor) {
-        if (!recording.has(Channel.POWER) && recording.sport() == Sport.RIDE) return List.of();          // speed on wheels says more about wind and road
+        if (!recording.has(Channel.POWER) && recording.sport().onWheels()) return List.of();          // speed on wheels says more about wind and road
         return recording.channel(recording.has(Channel.POWER) ? Channel.POWER : Channel.SPEED).map(values -> RepetitionSet.alike(FoundEfforts.of(values, recording.has(Channel.POWER) ? floor : Double.NaN))).orElse(List.of());
     }
 
@@ -160,7 +160,7 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
 
     private static String name(Quantity quantity, Channel main, Sport sport) {
         return switch (quantity) {
-            case MAIN -> main == Channel.POWER ? "mean power" : sport == Sport.RUN ? "mean pace" : "mean speed";
+            case MAIN -> main == Channel.POWER ? "mean power" : "mean " + (sport.speed().isPace() ? "pace" : "speed");
             case CADENCE -> "cadence";
             case STEP_LENGTH -> "step length";
             case CONTACT_TIME -> "contact time";

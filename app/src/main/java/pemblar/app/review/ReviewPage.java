@@ -51,7 +51,7 @@ class ReviewPage {
 
     /** Lower boundary of power zone 3, or NaN. */
     static double floor(SessionService.Opened opened) {
-        return opened.zones().of(ZoneSet.Measure.POWER, opened.slab().sport()).filter(set -> set.count() >= 3).map(set -> set.floorOf(3)).orElse(Double.NaN);
+        return opened.zones().of(pemblar.core.sport.Measure.POWER, opened.slab().sport()).filter(set -> set.count() >= 3).map(set -> set.floorOf(3)).orElse(Double.NaN);
     }
 
     /** A kept range in seconds of the recording as it counts; what was trimmed away is left out. */

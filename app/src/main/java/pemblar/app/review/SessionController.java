@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -31,7 +32,7 @@ import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.selection.Climbs;
@@ -39,7 +40,7 @@ import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.ShorthandText;
 import pemblar.core.zone.ZoneSet;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** The review of one session. */
 @Controller
@@ -85,9 +86,9 @@ class SessionController {
             review.stretches(opened, model);
             model.addAttribute("zones", zones(opened));
             model.addAttribute("bests", bests(opened));
-            model.addAttribute("isRun", recording.sport() == Sport.RUN);
+            model.addAttribute("sport", recording.sport());
             model.addAttribute("hasPower", recording.has(Channel.POWER));
-            model.addAttribute("zonable", recording.has(Channel.POWER) || recording.has(Channel.HEART_RATE) || recording.sport() == Sport.RUN && recording.has(Channel.SPEED));
+            model.addAttribute("zonable", recording.has(Channel.POWER) || recording.has(Channel.HEART_RATE) || recording.sport().trainsBy(Measure.SPEED) && recording.has(Channel.SPEED));
             model.addAttribute("missingChannels", missing(recording));
             model.addAttribute("hasRoute", recording.has(Channel.LATITUDE) && recording.has(Channel.LONGITUDE));
             model.addAttribute("ranges", review.ranges(opened));
@@ -116,7 +117,7 @@ class SessionController {
     /** What people look for and this recording does not have. */
     private static List<String> missing(Recording recording) {
         List<String> missing = new ArrayList<>();
-        if (recording.sport() == Sport.RIDE && !recording.has(Channel.POWER)) missing.add("power");
+        if (recording.sport().ownMeasure() == Measure.POWER && !recording.has(Channel.POWER)) missing.add("power");
         if (!recording.has(Channel.HEART_RATE)) missing.add("heart rate");
         if (!recording.has(Channel.SPEED)) missing.add("speed");
         if (!recording.has(Channel.DISTANCE)) missing.add("distance");
@@ -145,15 +146,15 @@ class SessionController {
         Map<String, List<ZoneLine>> all = new LinkedHashMap<>();
         opened.stored().orElseThrow().facts().zones().forEach((measure, seconds) ->
             opened.zones().of(measure, opened.recording().orElseThrow().sport()).filter(set -> set.count() == seconds.size())
-                .ifPresent(set -> all.put(measure == Measure.HEART_RATE ? "heart rate" : measure == Measure.SPEED ? "pace" : "power", lines(set, seconds))));
+                .ifPresent(set -> all.put(measure.title(opened.slab().sport()).toLowerCase(Locale.ROOT), lines(set, opened.slab().sport(), seconds))));
         return all;
     }
 
-    private static List<ZoneLine> lines(ZoneSet set, List<Integer> seconds) {
+    private static List<ZoneLine> lines(ZoneSet set, Sport sport, List<Integer> seconds) {
         int most = Math.max(1, seconds.stream().mapToInt(Integer::intValue).max().orElse(1));
         List<ZoneLine> lines = new ArrayList<>();
         for (int zone = 1; zone <= set.count(); zone++)
-            lines.add(new ZoneLine(zone, set.names().get(zone - 1), pemblar.app.zones.ZoneView.range(set, zone), seconds.get(zone - 1), 100.0 * seconds.get(zone - 1) / most));
+            lines.add(new ZoneLine(zone, set.names().get(zone - 1), pemblar.app.zones.ZoneView.range(set, sport, zone), seconds.get(zone - 1), 100.0 * seconds.get(zone - 1) / most));
         return lines;
     }
 

@@ -38,7 +38,7 @@ import pemblar.app.session.SessionSearch;
 import pemblar.app.session.SessionSearch.By;
 import pemblar.app.session.SessionSearch.Wanted;
 import pemblar.app.undo.UndoService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /** The list of sessions: found, marked, exported and deleted, many at once; and uploads. */
 @Controller

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import pemblar.app.frame.Shown;
 import pemblar.app.session.SessionService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.matching.StepMatching.Done;
 import pemblar.core.matching.StepMatching.Matched;
@@ -51,7 +51,7 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
 
     static List<Choice> choices(Cuts cuts) {
         List<Choice> choices = new ArrayList<>();
-        for (PlannedStep step : cuts.plan()) choices.add(new Choice(choices.size(), name(step) + ", " + ShorthandText.target(step.flat().step().target())));
+        for (PlannedStep step : cuts.plan()) choices.add(new Choice(choices.size(), name(step) + ", " + ShorthandText.target(step.flat().step().target(), cuts.recording().sport())));
         return choices;
     }
 
@@ -75,9 +75,9 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
         double low = step.isRamp() ? Math.min(step.from(), step.to()) : step.low();
         double high = step.isRamp() ? Math.max(step.from(), step.to()) : step.high();
         double at = BAND_FROM + (BAND_TO - BAND_FROM) * (done.mean() - low) / (high - low);
-        boolean fastFirst = speed && cuts.recording().sport() == Sport.RUN;           // the shorter time of a pace
+        boolean fastFirst = speed && cuts.recording().sport().speed().isPace();           // the shorter time of a pace
         String band = step.basis() == null ? NONE : figure(cuts.recording().sport(), speed, fastFirst ? high : low) + "–" + figure(cuts.recording().sport(), speed, fastFirst ? low : high);
-        return new Line(index, name(step), ShorthandText.target(step.flat().step().target()), step.seconds(), done, mean, band,
+        return new Line(index, name(step), ShorthandText.target(step.flat().step().target(), cuts.recording().sport()), step.seconds(), done, mean, band,
             Double.isNaN(at) ? Double.NaN : Math.max(2, Math.min(98, at)), one.from(), one.to(), step.basis() != null, one.step(), one.ignored());
     }
 

@@ -2,7 +2,7 @@ package pemblar.app.season;
 
 import java.time.LocalDate;
 import java.util.List;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.season.Event;
 import pemblar.core.season.EventLoad;
 import pemblar.core.season.Priority;

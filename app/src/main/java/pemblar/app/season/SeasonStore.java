@@ -13,7 +13,7 @@ import org.springframework.stereotype.Repository;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonSettings.Away;
 import pemblar.app.season.SeasonSettings.Marked;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Block;
 import pemblar.core.season.Priority;

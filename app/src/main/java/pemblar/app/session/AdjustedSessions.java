@@ -9,7 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.adjust.Change;
 import pemblar.core.schedule.Purpose;
 

@@ -1,5 +1,7 @@
 package pemblar.app.session;
 
+import pemblar.core.sport.Sport;
+import pemblar.app.frame.Shown;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -124,8 +126,8 @@ public class AdoptionPreview {
                 Forecast before = forecast(row, now);
                 Forecast after = forecast(row, then);
                 Double loadAfter = after == null || after.load().isEmpty() ? null : (Double) after.load().getAsDouble();
-                String one = hardest(before);
-                String other = hardest(after);
+                String one = hardest(before, row.sport);
+                String other = hardest(after, row.sport);
                 if (one.equals(other) && java.util.Objects.equals(rounded(row.plannedLoad), rounded(loadAfter))) continue;
                 deltas.merge(row.day, (loadAfter == null ? 0 : loadAfter) - (row.plannedLoad == null ? 0 : row.plannedLoad), Double::sum);
                 changes.add(new PlannedChange(row.id, row.day, row.title, one, other, row.plannedLoad, loadAfter));
@@ -148,11 +150,11 @@ public class AdoptionPreview {
     }
 
     /** The hardest step with its target in the unit of the quantity. */
-    private static String hardest(Forecast forecast) {
+    private static String hardest(Forecast forecast, Sport sport) {
         if (forecast == null) return "–";
         PlannedStep step = forecast.steps().stream().filter(s -> s.basis() != null).max(Comparator.comparingDouble(PlannedStep::intensity)).orElse(null);
         if (step == null) return "–";
-        return ShorthandText.length(step.flat().step().length()) + " at " + Amounts.range(step.basis().threshold(), step.low(), step.high());
+        return ShorthandText.length(step.flat().step().length()) + " at " + Shown.range(step.basis().measure(), sport, step.low(), step.high());
     }
 
     private static LoadTrend.Day shifted(Athlete athlete, TrendService.Trend trend, Map<LocalDate, Double> deltas, LocalDate today) {

@@ -5,7 +5,7 @@ import java.util.List;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.aerobic.Pieces;
 
 /** Keeps the steady stretches of recordings, so that a year's trend decodes nothing. */

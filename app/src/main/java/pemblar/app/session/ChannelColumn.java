@@ -15,7 +15,7 @@ import java.util.function.Predicate;
 import java.util.zip.Deflater;
 import java.util.zip.DeflaterOutputStream;
 import java.util.zip.InflaterInputStream;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Pause;
 import pemblar.core.recording.Recording;

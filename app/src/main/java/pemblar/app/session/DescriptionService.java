@@ -14,7 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.matching.Stretches;
 
 /** What people say about sessions: kind, equipment, surface, weather, tags, stretches cut by hand, the verdict in their own words. */

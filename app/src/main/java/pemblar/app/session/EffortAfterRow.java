@@ -7,9 +7,9 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Series;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** Best means of one recording after prior work or time, in the order of {@link pemblar.core.effort.AfterWork}. */
 @Entity

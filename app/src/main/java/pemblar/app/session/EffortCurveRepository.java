@@ -5,8 +5,8 @@ import java.util.List;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
-import pemblar.core.Sport;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Sport;
+import pemblar.core.sport.Measure;
 
 interface EffortCurveRepository extends Repository<EffortCurveRow, EffortCurveRow.Key> {
     /** What the combining of curves needs of each session. */

@@ -9,9 +9,9 @@ import jakarta.persistence.Table;
 import java.io.Serializable;
 import java.nio.ByteBuffer;
 import java.time.LocalDate;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Series;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** Best means of one recording on the common grid, as 32-bit floats: they carry seven digits, a power meter three. */
 @Entity

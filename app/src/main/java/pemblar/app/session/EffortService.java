@@ -12,7 +12,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.aerobic.Pieces;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.effort.BestCurve;
@@ -21,7 +21,7 @@ import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 import pemblar.core.workout.SpeedOfPower;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** Best efforts over any span of days, from the curves stored with each recording; and stretches that do not count. */
 @Service
@@ -159,7 +159,7 @@ public class EffortService {
     void store(RecordingRow row, Recording recording) {
         if (row.curvesVersion > 0) forget(row.id);
         for (Measure measure : Measure.values()) {
-            if (measure == Measure.SPEED && recording.sport() != Sport.RUN) continue;        // speed on wheels says more about wind and road
+            if (measure == Measure.SPEED && !recording.sport().trainsBy(Measure.SPEED)) continue;        // speed on wheels says more about wind and road
             Series values = counting(row, recording, measure);
             if (values == null) continue;
             curves.save(new EffortCurveRow(row, measure, BestCurve.onGrid(values)));

@@ -10,7 +10,7 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.Set;
 import java.util.stream.Collectors;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.SessionSummary.Part;
 
 @Entity

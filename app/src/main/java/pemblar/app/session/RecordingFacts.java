@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import pemblar.core.load.SessionLoad.Source;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** The stored summary of a recording; what cannot be computed is null. */
 public record RecordingFacts(Instant startedAt, int timerSeconds, double elapsedSeconds, Double distanceMetres, Double meanWatts, Double equivalentWatts,

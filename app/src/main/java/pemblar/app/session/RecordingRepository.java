@@ -8,7 +8,7 @@ import java.util.Set;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.SpeedOfPower;
 
 interface RecordingRepository extends Repository<RecordingRow, Long> {
@@ -41,7 +41,7 @@ interface RecordingRepository extends Repository<RecordingRow, Long> {
     @Query("select r from RecordingRow r where r.athleteId = :athleteId and r.day >= :from and r.day < :until order by r.day")
     List<RecordingRow> within(long athleteId, LocalDate from, LocalDate until);
 
-    @Query("select new pemblar.core.workout.SpeedOfPower$Ride(r.meanWatts, r.meanSpeed) from RecordingRow r where r.athleteId = :athleteId and r.sport = pemblar.core.Sport.RIDE "
+    @Query("select new pemblar.core.workout.SpeedOfPower$Ride(r.meanWatts, r.meanSpeed) from RecordingRow r where r.athleteId = :athleteId and r.sport = pemblar.core.sport.Sport.RIDE "
         + "and r.day >= :from and r.meanWatts > 40 and r.meanSpeed > 1 and r.timerSeconds >= 1200")
     List<SpeedOfPower.Ride> rides(long athleteId, LocalDate from);
 

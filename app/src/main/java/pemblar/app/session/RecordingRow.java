@@ -19,7 +19,7 @@ import java.util.TreeMap;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.SQLRestriction;
 import org.hibernate.type.SqlTypes;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.evidence.Floors;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.SessionLoad;
@@ -29,7 +29,7 @@ import pemblar.core.model.Reserve;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 import pemblar.core.zone.ZoneSet.TimeInZones;
 
 /** The stored summary of a recording: what pages and trends query. */

@@ -20,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.recording.Recording;
 import pemblar.core.load.SessionSummary.Part;
@@ -96,7 +96,7 @@ public class RecordingService {
     private static Reading read(byte[] bytes, Athlete athlete) {
         Reading reading = RecordingFiles.read(bytes, Optional.empty());
         boolean unnamed = reading.recording().isPresent() && reading.recording().get().sport() == Sport.OTHER;
-        return unnamed && athlete.sport() != Sport.OTHER ? RecordingFiles.read(bytes, Optional.of(athlete.sport())) : reading;
+        return unnamed && athlete.sports().size() == 1 ? RecordingFiles.read(bytes, Optional.of(athlete.first())) : reading;
     }
 
     private SessionRow place(Athlete athlete, RecordingRow recording, Optional<Long> wanted) {
@@ -120,7 +120,7 @@ public class RecordingService {
     static SessionRow unplanned(Athlete athlete, RecordingRow recording) {
         int hour = recording.startedAt.atZone(athlete.zone()).getHour();
         String time = hour < 5 ? "Night" : hour < 11 ? "Morning" : hour < 14 ? "Midday" : hour < 18 ? "Afternoon" : "Evening";
-        String what = recording.sport == Sport.RUN ? " run" : recording.sport == Sport.RIDE ? " ride" : " session";
+        String what = recording.sport == Sport.OTHER ? " session" : " " + recording.sport.key();
         return new SessionRow(athlete.id(), recording.day, recording.sport, time + what);
     }
 

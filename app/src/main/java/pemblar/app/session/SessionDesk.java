@@ -97,7 +97,7 @@ class SessionDesk {
             row.plannedSeconds = forecast.seconds();
             row.plannedLoad = forecast.load().isPresent() ? (Double) forecast.load().getAsDouble() : null;
             row.plannedSilhouette = Silhouettes.planned(forecast);
-            row.purpose = Purpose.of(forecast);
+            row.purpose = Purpose.of(forecast, row.sport);
         } catch (IllegalArgumentException e) {
             row.plannedSeconds = null;      // a threshold is missing: the page says so where the plan is shown
             row.plannedLoad = null;

@@ -16,7 +16,7 @@ import java.time.LocalDate;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.SQLRestriction;
 import org.hibernate.type.SqlTypes;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.workout.Workout;
 import pemblar.formats.json.WorkoutJson;

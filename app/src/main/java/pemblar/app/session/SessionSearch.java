@@ -11,7 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.note.NoteService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /** Finds done sessions by what is stored of them. */
 @Service

@@ -14,7 +14,7 @@ import pemblar.app.threshold.ThresholdService;
 import pemblar.core.recording.Recording;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Workout;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 import pemblar.core.zone.Zones;
 
 /** Reads sessions: lists from stored summaries, one session with its channels. */

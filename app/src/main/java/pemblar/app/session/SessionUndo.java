@@ -3,7 +3,7 @@ package pemblar.app.session;
 import java.time.LocalDate;
 import org.springframework.stereotype.Component;
 import pemblar.app.undo.Undoable;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -11,7 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.ScheduleService.Chosen;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.zone.DatedZones;
 import pemblar.formats.json.WorkoutJson;

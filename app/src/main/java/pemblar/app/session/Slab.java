@@ -3,7 +3,7 @@ package pemblar.app.session;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
 
 /** A session as lists and the board show it; what is not known is null. */

@@ -5,7 +5,7 @@ import java.time.ZonedDateTime;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.schedule.UsualStart;
 import pemblar.core.schedule.UsualStart.Started;
 

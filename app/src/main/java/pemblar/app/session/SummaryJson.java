@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import pemblar.core.load.SessionLoad.Source;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 import pemblar.core.zone.ZoneSet.TimeInZones;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;

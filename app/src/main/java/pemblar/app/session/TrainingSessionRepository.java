@@ -9,7 +9,7 @@ import org.springframework.data.domain.Sort;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     SessionRow save(SessionRow row);
@@ -34,7 +34,7 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
         + "from SessionRow s left join s.recording r where s.athleteId in :athleteIds group by s.athleteId, s.day order by s.day")
     List<DayLoad> dayLoads(List<Long> athleteIds);
 
-    @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day = :day and (s.structure is not null or s.purpose is not null) and s.recording is null and (s.sport = :sport or :sport = pemblar.core.Sport.OTHER)")
+    @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day = :day and (s.structure is not null or s.purpose is not null) and s.recording is null and (s.sport = :sport or :sport = pemblar.core.sport.Sport.OTHER)")
     List<SessionRow> open(long athleteId, LocalDate day, Sport sport);
 
     @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day >= :from and s.day < :until and s.structure is not null and s.recording is null")

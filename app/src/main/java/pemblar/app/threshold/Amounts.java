@@ -1,31 +1,57 @@
 package pemblar.app.threshold;
 
 import java.util.Locale;
+import pemblar.core.sport.SpeedUnit;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Pace;
 
-/** How values of a quantity are typed and read: pace as minutes and seconds per km, W′ in kJ, all else in the quantity's unit. */
+/** How values of a quantity are typed and read: pace as minutes and seconds for the distance of its sport, W′ in kJ, all else in the quantity's unit. */
 public final class Amounts {
     private Amounts() {}
 
     /** @throws NumberFormatException when it is no number, or no pace such as 4:10 */
     public static double parsed(Quantity quantity, String typed) {
         String value = typed.strip().replace(',', '.');
-        if (quantity == Quantity.THRESHOLD_SPEED) {
+        if (isPace(quantity)) {
             if (!value.matches("\\d{1,2}:[0-5]\\d")) throw new NumberFormatException(value);
             String[] parts = value.split(":");
-            return 1000.0 / (Integer.parseInt(parts[0]) * 60 + Integer.parseInt(parts[1]));
+            return speed(quantity).paceMetres() / (Integer.parseInt(parts[0]) * 60 + Integer.parseInt(parts[1]));
         }
         double number = Double.parseDouble(value);
         return quantity == Quantity.W_PRIME ? number * 1000 : number;
     }
 
+    private static boolean isPace(Quantity quantity) {
+        return quantity.kind() == Quantity.Kind.THRESHOLD_SPEED;
+    }
+
+    /** How the speed of the quantity's sport reads. */
+    private static SpeedUnit speed(Quantity quantity) {
+        return quantity.sport().speed();
+    }
+
+    /** What somebody might type. */
+    public static String example(Quantity quantity) {
+        return switch (quantity) {
+            case THRESHOLD_POWER, CRITICAL_POWER -> "250";
+            case RUNNING_THRESHOLD_POWER -> "290";
+            case W_PRIME -> "18";
+            case THRESHOLD_HEART_RATE -> "168";
+            case RUNNING_THRESHOLD_HEART_RATE -> "174";
+            case MAXIMUM_HEART_RATE -> "187";
+            case RESTING_HEART_RATE -> "48";
+            case THRESHOLD_SPEED -> "4:10";
+            case SWIMMING_THRESHOLD_SPEED -> "1:38";
+            case BODY_MASS -> "68";
+        };
+    }
+
     public static String unit(Quantity quantity) {
-        return quantity == Quantity.THRESHOLD_SPEED ? "/km" : quantity == Quantity.W_PRIME ? "kJ" : quantity.unit();
+        return isPace(quantity) ? speed(quantity).unit() : quantity == Quantity.W_PRIME ? "kJ" : quantity.unit();
     }
 
     public static String shown(Quantity quantity, double value) {
-        if (quantity == Quantity.THRESHOLD_SPEED) return Pace.clock(1000 / value);
+        if (isPace(quantity)) return Pace.clock(speed(quantity).paceMetres() / value);
         if (quantity == Quantity.W_PRIME) return String.format(Locale.ROOT, "%.1f", value / 1000);
         return quantity == Quantity.BODY_MASS ? String.format(Locale.ROOT, "%.1f", value) : String.valueOf(Math.round(value));
     }
@@ -46,8 +72,8 @@ public final class Amounts {
 
     /** Why a typed value was refused, and what is accepted. */
     public static String problem(Quantity quantity, String typed, IllegalArgumentException e) {
-        if (e instanceof NumberFormatException) return label(quantity) + ": “" + typed + "” is not " + (quantity == Quantity.THRESHOLD_SPEED ? "a pace such as 4:10." : "a number.");
-        boolean pace = quantity == Quantity.THRESHOLD_SPEED;
+        if (e instanceof NumberFormatException) return label(quantity) + ": “" + typed + "” is not " + (isPace(quantity) ? "a pace such as " + example(quantity) + "." : "a number.");
+        boolean pace = isPace(quantity);
         return label(quantity) + ": “" + typed + "” cannot be right; accepted is " + shown(quantity, pace ? quantity.highest() : quantity.lowest())
             + " to " + withUnit(quantity, pace ? quantity.lowest() : quantity.highest()) + ".";
     }

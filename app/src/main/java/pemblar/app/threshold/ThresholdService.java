@@ -17,7 +17,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.SessionSummary.Part;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.DatedValues.Dated;
@@ -25,7 +25,7 @@ import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Sex;
 import pemblar.core.zone.DatedZones;
 import pemblar.core.zone.ZoneScheme;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 import pemblar.core.zone.Zones;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -132,6 +132,12 @@ public class ThresholdService {
     public void setSex(long athleteId, Viewer viewer, Sex sex) {
         athletes.setSex(athleteId, viewer, sex);
         events.publishEvent(new ThresholdsChanged(athleteId, EARLIEST, END_OF_TIME, EnumSet.allOf(Sport.class), EnumSet.of(Part.HEART_RATE)));
+    }
+
+    /** What the athlete trains, the first one first; past sessions keep theirs. */
+    @Transactional
+    public void setSports(long athleteId, Viewer viewer, List<Sport> sports) {
+        athletes.setSports(athleteId, viewer, sports);
     }
 
     /** Takes up a scheme for a sport from a day on. */

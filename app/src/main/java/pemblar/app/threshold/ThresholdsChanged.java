@@ -2,7 +2,7 @@ package pemblar.app.threshold;
 
 import java.time.LocalDate;
 import java.util.Set;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.SessionSummary.Part;
 
 /** A value or zone set changed: these parts of what was computed for sessions of these sports, on the days from..until (exclusive), no longer hold. */

@@ -4,8 +4,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.repository.Repository;
-import pemblar.core.Sport;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Sport;
+import pemblar.core.sport.Measure;
 
 interface ZoneSetRepository extends Repository<ZoneSetRow, Long> {
     ZoneSetRow save(ZoneSetRow row);

@@ -10,9 +10,9 @@ import jakarta.persistence.Table;
 import java.time.LocalDate;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.zone.DatedZones;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 import pemblar.core.zone.Zones;
 import pemblar.formats.json.ZoneSchemeJson;
 

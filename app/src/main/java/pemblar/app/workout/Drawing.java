@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Series;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
@@ -16,7 +16,7 @@ import pemblar.core.workout.Length;
 import pemblar.core.workout.PlannedStep;
 import pemblar.core.workout.ShorthandText;
 import pemblar.core.workout.Target;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /**
  * A workout drawn to scale in a box of {@link #WIDTH} by 220: time along, percent of threshold up, harder is darker.
@@ -60,7 +60,7 @@ public record Drawing(List<Shape> shapes, List<Tick> times, List<Tick> levels, S
         for (int i = 0; i < forecast.steps().size(); i++) {
             PlannedStep step = forecast.steps().get(i);
             double end = at + extent(step, far);
-            shapes.add(shape(step, zone(step, zones, sport), x(at, total), x(end, total), top, paths.isEmpty() ? "" : paths.get(i).toString()));
+            shapes.add(shape(step, sport, zone(step, zones, sport), x(at, total), x(end, total), top, paths.isEmpty() ? "" : paths.get(i).toString()));
             at = end;
         }
         List<Tick> levels = new ArrayList<>();
@@ -94,17 +94,17 @@ public record Drawing(List<Shape> shapes, List<Tick> times, List<Tick> levels, S
         return RESERVE_FLOOR - RESERVE_HEIGHT * (joules - lowest) / (full - lowest);
     }
 
-    private static Shape shape(PlannedStep step, int zone, double from, double to, double top, String path) {
+    private static Shape shape(PlannedStep step, Sport sport, int zone, double from, double to, double top, String path) {
         double begin = y(step.intensityFrom(), top);
         double end = y(step.intensityTo(), top);
         String points = String.format(Locale.ROOT, "%.1f,%.1f %.1f,%.1f %.1f,%.1f %.1f,%.1f", from, FLOOR, from, begin, to, end, to, FLOOR);
         Step design = step.flat().step();
-        String title = ShorthandText.length(design.length()) + " " + ShorthandText.target(design.target());
+        String title = ShorthandText.length(design.length()) + " " + ShorthandText.target(design.target(), sport);
         double middle = (step.low() + step.high()) / 2;
         boolean band = !step.isRamp() && isBand(design.target());
         double low = band ? y(step.intensity() * step.low() / middle, top) : begin;
         double high = band ? y(step.intensity() * step.high() / middle, top) : begin;
-        String kind = step.isRamp() ? "ramp" : band ? "band" : design.target() instanceof Target.Open ? "none" : "single";
+        String kind = step.isRamp() ? "ramp" : band ? "band" : design.target() instanceof Target.Open || design.target() instanceof Target.Rest ? "none" : "single";
         double amount = design.length() instanceof Length.Time t ? t.seconds() : design.length() instanceof Length.Distance d ? d.metres() : 0;
         return new Shape(points, zone, Double.isNaN(step.seconds()), (from + to) / 2, FLOOR - 6, to - from > 16, title, path, kind, from, to, begin, end, low, high, amount,
             design.length() instanceof Length.Distance ? "m" : "s");
@@ -116,8 +116,8 @@ public record Drawing(List<Shape> shapes, List<Tick> times, List<Tick> levels, S
 
     /** Zone of the step's mean target among the athlete's own zones; a step without a target by its intensity. */
     private static int zone(PlannedStep step, Zones zones, Sport sport) {
-        Measure measure = step.basis() == null ? sport == Sport.RUN ? Measure.SPEED : Measure.POWER : step.basis().measure();
-        double threshold = zones.thresholds().forSport(sport).get(measure.threshold()).orElse(Double.NaN);
+        Measure measure = step.basis() == null ? sport.ownMeasure() : step.basis().measure();
+        double threshold = zones.thresholds().forSport(sport).get(Quantity.threshold(measure)).orElse(Double.NaN);
         double value = step.basis() == null ? intensity(step.intensity()) * threshold : step.targetAt(0.5);
         return zones.of(measure, sport).map(set -> Math.max(1, set.zoneOf(value + 1e-9))).orElse(1);
     }

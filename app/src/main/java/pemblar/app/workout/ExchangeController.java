@@ -24,7 +24,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.Shorthand;
 import pemblar.core.workout.ShorthandText;
@@ -128,7 +128,7 @@ class ExchangeController {
         String text = new String(bytes, StandardCharsets.UTF_8);
         if (name.endsWith(".json")) return new Read("", WorkoutJson.read(text));
         if (!name.endsWith(".txt")) throw new IllegalArgumentException("a name that ends in .fit, .json or .txt is accepted");
-        Shorthand.Reading reading = Shorthand.read(text, athlete.sport() == Sport.RUN ? Sport.RUN : Sport.RIDE);
+        Shorthand.Reading reading = Shorthand.read(text, athlete.first());
         return new Read("", reading.workout().orElseThrow(() -> new IllegalArgumentException(reading.problem().orElseThrow().toString())));
     }
 }

@@ -1,5 +1,7 @@
 package pemblar.app.workout;
 
+import pemblar.app.frame.Shown;
+import pemblar.core.sport.Sport;
 import java.util.ArrayList;
 import java.util.List;
 import pemblar.app.threshold.Amounts;
@@ -19,27 +21,27 @@ record SheetLine(int depth, String length, String target, String also) {
         List<PlannedStep> planned = Plan.resolve(workout, zones);
         List<Editing.Path> paths = Editing.paths(workout);
         List<SheetLine> lines = new ArrayList<>();
-        for (int i = 0; i < workout.elements().size(); i++) add(lines, workout.elements().get(i), String.valueOf(i), 0, planned, paths);
+        for (int i = 0; i < workout.elements().size(); i++) add(lines, workout.elements().get(i), String.valueOf(i), 0, planned, paths, workout.sport());
         return lines;
     }
 
-    private static void add(List<SheetLine> lines, Element element, String path, int depth, List<PlannedStep> planned, List<Editing.Path> paths) {
+    private static void add(List<SheetLine> lines, Element element, String path, int depth, List<PlannedStep> planned, List<Editing.Path> paths, Sport sport) {
         if (element instanceof Repeat repeat) {
             lines.add(new SheetLine(depth, repeat.times() + " times", "", repeat.name()));
-            for (int i = 0; i < repeat.elements().size(); i++) add(lines, repeat.elements().get(i), path + "." + i, depth + 1, planned, paths);
+            for (int i = 0; i < repeat.elements().size(); i++) add(lines, repeat.elements().get(i), path + "." + i, depth + 1, planned, paths, sport);
             return;
         }
         Step step = (Step) element;
         PlannedStep resolved = planned.get(paths.indexOf(Editing.Path.parse(path)));
-        lines.add(new SheetLine(depth, ShorthandText.length(step.length()), target(step, resolved), also(step)));
+        lines.add(new SheetLine(depth, ShorthandText.length(step.length()), target(step, resolved, sport), also(step)));
     }
 
-    private static String target(Step step, PlannedStep resolved) {
-        if (resolved.basis() == null) return ShorthandText.target(step.target());
+    private static String target(Step step, PlannedStep resolved, Sport sport) {
+        if (resolved.basis() == null) return ShorthandText.target(step.target(), sport);
         boolean falling = resolved.isRamp() && resolved.to() < resolved.from();
         double first = resolved.isRamp() ? resolved.from() : resolved.low();
         double last = resolved.isRamp() ? resolved.to() : resolved.high();
-        return (falling ? "falling, " : resolved.isRamp() ? "rising, " : "") + Amounts.range(resolved.basis().threshold(), first, last);
+        return (falling ? "falling, " : resolved.isRamp() ? "rising, " : "") + Shown.range(resolved.basis().measure(), sport, first, last);
     }
 
     private static String also(Step step) {

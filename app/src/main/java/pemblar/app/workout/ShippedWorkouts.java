@@ -8,7 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;
 import pemblar.core.workout.Shorthand;
 

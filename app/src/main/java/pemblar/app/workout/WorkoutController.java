@@ -19,7 +19,7 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Basis;
 import pemblar.core.workout.Editing;
@@ -35,9 +35,7 @@ import pemblar.core.zone.Zones;
 @Controller
 @RequestMapping("/a/{athleteId}/workouts")
 class WorkoutController {
-    private static final String EXAMPLE = "warm-up: 15min 45>65%\n5 x (4min 105-110%, 4min 50%)\ncool-down: 10min 60>45%";
     private static final int RECENT_DAYS = 180;
-    private static final String RUN_EXAMPLE = "warm-up: 12min z1-2\n6 x (800m 102%, 400m z1)\ncool-down: 10min z1";
     private final WorkoutService workouts;
     private final ThresholdService thresholds;
     private final AthleteService athletes;
@@ -98,9 +96,9 @@ class WorkoutController {
     @GetMapping("/design")
     String design(@PathVariable long athleteId, @RequestParam(required = false) Long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
-        Sport sport = page.athlete().sport() == Sport.RUN ? Sport.RUN : Sport.RIDE;
+        Sport sport = page.athlete().first();
         if (id == null) {
-            form(model, null, "", sport, Basis.usualFor(sport), sport == Sport.RUN ? RUN_EXAMPLE : EXAMPLE);
+            form(model, null, "", sport, Basis.usualFor(sport), Examples.of(sport));
         } else {
             Shelved kept = workouts.require(id, viewer);
             form(model, kept.isOwn() ? id : null, kept.title(), kept.workout().sport(), kept.workout().basis(), ShorthandText.of(kept.workout()));
@@ -183,7 +181,7 @@ class WorkoutController {
             Forecast forecast = Forecast.of(workout, zones);
             model.addAttribute("forecast", forecast);
             model.addAttribute("drawing", Drawing.of(forecast, Editing.paths(workout), zones, sport, "distance".equals(model.getAttribute("axis"))));
-            if (sport == Sport.RIDE && forecast.metres().isEmpty()) distance(forecast, zones, athlete, day, model);
+            if (sport.onWheels() && forecast.metres().isEmpty()) distance(forecast, zones, athlete, day, model);
             model.addAttribute("rescue", Rescue.of(workout, zones, forecast).orElse(null));
             model.addAttribute("zoneTimes", zoneTimes(forecast, zones, workout));
             roster(workout, athlete, viewer, model);
@@ -218,7 +216,7 @@ class WorkoutController {
     record ForAthlete(String name, Forecast forecast, String missing) {}
 
     private void roster(Workout workout, Athlete shown, Viewer viewer, Model model) {
-        List<Athlete> roster = athletes.roster(viewer).stream().filter(a -> a.sport() == Sport.OTHER || a.sport() == workout.sport()).toList();
+        List<Athlete> roster = athletes.roster(viewer).stream().filter(a -> a.trains(workout.sport())).toList();
         if (roster.size() < 2) return;
         List<ForAthlete> all = new ArrayList<>();
         for (var entry : thresholds.zonesOf(roster).entrySet()) {

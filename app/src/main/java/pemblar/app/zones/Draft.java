@@ -9,7 +9,8 @@ import pemblar.core.threshold.Quantity;
 import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.ZoneScheme.Reference;
 import pemblar.core.zone.ZoneSchemes;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.formats.json.ZoneSchemeJson;
 
 /**
@@ -20,17 +21,20 @@ final class Draft {
     private final List<String> problems = new ArrayList<>();
     private ZoneScheme scheme;
 
-    private Draft(ZoneScheme scheme) {
+    private final Sport sport;
+
+    private Draft(ZoneScheme scheme, Sport sport) {
         this.scheme = scheme;
+        this.sport = sport;
     }
 
-    static Draft of(ZoneScheme scheme) {
-        return new Draft(scheme);
+    static Draft of(ZoneScheme scheme, Sport sport) {
+        return new Draft(scheme, sport);
     }
 
     /** @throws IllegalArgumentException when the carried scheme is not one */
-    static Draft typed(Map<String, String> form) {
-        Draft draft = new Draft(ZoneSchemeJson.read(form.getOrDefault("drawn", "")));
+    static Draft typed(Map<String, String> form, Sport sport) {
+        Draft draft = new Draft(ZoneSchemeJson.read(form.getOrDefault("drawn", "")), sport);
         draft.names(form);
         draft.boundaries(form);
         draft.act(form.getOrDefault("do", ""), form);
@@ -59,7 +63,7 @@ final class Draft {
     private void boundaries(Map<String, String> form) {
         for (int i = 0; i < scheme.boundaries().size(); i++) {
             String typed = form.get("boundary" + i);
-            if (typed == null || typed.strip().equals(shown(scheme, i))) continue;
+            if (typed == null || typed.strip().equals(shown(scheme, sport, i))) continue;
             move(i, typed);
         }
     }
@@ -68,9 +72,9 @@ final class Draft {
         try {
             double wanted = parsed(typed);
             scheme = scheme.moved(index, wanted);
-            if (Math.abs(scheme.boundaries().get(index) - wanted) > 1e-9) problems.add("The boundary " + typed.strip() + " stops at " + shown(scheme, index) + ", next to its neighbour.");
+            if (Math.abs(scheme.boundaries().get(index) - wanted) > 1e-9) problems.add("The boundary " + typed.strip() + " stops at " + shown(scheme, sport, index) + ", next to its neighbour.");
         } catch (IllegalArgumentException e) {
-            problems.add("“" + typed + "” is not a " + (isPace() ? "pace such as 4:10." : "number."));
+            problems.add("“" + typed + "” is not a " + (isPace() ? "pace such as " + Amounts.example(quantity(scheme, sport)) + "." : "number."));
         }
     }
 
@@ -79,17 +83,22 @@ final class Draft {
     }
 
     private double parsed(String typed) {
-        if (isPace()) return Amounts.parsed(Quantity.THRESHOLD_SPEED, typed);
+        if (isPace()) return Amounts.parsed(quantity(scheme, sport), typed);
         String text = typed.strip().replace(',', '.');
         if (!text.matches("\\d{1,4}(\\.\\d{1,6})?")) throw new NumberFormatException(text);
         return Double.parseDouble(text);
     }
 
     /** A boundary as it is typed: a pace for absolute speeds, else a number without a needless point. */
-    static String shown(ZoneScheme scheme, int index) {
+    static String shown(ZoneScheme scheme, Sport sport, int index) {
         double value = scheme.boundaries().get(index);
-        if (scheme.measure() == Measure.SPEED && scheme.reference() == Reference.ABSOLUTE) return Amounts.shown(Quantity.THRESHOLD_SPEED, value);
+        if (scheme.measure() == Measure.SPEED && scheme.reference() == Reference.ABSOLUTE) return Amounts.shown(quantity(scheme, sport), value);
         return value == Math.rint(value) ? String.valueOf((long) value) : String.format(Locale.ROOT, "%.1f", value);
+    }
+
+    /** The threshold of the scheme's measure, as the sport has it. */
+    private static Quantity quantity(ZoneScheme scheme, Sport sport) {
+        return Quantity.of(Quantity.threshold(scheme.measure()).kind(), sport);
     }
 
     private void act(String action, Map<String, String> form) {
@@ -110,7 +119,7 @@ final class Draft {
     }
 
     private void laboratory(String first, String second) {
-        Quantity quantity = scheme.measure().threshold();
+        Quantity quantity = quantity(scheme, sport);
         try {
             double low = Amounts.parsed(quantity, first);
             double high = Amounts.parsed(quantity, second);

@@ -2,6 +2,7 @@ package pemblar.app.zones;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -24,14 +25,14 @@ import pemblar.app.session.EffortService;
 import pemblar.app.session.RecomputationService;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.DatedValues.Dated;
 import pemblar.core.threshold.Plausibility;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Sex;
 import pemblar.core.zone.DatedZones;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 import pemblar.core.zone.Zones;
 
 /** Thresholds, each with its day, what is doubtful about them, and the zones that follow. */
@@ -66,8 +67,9 @@ class ThresholdController {
         Athlete athlete = page.athlete();
         LocalDate today = page.today();
         DatedZones zones = thresholds.zonesOf(athlete);
-        model.addAttribute("quantities", quantities(athlete.sport(), zones.values()).stream().map(q -> view(q, zones.values(), today)).toList());
-        model.addAttribute("zones", ZoneView.all(athlete.sport(), zones.on(today)));
+        model.addAttribute("quantities", quantities(athlete.sports(), zones.values()).stream().map(q -> view(q, zones.values(), today)).toList());
+        model.addAttribute("trainable", Sport.TRAINED);
+        model.addAttribute("zones", ZoneView.all(athlete.sports(), zones.on(today)));
         model.addAttribute("warnings", warnings(athlete, zones, today));
         model.addAttribute("progress", recomputations.latest(athlete).orElse(null));
         model.addAttribute("undoValue", thresholds.latestChange(athleteId, viewer).orElse(null));
@@ -75,17 +77,9 @@ class ThresholdController {
     }
 
     /** What a person of this sport can set; a value that is there is always shown. */
-    private static List<Quantity> quantities(Sport sport, DatedValues values) {
-        List<Quantity> all = new ArrayList<>();
-        for (Quantity quantity : Quantity.values()) {
-            boolean serves = switch (quantity) {
-                case THRESHOLD_POWER, CRITICAL_POWER, W_PRIME -> sport != Sport.RUN;
-                case THRESHOLD_SPEED, RUNNING_THRESHOLD_HEART_RATE, RUNNING_THRESHOLD_POWER -> sport != Sport.RIDE;
-                default -> true;
-            };
-            if (serves || values.values().stream().anyMatch(d -> d.quantity() == quantity)) all.add(quantity);
-        }
-        return all;
+    private static List<Quantity> quantities(List<Sport> sports, DatedValues values) {
+        return Arrays.stream(Quantity.values())
+            .filter(q -> sports.stream().anyMatch(q::serves) || values.values().stream().anyMatch(d -> d.quantity() == q)).toList();
     }
 
     private List<String> warnings(Athlete athlete, DatedZones zones, LocalDate today) {
@@ -114,6 +108,21 @@ class ThresholdController {
         return "redirect:/a/" + athleteId + "/thresholds";
     }
 
+    /** What is trained, the first one first. */
+    @PostMapping("/sports")
+    String sports(@PathVariable long athleteId, @RequestParam(required = false) List<Sport> sports, @RequestParam(required = false) Sport first,
+                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+        List<Sport> trained = new ArrayList<>(sports == null ? List.of() : sports);
+        trained.removeIf(s -> !Sport.TRAINED.contains(s));
+        if (trained.remove(first)) trained.add(0, first);
+        try {
+            thresholds.setSports(athleteId, viewer, trained);
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("refused", e.getMessage());
+        }
+        return "redirect:/a/" + athleteId + "/thresholds";
+    }
+
     @GetMapping("/progress")
     String progress(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Athlete athlete = athletes.require(athleteId, viewer);
@@ -127,17 +136,6 @@ class ThresholdController {
         Optional<Dated> now = values.latest(quantity, today);
         List<DatedView> history = values.values().stream().filter(d -> d.quantity() == quantity).sorted(Comparator.comparing(Dated::from).reversed())
             .map(d -> new DatedView(d.from(), Amounts.shown(quantity, d.value()))).toList();
-        String example = switch (quantity) {
-            case THRESHOLD_POWER, CRITICAL_POWER -> "e.g. 250";
-            case RUNNING_THRESHOLD_POWER -> "e.g. 290";
-            case W_PRIME -> "e.g. 18";
-            case THRESHOLD_HEART_RATE -> "e.g. 168";
-            case RUNNING_THRESHOLD_HEART_RATE -> "e.g. 174";
-            case MAXIMUM_HEART_RATE -> "e.g. 187";
-            case RESTING_HEART_RATE -> "e.g. 48";
-            case THRESHOLD_SPEED -> "e.g. 4:10";
-            case BODY_MASS -> "e.g. 68";
-        };
-        return new QuantityView(quantity, Amounts.label(quantity), Amounts.unit(quantity), example, now.map(d -> Amounts.shown(quantity, d.value())).orElse(null), history);
+        return new QuantityView(quantity, Amounts.label(quantity), Amounts.unit(quantity), "e.g. " + Amounts.example(quantity), now.map(d -> Amounts.shown(quantity, d.value())).orElse(null), history);
     }
 }

@@ -1,5 +1,6 @@
 package pemblar.app.zones;
 
+import pemblar.core.sport.Sport;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.InstantSource;
@@ -37,7 +38,7 @@ import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.ZoneScheme.Reference;
 import pemblar.core.zone.ZoneSchemes;
 import pemblar.core.zone.ZoneSet;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 import pemblar.core.zone.Zones;
 import pemblar.formats.json.ZoneSchemeJson;
 
@@ -79,12 +80,12 @@ class ZoneController {
         ZoneView.Kind kind = kind(page.athlete(), asked);
         DatedZones zones = thresholds.zonesOf(page.athlete());
         ZoneScheme start = chosen(asked.getOrDefault("scheme", ""), kind, viewer).or(() -> zones.on(page.today()).scheme(kind.measure(), kind.sport())).orElseThrow();
-        fill(model, page.athlete(), kind, zones, page.today(), Draft.of(start), viewer);
+        fill(model, page.athlete(), kind, zones, page.today(), Draft.of(start, kind.sport()), viewer);
         return "zones/zones";
     }
 
     private static ZoneView.Kind kind(Athlete athlete, Map<String, String> asked) {
-        List<ZoneView.Kind> kinds = ZoneView.kinds(athlete.sport());
+        List<ZoneView.Kind> kinds = ZoneView.kinds(athlete.sports());
         return kinds.stream().filter(k -> k.sport().name().equals(asked.get("sport")) && k.measure().name().equals(asked.get("measure"))).findFirst().orElse(kinds.get(0));
     }
 
@@ -100,7 +101,7 @@ class ZoneController {
         own.stream().filter(k -> k.scheme().measure() == kind.measure()).forEach(k -> choices.add(new Choice("own-" + k.id(), k.scheme().name() + " (own)")));
         Zones now = zones.on(today);
         model.addAttribute("kind", kind);
-        model.addAttribute("kinds", ZoneView.kinds(athlete.sport()));
+        model.addAttribute("kinds", ZoneView.kinds(athlete.sports()));
         model.addAttribute("choices", choices);
         model.addAttribute("own", own);
         model.addAttribute("history", history(zones, kind, today));
@@ -128,7 +129,7 @@ class ZoneController {
             int zone = i + 1;
             boolean top = i == scheme.boundaries().size();
             double right = top ? 100 : 100 * (scheme.boundaries().get(i) - low) / (high - low);
-            zones.add(new Edited(zone, scheme.names().get(i), top ? null : Draft.shown(scheme, i), top ? null : scheme.boundaries().get(i), set.map(s -> ZoneView.range(s, zone)).orElse("–"), left, right - left));
+            zones.add(new Edited(zone, scheme.names().get(i), top ? null : Draft.shown(scheme, kind.sport(), i), top ? null : scheme.boundaries().get(i), set.map(s -> ZoneView.range(s, kind.sport(), zone)).orElse("–"), left, right - left));
             left = right;
         }
         model.addAttribute("zones", zones);
@@ -136,24 +137,23 @@ class ZoneController {
         model.addAttribute("drawn", ZoneSchemeJson.write(scheme));
         model.addAttribute("low", low);
         model.addAttribute("high", high);
-        model.addAttribute("unitOfBoundary", unit(scheme));
-        model.addAttribute("referenceWord", reference(scheme));
+        model.addAttribute("unitOfBoundary", unit(scheme, kind.sport()));
+        model.addAttribute("referenceWord", reference(scheme, kind.sport()));
         model.addAttribute("known", set.isPresent());
         model.addAttribute("problems", draft.problems());
     }
 
-    private static String unit(ZoneScheme scheme) {
-        if (scheme.reference() != Reference.ABSOLUTE) return "%";
-        return scheme.measure() == Measure.POWER ? "W" : scheme.measure() == Measure.HEART_RATE ? "bpm" : "/km";
+    private static String unit(ZoneScheme scheme, Sport sport) {
+        return scheme.reference() == Reference.ABSOLUTE ? Shown.unit(scheme.measure(), sport) : "%";
     }
 
-    private static String reference(ZoneScheme scheme) {
+    private static String reference(ZoneScheme scheme, Sport sport) {
         return switch (scheme.reference()) {
             case THRESHOLD -> "% of threshold";
             case MAXIMUM -> "% of maximum heart rate";
             case RESERVE -> "% of heart-rate reserve (maximum less resting)";
             case CRITICAL_POWER -> "% of critical power";
-            case ABSOLUTE -> "absolute, in " + unit(scheme);
+            case ABSOLUTE -> "absolute, in " + unit(scheme, sport);
         };
     }
 
@@ -166,7 +166,7 @@ class ZoneController {
         model.addAttribute("athlete", athlete);
         model.addAttribute("kind", kind);
         model.addAttribute("holdsFrom", form.getOrDefault("from", today.toString()));
-        editor(model, kind, thresholds.zonesOf(athlete).on(today), Draft.typed(form));
+        editor(model, kind, thresholds.zonesOf(athlete).on(today), Draft.typed(form, kind.sport()));
         return "zones/zones :: editor";
     }
 
@@ -176,7 +176,7 @@ class ZoneController {
                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model, RedirectAttributes flash) {
         Athlete athlete = athletes.require(athleteId, viewer);
         ZoneView.Kind kind = kind(athlete, form);
-        Draft draft = Draft.typed(form);
+        Draft draft = Draft.typed(form, kind.sport());
         if (!draft.problems().isEmpty()) {
             Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
             fill(model, athlete, kind, thresholds.zonesOf(athlete), page.today(), draft, viewer);

@@ -1,13 +1,14 @@
 package pemblar.app.zones;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
-import pemblar.core.Sport;
-import pemblar.core.workout.Pace;
+import pemblar.app.frame.Shown;
+import pemblar.core.sport.Sport;
 import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.ZoneScheme.Reference;
 import pemblar.core.zone.ZoneSet;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 import pemblar.core.zone.Zones;
 
 /** A zone set as a page shows it; the address part says which set it is. */
@@ -22,24 +23,14 @@ public record ZoneView(String title, String address, List<Line> lines) {
         }
     }
 
-    static List<Kind> kinds(Sport sport) {
-        List<Kind> kinds = new ArrayList<>();
-        if (sport != Sport.RUN) {
-            kinds.add(new Kind("Power, riding", Sport.RIDE, Measure.POWER));
-            kinds.add(new Kind("Heart rate, riding", Sport.RIDE, Measure.HEART_RATE));
-        }
-        if (sport != Sport.RIDE) {
-            kinds.add(new Kind("Heart rate, running", Sport.RUN, Measure.HEART_RATE));
-            kinds.add(new Kind("Pace, running", Sport.RUN, Measure.SPEED));
-            kinds.add(new Kind("Power, running", Sport.RUN, Measure.POWER));
-        }
-        return kinds;
+    static List<Kind> kinds(Collection<Sport> sports) {
+        return sports.stream().flatMap(sport -> sport.measures().stream().map(measure -> new Kind(measure.title(sport) + ", " + sport.doing(), sport, measure))).toList();
     }
 
     /** All sets of an athlete that can be shown with the values of a day. */
-    static List<ZoneView> all(Sport sport, Zones zones) {
+    static List<ZoneView> all(Collection<Sport> sports, Zones zones) {
         List<ZoneView> views = new ArrayList<>();
-        for (Kind kind : kinds(sport))
+        for (Kind kind : kinds(sports))
             zones.of(kind.measure(), kind.sport()).ifPresent(set -> views.add(of(kind, zones.scheme(kind.measure(), kind.sport()).orElseThrow(), set)));
         return views;
     }
@@ -47,7 +38,7 @@ public record ZoneView(String title, String address, List<Line> lines) {
     static ZoneView of(Kind kind, ZoneScheme scheme, ZoneSet set) {
         List<Line> lines = new ArrayList<>();
         for (int zone = 1; zone <= set.count(); zone++)
-            lines.add(new Line(zone, set.names().get(zone - 1), scheme.reference() == Reference.ABSOLUTE ? "" : percents(set, zone), range(set, zone)));
+            lines.add(new Line(zone, set.names().get(zone - 1), scheme.reference() == Reference.ABSOLUTE ? "" : percents(set, zone), range(set, kind.sport(), zone)));
         return new ZoneView(kind.title(), kind.address(), lines);
     }
 
@@ -58,17 +49,15 @@ public record ZoneView(String title, String address, List<Line> lines) {
     }
 
     /** Ends of a zone in the unit people read; whole watts and beats. */
-    public static String range(ZoneSet set, int zone) {
-        if (zone == 1) return (set.measure() == Measure.SPEED ? "slower than " : "under ") + shown(set, set.ceilingOf(1)) + unit(set);
-        if (zone == set.count()) return shown(set, set.floorOf(zone)) + unit(set) + (set.measure() == Measure.SPEED ? " and faster" : " and over");
-        return shown(set, set.floorOf(zone)) + "–" + shown(set, set.ceilingOf(zone)) + unit(set);
+    public static String range(ZoneSet set, Sport sport, int zone) {
+        boolean pace = set.measure() == Measure.SPEED;
+        String unit = " " + Shown.unit(set.measure(), sport);
+        if (zone == 1) return (pace ? "slower than " : "under ") + shown(set, sport, set.ceilingOf(1)) + unit;
+        if (zone == set.count()) return shown(set, sport, set.floorOf(zone)) + unit + (pace ? " and faster" : " and over");
+        return shown(set, sport, set.floorOf(zone)) + "–" + shown(set, sport, set.ceilingOf(zone)) + unit;
     }
 
-    private static String shown(ZoneSet set, double value) {
-        return set.measure() == Measure.SPEED ? Pace.clock(1000 / value) : String.valueOf(Math.round(value));
-    }
-
-    private static String unit(ZoneSet set) {
-        return set.measure() == Measure.SPEED ? " /km" : set.measure() == Measure.POWER ? " W" : " bpm";
+    private static String shown(ZoneSet set, Sport sport, double value) {
+        return set.measure() == Measure.SPEED ? Shown.speedFigure(sport, value) : String.valueOf(Math.round(value));
     }
 }

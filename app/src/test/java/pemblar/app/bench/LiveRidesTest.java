@@ -17,7 +17,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import pemblar.benchunit.Body;
 import pemblar.benchunit.LiveUnit;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Recording;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;

@@ -33,7 +33,7 @@ import pemblar.app.session.SessionService;
 import pemblar.app.session.SessionService.Opened;
 import pemblar.app.session.Slab;
 import pemblar.app.undo.UndoService;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
@@ -67,7 +67,7 @@ class ComparisonServiceTest {
         Arrays.fill(watts, 210);
         Recording recording = new Recording(Sport.RIDE, Instant.EPOCH, watts.length, List.of(), Map.of("power", Series.of(watts)), List.of());
         Slab slab = new Slab(7, LocalDate.of(2026, 5, 4), null, Sport.RIDE, "Fives", false, 100, null, null, null, null, false, 0, "", null, null);
-        Athlete athlete = new Athlete(ATHLETE, "A", Sport.RIDE, Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
+        Athlete athlete = new Athlete(ATHLETE, "A", java.util.List.of(Sport.RIDE), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
         return new Opened(athlete, slab, Optional.empty(), Zones.usual(Thresholds.NONE), Optional.of(recording), Optional.empty(), null, null, trimmed, watts.length + trimmed,
             new Described("", "", "", "", List.of(), Optional.empty(), Optional.empty()), List.of());
     }

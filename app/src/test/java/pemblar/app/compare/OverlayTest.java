@@ -24,7 +24,7 @@ import pemblar.app.session.Described;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.SessionService.Opened;
 import pemblar.app.session.Slab;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
@@ -43,7 +43,7 @@ class OverlayTest {
         for (int i = 0; i < levels.length; i++) Arrays.fill(values, 100 * i, 100 * (i + 1), levels[i]);
         Recording recording = new Recording(Sport.RIDE, Instant.EPOCH, values.length, List.of(), Map.of(channel, Series.of(values)), List.of());
         Slab slab = new Slab(id, LocalDate.of(2026, 5, 4), null, Sport.RIDE, "Fives", false, 100, null, null, null, null, false, 0, "", null, null);
-        Athlete athlete = new Athlete(3, "A", Sport.RIDE, Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
+        Athlete athlete = new Athlete(3, "A", java.util.List.of(Sport.RIDE), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
         when(sessions.open(3, VIEWER, id)).thenReturn(new Opened(athlete, slab, Optional.empty(), Zones.usual(Thresholds.NONE), Optional.of(recording), Optional.empty(), null, null, trimmed, values.length + trimmed,
             new Described("", "", "", "", List.of(), Optional.empty(), Optional.empty()), List.of()));
     }

@@ -11,7 +11,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.session.Slab;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.schedule.RollingLoad.Spell;
@@ -24,7 +24,7 @@ import pemblar.core.threshold.Sex;
 class TapesTest {
     private static final LocalDate FIRST = LocalDate.of(2026, 11, 23);
     private static final Block FOUR_DAYS = new Block(FIRST, 4, Phase.BUILD, "Build", "", 300, 36_000);
-    private static final Athlete ATHLETE = new Athlete(1, "A", Sport.RIDE, Sex.NOT_GIVEN, ZoneId.of("Europe/Helsinki"), LoadTrend.Settings.DEFAULT);
+    private static final Athlete ATHLETE = new Athlete(1, "A", java.util.List.of(Sport.RIDE), Sex.NOT_GIVEN, ZoneId.of("Europe/Helsinki"), LoadTrend.Settings.DEFAULT);
 
     private static final UsualStart NOON = new UsualStart(List.of());
 

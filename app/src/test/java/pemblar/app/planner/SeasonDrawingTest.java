@@ -24,7 +24,7 @@ class SeasonDrawingTest {
         new Block(FIRST.plusDays(18), 10, Phase.TAPER, "Taper", "", 300, 18_000));
 
     private static SeasonDrawing draw(List<Away> away) {
-        SeasonEvent race = new SeasonEvent(3, FIRST.plusDays(27), 1, "Tarn loop", Priority.A, SeasonEvent.Kind.RACE, pemblar.core.Sport.RIDE, null, null, List.of());
+        SeasonEvent race = new SeasonEvent(3, FIRST.plusDays(27), 1, "Tarn loop", Priority.A, SeasonEvent.Kind.RACE, pemblar.core.sport.Sport.RIDE, null, null, List.of());
         Held held = new Held(1, SeasonSettings.USUAL, BLOCKS, List.of(race), away, List.of());
         double[] loads = new double[28];
         java.util.Arrays.fill(loads, 40);

@@ -12,7 +12,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.session.Described;
 import pemblar.app.session.SessionService.Opened;
 import pemblar.app.session.Slab;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.matching.Stretches.One;
 import pemblar.core.recording.Lap;
@@ -96,7 +96,7 @@ final class Openings {
         Map<String, Series> series = new LinkedHashMap<>();
         channels.forEach((key, all) -> series.put(key, Series.of(all)));
         Recording recording = new Recording(sport, Instant.parse("2026-05-04T16:00:00Z"), seconds, List.of(), series, laps);
-        Athlete athlete = new Athlete(1, "Test Person", sport, Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
+        Athlete athlete = new Athlete(1, "Test Person", java.util.List.of(sport), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
         Slab slab = new Slab(9, LocalDate.of(2026, 5, 4), null, sport, "A session", workout.isPresent(), 100, null, null, null, null, false, 0, "", null, null);
         Described described = new Described("", "", "", "", List.of(), byHand, Optional.empty());
         return new Opened(athlete, slab, workout, Zones.usual(values), Optional.of(recording), Optional.empty(), null, null, trimmed, seconds + trimmed, described, List.of());

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /** The figures of a selection as people read them: 200 W threshold, 60 kg. */
 class RangeTest {

@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 import pemblar.app.frame.Shown;
 import pemblar.app.review.RepetitionTable.Plot;
 import pemblar.app.session.SessionService.Opened;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.matching.Stretches;
 import pemblar.core.matching.Stretches.One;
 import pemblar.core.repetition.Span;

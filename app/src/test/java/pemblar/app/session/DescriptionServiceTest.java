@@ -18,7 +18,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.DescriptionService.Known;
 import pemblar.app.session.DescriptionService.Words;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.matching.Stretches;
 import pemblar.core.matching.Stretches.One;
@@ -26,7 +26,7 @@ import pemblar.core.threshold.Sex;
 
 class DescriptionServiceTest {
     private static final Viewer VIEWER = new Viewer(1, "Test Person");
-    private static final Athlete ATHLETE = new Athlete(3, "A", Sport.RIDE, Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
+    private static final Athlete ATHLETE = new Athlete(3, "A", java.util.List.of(Sport.RIDE), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
     private static final LocalDate DAY = LocalDate.of(2026, 5, 4);
     private final SessionDesk desk = mock(SessionDesk.class);
     private final TrainingSessionRepository sessions = mock(TrainingSessionRepository.class);

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Forecast;
@@ -17,7 +17,7 @@ import pemblar.core.workout.ShorthandText;
 import pemblar.core.zone.Zones;
 
 class ShippedWorkoutsTest {
-    private static final Zones ATHLETE = Zones.usual(Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250).with(Quantity.CRITICAL_POWER, 256).with(Quantity.W_PRIME, 20_000).with(Quantity.THRESHOLD_SPEED, 4)
+    private static final Zones ATHLETE = Zones.usual(Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250).with(Quantity.CRITICAL_POWER, 256).with(Quantity.W_PRIME, 20_000).with(Quantity.THRESHOLD_SPEED, 4).with(Quantity.SWIMMING_THRESHOLD_SPEED, 1.1)
         .with(Quantity.THRESHOLD_HEART_RATE, 170).with(Quantity.MAXIMUM_HEART_RATE, 188).with(Quantity.RESTING_HEART_RATE, 50));
 
     @Test

@@ -10,14 +10,15 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.ZoneSchemes;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.formats.json.ZoneSchemeJson;
 
 class DraftTest {
     private static Draft typed(ZoneScheme drawn, String... fields) {
         Map<String, String> form = new HashMap<>(Map.of("drawn", ZoneSchemeJson.write(drawn)));
         for (int i = 0; i < fields.length; i += 2) form.put(fields[i], fields[i + 1]);
-        return Draft.typed(form);
+        return Draft.typed(form, Sport.RUN);
     }
 
     @Test
@@ -40,7 +41,7 @@ class DraftTest {
     @Test
     void absolutePacesAreTypedAsPaces() {
         ZoneScheme lab = ZoneSchemes.fromLaboratory("Lab", Measure.SPEED, 1000.0 / 300, 1000.0 / 250);
-        assertEquals("5:00", Draft.shown(lab, 0));
+        assertEquals("5:00", Draft.shown(lab, Sport.RUN, 0));
         assertEquals(1000.0 / 285, typed(lab, "boundary0", "4:45").scheme().boundaries().get(0), 1e-9);
         assertTrue(typed(lab, "boundary0", "fast").problems().get(0).contains("pace such as 4:10"));
     }
@@ -58,6 +59,6 @@ class DraftTest {
         assertTrue(typed(ZoneSchemes.POWER_THREE, "do", "join:9").problems().get(0).contains("not possible here"));
         ZoneScheme two = ZoneSchemes.POWER_THREE.joined(0);
         assertTrue(typed(two, "do", "join:0").problems().get(0).contains("2 to 9"));
-        assertThrows(IllegalArgumentException.class, () -> Draft.typed(Map.of("drawn", "{}")));
+        assertThrows(IllegalArgumentException.class, () -> Draft.typed(Map.of("drawn", "{}"), Sport.RUN));
     }
 }

@@ -2,7 +2,6 @@ package pemblar.core.aerobic;
 
 import java.util.ArrayList;
 import java.util.List;
-import pemblar.core.Sport;
 import pemblar.core.load.SteadyEquivalent;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
@@ -50,8 +49,8 @@ public final class Pieces {
     }
 
     private static Series output(Recording recording) {
-        if (recording.sport() == Sport.RIDE) return recording.channel(Channel.POWER).orElse(null);
-        return recording.sport() == Sport.RUN && recording.has(Channel.SPEED) ? SteadyEquivalent.flatSpeed(recording) : null;
+        if (recording.sport().onWheels()) return recording.channel(Channel.POWER).orElse(null);
+        return recording.sport().hillsCost() && recording.has(Channel.SPEED) ? SteadyEquivalent.flatSpeed(recording) : null;
     }
 
     /** The spread of its 30 s means is under 12 % of its mean. */

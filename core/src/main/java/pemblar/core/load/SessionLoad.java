@@ -15,7 +15,12 @@ public final class SessionLoad {
 
     /** Load of some seconds at an intensity (equivalent over threshold, 1 is threshold). */
     public static double ofIntensity(double seconds, double intensity) {
-        return seconds / 3600 * intensity * intensity * 100;
+        return ofIntensity(seconds, intensity, 2);
+    }
+
+    /** @param exponent of the intensity: 2, or 3 where the sport says so ({@link pemblar.core.sport.Sport#loadExponent}) */
+    public static double ofIntensity(double seconds, double intensity, int exponent) {
+        return seconds / 3600 * Math.pow(intensity, exponent) * 100;
     }
 
     /**

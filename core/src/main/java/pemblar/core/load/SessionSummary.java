@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
-import pemblar.core.Sport;
 import pemblar.core.effort.MeanMaximal;
 import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.model.Reserve;
@@ -19,7 +18,7 @@ import pemblar.core.recording.Series;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.ZoneSet;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 import pemblar.core.zone.Zones;
 
 /**
@@ -50,7 +49,7 @@ public record SessionSummary(
                 case CRITICAL_POWER -> EnumSet.of(POWER, RESERVE);
                 case W_PRIME -> EnumSet.of(RESERVE);
                 case THRESHOLD_HEART_RATE, RUNNING_THRESHOLD_HEART_RATE, MAXIMUM_HEART_RATE, RESTING_HEART_RATE -> EnumSet.of(HEART_RATE);
-                case THRESHOLD_SPEED -> EnumSet.of(SPEED);
+                case THRESHOLD_SPEED, SWIMMING_THRESHOLD_SPEED -> EnumSet.of(SPEED);
                 case BODY_MASS -> EnumSet.noneOf(Part.class);
             };
         }
@@ -66,9 +65,9 @@ public record SessionSummary(
 
     public static SessionSummary of(Recording recording, Zones zones) {
         Optional<Series> power = recording.channel(Channel.POWER);
-        Optional<Series> running = recording.sport() == Sport.RUN ? recording.channel(Channel.SPEED) : Optional.empty();
+        Optional<Series> running = recording.sport().trainsBy(Measure.SPEED) ? recording.channel(Channel.SPEED) : Optional.empty();
         OptionalDouble equivalent = value(power.map(SteadyEquivalent::of));
-        OptionalDouble flat = value(running.map(speed -> SteadyEquivalent.of(SteadyEquivalent.flatSpeed(recording))));
+        OptionalDouble flat = value(running.map(speed -> SteadyEquivalent.ofSpeed(recording, 0, recording.seconds())));
         OptionalDouble steadiness = equivalent.isPresent() && equivalent.getAsDouble() > 0
             ? OptionalDouble.of(power.orElseThrow().mean() / equivalent.getAsDouble()) : OptionalDouble.empty();
         SessionSummary measured = new SessionSummary(equivalent, flat, steadiness, OptionalDouble.empty(), Map.of(),
@@ -103,7 +102,7 @@ public record SessionSummary(
     private Map<Source, Double> loads(Recording recording, Thresholds values, Set<Part> parts, OptionalDouble byPower, OptionalDouble bySpeed) {
         Map<Source, Double> after = new LinkedHashMap<>();
         byPower.ifPresent(i -> after.put(Source.POWER, SessionLoad.ofIntensity(recording.seconds(), i)));
-        bySpeed.ifPresent(i -> after.put(Source.SPEED, SessionLoad.ofIntensity(recording.seconds(), i)));
+        bySpeed.ifPresent(i -> after.put(Source.SPEED, SessionLoad.ofIntensity(recording.seconds(), i, recording.sport().loadExponent())));
         if (!parts.contains(Part.HEART_RATE)) {
             if (loads.containsKey(Source.HEART_RATE)) after.put(Source.HEART_RATE, loads.get(Source.HEART_RATE));
         } else if (SessionLoad.canUseHeartRate(values)) {

@@ -1,5 +1,6 @@
 package pemblar.core.load;
 
+import java.util.Optional;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
@@ -7,8 +8,6 @@ import pemblar.core.recording.Series;
 /** The steady effort with the same physiological cost: 4th-power mean of the trailing 30 s means. */
 public final class SteadyEquivalent {
     static final int WINDOW_SECONDS = 30;
-    private static final double GRADIENT_OVER_METRES = 10;
-    private static final double STEEPEST = 0.45;
 
     private SteadyEquivalent() {}
 
@@ -38,43 +37,44 @@ public final class SteadyEquivalent {
     }
 
     /**
-     * Speed on the flat, m/s, that costs what the recorded speed costs on its gradient. The gradient is taken over the
-     * last 10 m or more of distance and clipped to -0.45..0.45; it is 0 before 10 m and without altitude or distance.
+     * The steady speed, m/s, of grid seconds [from, to) in a sport that is trained by speed: flat-equivalent where hills cost; where people rest
+     * between, as at the wall of a pool, the mean while moving; NaN when nothing is present.
+     */
+    public static double ofSpeed(Recording recording, int from, int to) {
+        Series speed = recording.channel(Channel.SPEED).orElseThrow(() -> new IllegalArgumentException("speed must be a channel of the recording"));
+        if (recording.sport().restsBetween()) return meanWhileMoving(speed, from, to);
+        return of((recording.sport().hillsCost() ? flatSpeed(recording) : speed).slice(from, to));
+    }
+
+    private static double meanWhileMoving(Series speed, int from, int to) {
+        double sum = 0;
+        int moving = 0;
+        for (int i = from; i < to; i++) {
+            if (!(speed.at(i) > 0)) continue;      // a gap is not above 0 either
+            sum += speed.at(i);
+            moving++;
+        }
+        return moving == 0 ? Double.NaN : sum / moving;
+    }
+
+    /**
+     * Speed on the flat, m/s, that costs what the recorded speed costs on its gradient: the slope of altitude on distance by least squares over
+     * all samples within 25 m before and after, clipped to -0.45..0.45. With fewer than three samples, or when they span under 20 m, it is 0; so
+     * it is without altitude or distance. A shorter base turns a barometer's tremor into load.
      * @see "Minetti, Moia, Roi, Susta and Ferretti, Energy cost of walking and running at extreme uphill and downhill
      *      slopes, J Appl Physiol 93 (2002)"
      */
     public static Series flatSpeed(Recording recording) {
         Series speed = recording.channel(Channel.SPEED).orElseThrow(() -> new IllegalArgumentException("speed must be a channel of the recording"));
-        Series distance = recording.channel(Channel.DISTANCE).orElse(null);
-        Series altitude = recording.channel(Channel.ALTITUDE).orElse(null);
+        Optional<Series> distance = recording.channel(Channel.DISTANCE);
+        Optional<Series> altitude = recording.channel(Channel.ALTITUDE);
+        Gradients gradients = distance.isPresent() && altitude.isPresent() ? new Gradients(distance.get(), altitude.get()) : null;
         double[] flat = new double[speed.size()];
-        int behind = 0;
         for (int i = 0; i < flat.length; i++) {
-            double gradient = 0;
-            if (distance != null && altitude != null && distance.isPresent(i)) {
-                behind = latestTenMetresBehind(distance, behind, i);
-                gradient = gradient(distance, altitude, behind, i);
-            }
+            double gradient = gradients == null ? 0 : gradients.at(i);
             flat[i] = speed.at(i) * costOfRunning(gradient) / costOfRunning(0);
         }
         return Series.of(flat);
-    }
-
-    private static int latestTenMetresBehind(Series distance, int behind, int now) {
-        int latest = behind;
-        for (int i = behind; i < now; i++) {
-            if (!distance.isPresent(i)) continue;
-            if (distance.at(now) - distance.at(i) < GRADIENT_OVER_METRES) break;
-            latest = i;
-        }
-        return latest;
-    }
-
-    private static double gradient(Series distance, Series altitude, int behind, int now) {
-        double metres = distance.at(now) - distance.at(behind);
-        double climb = altitude.at(now) - altitude.at(behind);
-        if (!(metres >= GRADIENT_OVER_METRES) || Double.isNaN(climb)) return 0;
-        return Math.max(-STEEPEST, Math.min(STEEPEST, climb / metres));
     }
 
     /** Energy, J per kg and metre, to run on a gradient (rise over distance). */

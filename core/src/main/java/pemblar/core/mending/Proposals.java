@@ -156,7 +156,7 @@ public final class Proposals {
     private static int lastWork(Recording recording) {
         Series power = recording.channel(Channel.POWER).orElse(null);
         Series cadence = recording.channel(Channel.CADENCE).orElse(null);
-        Series speed = recording.sport() == pemblar.core.Sport.RUN ? recording.channel(Channel.SPEED).orElse(null) : null;
+        Series speed = recording.sport().countsSteps() ? recording.channel(Channel.SPEED).orElse(null) : null;
         int i = recording.seconds();
         while (i > 0 && isIdle(power, cadence, speed, i - 1)) i--;
         return i;

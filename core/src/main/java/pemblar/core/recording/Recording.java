@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /**
  * One outing on a 1 Hz grid of timer seconds: N grid points are N seconds.

@@ -1,7 +1,12 @@
 package pemblar.core.schedule;
 
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
+import pemblar.core.workout.Basis;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.PlannedStep;
+import pemblar.core.zone.ZoneScheme;
+import pemblar.core.zone.ZoneSchemes;
 
 /**
  * What a session is for. It gives a session without steps a planned load, and tells which sessions are hard.
@@ -12,6 +17,9 @@ public enum Purpose {
     RACE(0.90, true), OUTING(0.70, false), WAY_TO_WORK(0.60, false), STRENGTH(0.50, false);
 
     private static final int LONG_SECONDS = 105 * 60;
+    private static final double SPRINT = 1.5;
+    /** So far above the floor of the fastest pace zone a pace is a sprint, as a fraction of threshold speed. */
+    private static final double SPRINT_ABOVE = 0.07;
     private final double intensity;
     private final boolean hard;
 
@@ -41,21 +49,44 @@ public enum Purpose {
         return load / (intensity * intensity * 100) * 3600;
     }
 
-    /** What a workout is for, by how long it stays at which intensity. */
-    public static Purpose of(Forecast forecast) {
-        double above = seconds(forecast, 1.03, 1.5);
-        double near = seconds(forecast, 0.9, 1.03);
-        double tempo = seconds(forecast, 0.76, 0.9);
+    /**
+     * What a workout is for, by how long it stays at which intensity. Paces are read on the scale of power by the usual zones of both: five per cent
+     * of speed are an easy run in one place and a sprint in another.
+     */
+    public static Purpose of(Forecast forecast, Sport sport) {
+        double[] paces = ZoneSchemes.usual(Measure.SPEED, sport).map(Purpose::boundaries).orElse(new double[0]);
+        double above = seconds(forecast, paces, 1.03, SPRINT);
+        double near = seconds(forecast, paces, 0.9, 1.03);
+        double tempo = seconds(forecast, paces, 0.76, 0.9);
         if (above >= 360) return INTERVALS;
         if (near + above >= 900) return THRESHOLD;
         if (tempo + near + above >= 1200) return TEMPO;
-        if (seconds(forecast, 1.5, 10) >= 30) return SPRINTS;
+        if (seconds(forecast, paces, SPRINT, 10) >= 30) return SPRINTS;
         if (forecast.seconds() >= LONG_SECONDS) return LONG;
         return forecast.intensity().orElse(0.6) < 0.57 ? RECOVERY : EASY;
     }
 
-    private static double seconds(Forecast forecast, double low, double high) {
-        return forecast.steps().stream().filter(s -> s.intensity() >= low && s.intensity() < high && Double.isFinite(s.seconds())).mapToDouble(PlannedStep::seconds).sum();
+    private static double[] boundaries(ZoneScheme scheme) {
+        return scheme.boundaries().stream().mapToDouble(b -> b / 100).toArray();
+    }
+
+    private static double seconds(Forecast forecast, double[] paces, double low, double high) {
+        return forecast.steps().stream().filter(s -> Double.isFinite(s.seconds()) && effort(s, paces) >= low && effort(s, paces) < high)
+            .mapToDouble(PlannedStep::seconds).sum();
+    }
+
+    /** Intensity on the scale of power. */
+    private static double effort(PlannedStep step, double[] paces) {
+        double pace = step.intensity();
+        if (step.basis() != Basis.PACE || paces.length == 0) return pace;
+        double[] power = boundaries(ZoneSchemes.POWER_SEVEN);
+        int last = paces.length - 1;
+        if (pace >= paces[last]) return power[last] + (SPRINT - power[last]) * (pace - paces[last]) / SPRINT_ABOVE;
+        int above = 0;
+        while (pace >= paces[above]) above++;
+        double from = above == 0 ? 0 : paces[above - 1];
+        double low = above == 0 ? 0 : power[above - 1];
+        return low + (power[above] - low) * (pace - from) / (paces[above] - from);
     }
 
     /** What an effort of a duration is trained by. */

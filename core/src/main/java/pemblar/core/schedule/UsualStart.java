@@ -7,7 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /** When an athlete usually starts: the median of the last 8 starts of that weekday and sport; noon without one. */
 public final class UsualStart {

@@ -1,7 +1,7 @@
 package pemblar.core.selection;
 
 import java.util.OptionalDouble;
-import pemblar.core.Sport;
+import pemblar.core.sport.Measure;
 import pemblar.core.load.SessionLoad;
 import pemblar.core.load.SteadyEquivalent;
 import pemblar.core.recording.Channel;
@@ -53,7 +53,7 @@ public record Stretch(int from, int to, double clockSeconds, double metres, doub
             Series sound = main != null ? main : heart;
             return new Stretch(from, to, recording.clockSecondsAt(to) - recording.clockSecondsAt(from + 1) + 1, metres, watts, max(power), equivalent, watts / value(Quantity.BODY_MASS), intensity,
                 mean(heart), max(heart), mean(channel(Channel.CADENCE)), mean(speed), climb, climb * 3600 / (to - from), gradient(altitude, metres),
-                SessionLoad.ofIntensity(to - from, intensity), joules, power == null ? Double.NaN : power.mean(0, to) * power.present(0, to), drift(power != null ? power : recording.sport() == Sport.RUN ? speed : null, heart),
+                SessionLoad.ofIntensity(to - from, intensity, power != null ? 2 : recording.sport().loadExponent()), joules, power == null ? Double.NaN : power.mean(0, to) * power.present(0, to), drift(power != null ? power : recording.sport().trainsBy(Measure.SPEED) ? speed : null, heart),
                 sound == null ? 0 : (double) sound.present(from, to) / (to - from));
         }
 
@@ -76,8 +76,8 @@ public record Stretch(int from, int to, double clockSeconds, double metres, doub
 
         private double equivalent(Series power, Series speed) {
             if (power != null) return power.present(from, to) == 0 ? Double.NaN : SteadyEquivalent.of(power.slice(from, to));
-            if (speed == null || recording.sport() != Sport.RUN) return Double.NaN;
-            return SteadyEquivalent.of(SteadyEquivalent.flatSpeed(recording).slice(from, to));
+            if (speed == null || !recording.sport().trainsBy(Measure.SPEED)) return Double.NaN;
+            return SteadyEquivalent.ofSpeed(recording, from, to);
         }
 
         private double threshold(Series power) {

@@ -3,7 +3,7 @@ package pemblar.core.threshold;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.model.Effort;
 import pemblar.core.threshold.Calculation.Refusal;
 
@@ -12,10 +12,10 @@ public final class Calculators {
     public static final double USUAL_FACTOR = 0.95;
     private static final double LEAST_FACTOR = 0.90;
     private static final double MOST_FACTOR = 0.97;
-    private static final double FACTOR_RANGE = 0.02;
+    private static final double FACTOR_RANGE = 0.03;
     private static final double RAMP = 0.75;
-    private static final double RAMP_LOW = 0.72;
-    private static final double RAMP_HIGH = 0.77;
+    private static final double RAMP_LOW = 0.68;
+    private static final double RAMP_HIGH = 0.79;
     private static final double EFFORT_RANGE = 0.01;
     private static final double SHORTEST_EFFORT = 90;
     private static final double LONGEST_EFFORT = 2400;
@@ -33,6 +33,9 @@ public final class Calculators {
     private static final double LEAST_WATTS = 40;
     private static final double FASTER_THAN_ANYBODY = 1.02;
     private static final double MINUTE = 60;
+    private static final double SHORTEST_SWIM = 100;
+    private static final double LONGEST_SWIM = 2000;
+    private static final double LEAST_SWIM_RATIO = 1.5;
 
     private Calculators() {}
 
@@ -137,6 +140,34 @@ public final class Calculators {
         return Calculation.of(new Estimate(Quantity.THRESHOLD_SPEED, speed * Math.pow(hours, k), Math.min(one, other), Math.max(one, other)));
     }
 
+    /**
+     * Threshold speed in water, m/s, from two all-out swims: the slope of distance over time. The range is that of 1 % of each time either way.
+     * @param shorterMetres at least 100 m; the longer at least 1.5 times as far, at most 2000 m
+     * @param daysBetween   at most 7
+     * @see "Wakayoshi et al., Determination and validity of critical velocity as an index of swimming performance, Eur J Appl Physiol 64 (1992)"
+     */
+    public static Calculation twoSwims(double shorterMetres, double shorterSeconds, double longerMetres, double longerSeconds, long daysBetween) {
+        List<Refusal> refusals = new ArrayList<>();
+        if (!(shorterMetres >= SHORTEST_SWIM)) refusals.add(new Refusal("shortDistance", "the short swim must be 100 m or more"));
+        if (!(longerMetres >= LEAST_SWIM_RATIO * shorterMetres && longerMetres <= LONGEST_SWIM))
+            refusals.add(new Refusal("longDistance", "the long swim must be at least 1.5 times the short one and at most 2000 m: 200 m and 400 m serve well"));
+        if (!(shorterSeconds > 0 && longerSeconds > shorterSeconds)) refusals.add(new Refusal("longTime", "the long swim must take longer than the short one"));
+        if (Math.abs(daysBetween) > MOST_DAYS_APART) refusals.add(new Refusal("longDay", text("both swims must lie within 7 days, were %d apart", Math.abs(daysBetween))));
+        if (!refusals.isEmpty()) return Calculation.refused(refusals);
+        double best = (longerMetres - shorterMetres) / (longerSeconds - shorterSeconds);
+        if (!Quantity.SWIMMING_THRESHOLD_SPEED.allows(best) || longerMetres / longerSeconds > shorterMetres / shorterSeconds)
+            return Calculation.refused(List.of(new Refusal("longTime", "these swims give no sensible threshold: was the short one the faster, and both all-out?")));
+        double low = Double.POSITIVE_INFINITY;
+        double high = 0;
+        for (double a : new double[] {1 - EFFORT_RANGE, 1 + EFFORT_RANGE})
+            for (double b : new double[] {1 - EFFORT_RANGE, 1 + EFFORT_RANGE}) {
+                double speed = (longerMetres - shorterMetres) / (b * longerSeconds - a * shorterSeconds);
+                low = Math.min(low, speed);
+                high = Math.max(high, speed);
+            }
+        return Calculation.of(new Estimate(Quantity.SWIMMING_THRESHOLD_SPEED, best, low, high));
+    }
+
     /** Threshold heart rate from the mean of the last 20 min of a 30 min solo trial. */
     public static Calculation heartRateThirty(Sport sport, double meanBpm) {
         return heartRate(sport, meanBpm, 1);
@@ -148,7 +179,7 @@ public final class Calculators {
     }
 
     private static Calculation heartRate(Sport sport, double meanBpm, double share) {
-        Quantity quantity = sport == Sport.RUN ? Quantity.RUNNING_THRESHOLD_HEART_RATE : Quantity.THRESHOLD_HEART_RATE;
+        Quantity quantity = Quantity.of(Quantity.Kind.THRESHOLD_HEART_RATE, sport);
         if (!(meanBpm >= quantity.lowest() && meanBpm <= quantity.highest()))
             return Calculation.refused(List.of(new Refusal("bpm", text("a mean of a hard trial must be %.0f to %.0f bpm, was %.0f", quantity.lowest(), quantity.highest(), meanBpm))));
         return Calculation.of(new Estimate(quantity, share * meanBpm, share * meanBpm - HEART_RATE_RANGE, share * meanBpm + HEART_RATE_RANGE));
@@ -156,7 +187,7 @@ public final class Calculators {
 
     /** Threshold power of a sport. */
     public static Quantity power(Sport sport) {
-        return sport == Sport.RUN ? Quantity.RUNNING_THRESHOLD_POWER : Quantity.THRESHOLD_POWER;
+        return Quantity.of(Quantity.Kind.THRESHOLD_POWER, sport);
     }
 
     private static void checkRace(List<Refusal> refusals, double seconds, String instead) {

@@ -4,7 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import pemblar.core.Sport;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.effort.BestCurve.Point;
 
 /**
@@ -51,7 +52,7 @@ public record Endurance(double k, Origin origin, int efforts, double span) {
 
     /** As for running, without a race to compare with. */
     public static Endurance usual(Sport sport) {
-        return new Endurance(sport == Sport.RUN ? 0.06 : RIDE_DEFAULT, Origin.DEFAULT, 0, 0);
+        return new Endurance(sport.trainsBy(Measure.SPEED) ? 0.06 : RIDE_DEFAULT, Origin.DEFAULT, 0, 0);
     }
 
     /**

@@ -1,7 +1,7 @@
 package pemblar.core.threshold;
 
 import java.time.LocalDate;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /**
  * One thing that suggests a threshold.

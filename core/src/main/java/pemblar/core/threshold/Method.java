@@ -5,6 +5,7 @@ public enum Method {
     TWENTY_MINUTES("20 min test"),
     RAMP("ramp test"),
     TWO_EFFORTS("two efforts"),
+    TWO_SWIMS("two swims"),
     RACE_BY_POWER("trial or race by power"),
     RACE_BY_PACE("trial or race by pace"),
     BEST_EFFORTS("best efforts of 90 days"),

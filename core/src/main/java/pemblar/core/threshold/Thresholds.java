@@ -3,7 +3,7 @@ package pemblar.core.threshold;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.OptionalDouble;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /** The values that hold for an athlete on one day; what is not known is not there. */
 public record Thresholds(Map<Quantity, Double> values, Sex sex) {
@@ -34,17 +34,20 @@ public record Thresholds(Map<Quantity, Double> values, Sex sex) {
     }
 
     /**
-     * The values as they count for a sport. Running has its own threshold power and does not borrow that of riding, nor
-     * critical power and W′; a running threshold heart rate stands in the place of the general one when it is known.
+     * The values as they count for a sport, each under its plain quantity. No sport borrows another's: running has its own threshold power and
+     * neither critical power nor W′ of riding; a threshold heart rate of the sport stands in the place of the general one when it is known.
      */
     public Thresholds forSport(Sport sport) {
-        if (sport != Sport.RUN) return this;
-        Map<Quantity, Double> running = new EnumMap<>(Quantity.class);
-        running.putAll(values);
-        for (Quantity riding : new Quantity[] {Quantity.THRESHOLD_POWER, Quantity.CRITICAL_POWER, Quantity.W_PRIME}) running.remove(riding);
-        get(Quantity.RUNNING_THRESHOLD_POWER).ifPresent(watts -> running.put(Quantity.THRESHOLD_POWER, watts));
-        get(Quantity.RUNNING_THRESHOLD_HEART_RATE).ifPresent(bpm -> running.put(Quantity.THRESHOLD_HEART_RATE, bpm));
-        return new Thresholds(running, sex);
+        Map<Quantity, Double> own = new EnumMap<>(Quantity.class);
+        values.forEach((quantity, value) -> {
+            if (quantity.serves(sport) && quantity == quantity.kind().plain()) own.put(quantity, value);
+        });
+        values.forEach((quantity, value) -> {
+            if (quantity.sport() != sport) return;
+            own.put(quantity, value);          // so that asking twice answers the same
+            own.put(quantity.kind().plain(), value);
+        });
+        return new Thresholds(own, sex);
     }
 
     public Thresholds with(Quantity quantity, double value) {

@@ -1,8 +1,8 @@
 package pemblar.core.workout;
 
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** The quantity a target is set in. */
 public enum Basis {
@@ -34,7 +34,12 @@ public enum Basis {
     }
 
     public static Basis usualFor(Sport sport) {
-        return sport == Sport.RUN ? PACE : POWER;
+        return of(sport.measures().get(0));
+    }
+
+    public static Basis of(Measure measure) {
+        for (Basis basis : values()) if (basis.measure == measure) return basis;
+        throw new IllegalArgumentException("no basis for " + measure);
     }
 
     /** @throws IllegalArgumentException when the key is none of power, hr, pace */

@@ -32,11 +32,11 @@ public record Forecast(List<PlannedStep> steps, int seconds, OptionalDouble metr
         Thresholds thresholds = zones.thresholds().forSport(workout.sport());
         int seconds = (int) Math.round(steps.stream().mapToDouble(PlannedStep::seconds).filter(Double::isFinite).sum());
         double metres = steps.stream().mapToDouble(PlannedStep::metres).sum();
-        double intensity = seconds == 0 ? Double.NaN : SteadyEquivalent.of(intensities(steps, seconds));
+        double intensity = intensity(workout, steps, seconds);
         Optional<Reserve> model = thresholds.knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME)
             ? Optional.of(new Reserve(thresholds.require(Quantity.CRITICAL_POWER), thresholds.require(Quantity.W_PRIME))) : Optional.empty();
         Optional<Series> watts = seconds == 0 ? Optional.empty() : watts(steps, seconds, thresholds);
-        return new Forecast(steps, seconds, optional(metres), optional(intensity), optional(SessionLoad.ofIntensity(seconds, intensity)),
+        return new Forecast(steps, seconds, optional(metres), optional(intensity), optional(SessionLoad.ofIntensity(seconds, intensity, exponent(workout))),
             model.flatMap(m -> watts.map(w -> m.lowest(w, List.of()))), model.flatMap(m -> watts.map(w -> m.over(w, List.of()))),
             remarks(steps, metres, intensity));
     }
@@ -44,6 +44,24 @@ public record Forecast(List<PlannedStep> steps, int seconds, OptionalDouble metr
     /** The same with the usual zones of the sport. */
     public static Forecast of(Workout workout, Thresholds thresholds) {
         return of(workout, Zones.usual(thresholds));
+    }
+
+    /** As of a recording: where people rest between, the mean while moving. */
+    private static double intensity(Workout workout, List<PlannedStep> steps, int seconds) {
+        if (seconds == 0) return Double.NaN;
+        if (!workout.sport().restsBetween()) return SteadyEquivalent.of(intensities(steps, seconds));
+        double moving = 0;
+        double sum = 0;
+        for (PlannedStep step : steps) {
+            if (!Double.isFinite(step.seconds()) || step.intensity() == 0) continue;
+            moving += step.seconds();
+            sum += step.intensity() * step.seconds();
+        }
+        return moving == 0 ? Double.NaN : sum / moving;
+    }
+
+    private static int exponent(Workout workout) {
+        return workout.basis() == Basis.PACE ? workout.sport().loadExponent() : 2;
     }
 
     private static Series intensities(List<PlannedStep> steps, int seconds) {

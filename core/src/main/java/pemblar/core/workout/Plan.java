@@ -52,7 +52,7 @@ public final class Plan {
             double intensity = SessionLoad.intensityOfPerceivedEffort((e.from() + e.to()) / 2);
             return without(flat, intensity);
         }
-        return without(flat, OPEN_INTENSITY);
+        return without(flat, target instanceof Target.Rest ? 0 : OPEN_INTENSITY);
     }
 
     private PlannedStep percent(Workout.Flat flat, Target.Percent p) {

@@ -3,7 +3,7 @@ package pemblar.core.workout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Element.Cadence;
 import pemblar.core.workout.Element.Posture;
 import pemblar.core.workout.Element.Repeat;
@@ -90,7 +90,7 @@ public final class Shorthand {
             else if (target == null) target = new TargetReader(in).read();
             else throw in.expected("a cadence, seated, standing, a cue in quotes, a comma or a new line");
         }
-        if (target == null) throw in.expected("a target such as 95%, 60-65%, 45>65%, z2, 240W, 150bpm, 4:10/km, rpe 6 or open");
+        if (target == null) throw in.expected("a target such as 95%, 60-65%, 45>65%, z2, 240W, 150bpm, 4:10/km, 1:45/100m, rpe 6, open or rest");
         Target found = target;
         Cadence turning = cadence;
         Posture held = posture;

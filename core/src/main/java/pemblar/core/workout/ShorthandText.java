@@ -1,6 +1,8 @@
 package pemblar.core.workout;
 
 import java.util.List;
+import pemblar.core.sport.SpeedUnit;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Element.Cadence;
 import pemblar.core.workout.Element.Posture;
 import pemblar.core.workout.Element.Repeat;
@@ -11,22 +13,22 @@ public final class ShorthandText {
     private ShorthandText() {}
 
     public static String of(Workout workout) {
-        return elements(workout.elements(), workout.sport() == pemblar.core.Sport.RUN ? "spm" : "rpm");
+        return elements(workout.elements(), workout.sport());
     }
 
-    private static String elements(List<Element> elements, String turns) {
+    private static String elements(List<Element> elements, Sport sport) {
         StringBuilder text = new StringBuilder();
         for (Element element : elements) {
             if (!text.isEmpty()) text.append(element.name().isEmpty() ? ", " : "\n");
             if (!element.name().isEmpty()) text.append(element.name()).append(": ");
-            text.append(element instanceof Repeat r ? r.times() + " x (" + elements(r.elements(), turns) + ")" : step((Step) element, turns));
+            text.append(element instanceof Repeat r ? r.times() + " x (" + elements(r.elements(), sport) + ")" : step((Step) element, sport));
         }
         return text.toString();
     }
 
-    private static String step(Step step, String turns) {
-        String text = length(step.length()) + " " + target(step.target());
-        if (step.cadence() != null) text += " " + cadence(step.cadence()) + turns;
+    private static String step(Step step, Sport sport) {
+        String text = length(step.length()) + " " + target(step.target(), sport);
+        if (step.cadence() != null) text += " " + cadence(step.cadence()) + (sport.countsSteps() ? "spm" : "rpm");
         if (step.posture() != Posture.ANY) text += " " + step.posture().name().toLowerCase(java.util.Locale.ROOT);
         return step.cue().isEmpty() ? text : text + " \"" + step.cue() + "\"";
     }
@@ -50,22 +52,30 @@ public final class ShorthandText {
         return metres >= 1000 && Math.abs(metres / 100 - Math.rint(metres / 100)) < 1e-9 ? number(metres / 1000) + "km" : number(metres) + "m";
     }
 
-    /** A target as the shorthand writes it, as 60-65%. */
-    public static String target(Target target) {
+    /** A target as the shorthand writes it, as 60-65%; a pace as the sport reads it. */
+    public static String target(Target target, Sport sport) {
         if (target instanceof Target.Percent p) return span(p.from(), p.to(), p.ramp()) + "%" + basis(p.basis());
         if (target instanceof Target.Zone z) return "z" + z.from() + (z.to() > z.from() ? "-" + z.to() : "") + (z.basis() == null ? "" : " " + z.basis().key());
         if (target instanceof Target.Effort e) return "rpe " + span(e.from(), e.to(), false);
-        if (target instanceof Target.Absolute a) return absolute(a);
-        return "open";
+        if (target instanceof Target.Absolute a) return absolute(a, sport);
+        return target instanceof Target.Rest ? "rest" : "open";
     }
 
-    private static String absolute(Target.Absolute a) {
+    private static String absolute(Target.Absolute a, Sport sport) {
         if (a.basis() == Basis.POWER) return span(a.from(), a.to(), a.ramp()) + "W";
         if (a.basis() == Basis.HEART_RATE) return span(a.from(), a.to(), a.ramp()) + "bpm";
-        double metres = isWhole(1000 / a.from()) && isWhole(1000 / a.to()) || !isWhole(Pace.METRES_PER_MILE / a.from()) ? 1000 : Pace.METRES_PER_MILE;
+        SpeedUnit unit = unit(a, sport);
+        double metres = unit.paceMetres();
         String first = Pace.clock(metres / (a.ramp() ? a.from() : a.to()));
         String second = Pace.clock(metres / (a.ramp() ? a.to() : a.from()));
-        return (a.from() == a.to() ? first : first + (a.ramp() ? ">" : "-") + second) + (metres == 1000 ? "/km" : "/mi");
+        return (a.from() == a.to() ? first : first + (a.ramp() ? ">" : "-") + second) + "/" + unit.shorthand();
+    }
+
+    /** The sport's own, or the mile where that is what was written. */
+    private static SpeedUnit unit(Target.Absolute a, Sport sport) {
+        SpeedUnit own = sport.speed().isPace() ? sport.speed() : SpeedUnit.PER_KILOMETRE;
+        boolean whole = isWhole(own.paceMetres() / a.from()) && isWhole(own.paceMetres() / a.to());
+        return whole || !isWhole(Pace.METRES_PER_MILE / a.from()) ? own : SpeedUnit.PER_MILE;
     }
 
     private static boolean isWhole(double seconds) {

@@ -45,6 +45,9 @@ public sealed interface Target {
 
     record Open() implements Target {}
 
+    /** Standing or lying still, as at the wall of a pool. */
+    record Rest() implements Target {}
+
     private static void check(String name, double value, double lowest, double highest) {
         if (!(value >= lowest && value <= highest))
             throw new IllegalArgumentException(name + " must be in " + lowest + ".." + highest + ", was " + value);

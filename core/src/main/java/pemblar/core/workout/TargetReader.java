@@ -2,7 +2,7 @@ package pemblar.core.workout;
 
 /** Reads a target of the shorthand. */
 final class TargetReader {
-    private static final String ACCEPTED = "a target such as 95%, 60-65%, 45>65%, z2, 240W, 150bpm, 4:10/km, rpe 6 or open";
+    private static final String ACCEPTED = "a target such as 95%, 60-65%, 45>65%, z2, 240W, 150bpm, 4:10/km, 1:45/100m, rpe 6, open or rest";
     private final Scanner in;
 
     TargetReader(Scanner in) {
@@ -11,6 +11,7 @@ final class TargetReader {
 
     Target read() {
         if (in.word("open")) return new Target.Open();
+        if (in.word("rest")) return new Target.Rest();
         if (in.word("rpe")) return effort();
         if (in.atZone()) return zone();
         if (in.atPace()) return pace();
@@ -39,11 +40,18 @@ final class TargetReader {
         double from = in.clock();
         boolean ramp = in.skip('>');
         double to = ramp || in.skip('-') ? in.clock() : from;
-        in.require('/', "/km or /mi");
-        String unit = in.unit("km", "mi");
-        if (unit == null) throw in.expected("km or mi");
-        double metres = unit.equals("km") ? 1000 : Pace.METRES_PER_MILE;
+        in.require('/', "/km, /mi, /100m or /500m");
+        double metres = metres();
         return absolute(metres / from, metres / to, ramp, Basis.PACE, "a pace from 1:24 to 55:00 per km");
+    }
+
+    /** The distance of which a pace is the time. */
+    private double metres() {
+        if (in.word("km")) return 1000;
+        if (in.word("mi")) return Pace.METRES_PER_MILE;
+        double metres = in.atDigit() ? in.number() : 0;
+        if (metres != 100 && metres != 500 || !in.word("m")) throw in.expected("km, mi, 100m or 500m");
+        return metres;
     }
 
     private Target numbers() {

@@ -31,13 +31,13 @@ final class Targets {
             double[] ends = ends(e.from(), e.to(), false, Math.rint(first / PERCENT_OF_A_POINT), Math.rint(second / PERCENT_OF_A_POINT), 0, 10);
             return new Target.Effort(ends[0], ends[1]);
         }
-        throw new IllegalArgumentException("an open step has no target to move: write one, such as 65%");
+        throw new IllegalArgumentException((target instanceof Target.Rest ? "a rest" : "an open step") + " has no target to move: write one, such as 65%");
     }
 
     private static Target absolute(Target.Absolute a, double first, double second) {
         if (!Double.isFinite(first) || !Double.isFinite(second)) throw new IllegalArgumentException("the threshold is not known, so this target can only be written");
         if (a.basis() == Basis.PACE) {
-            double[] ends = ends(a.from(), a.to(), a.ramp(), first, second, 0.5, 11);
+            double[] ends = ends(a.from(), a.to(), a.ramp(), first, second, 0.4, 11);
             return new Target.Absolute(wholePace(ends[0]), wholePace(ends[1]), a.ramp(), a.basis());
         }
         double[] ends = ends(a.from(), a.to(), a.ramp(), Math.rint(first), Math.rint(second), a.basis() == Basis.HEART_RATE ? 40 : 1, a.basis() == Basis.HEART_RATE ? 240 : 2500);

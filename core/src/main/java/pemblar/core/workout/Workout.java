@@ -3,7 +3,7 @@ package pemblar.core.workout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.zone.ZoneSet;
 import pemblar.core.workout.Element.Repeat;
 import pemblar.core.workout.Element.Step;
@@ -42,7 +42,7 @@ public record Workout(Sport sport, Basis basis, List<Element> elements) {
     }
 
     /** True when a target names a zone of the measure. */
-    public boolean namesZones(ZoneSet.Measure measure) {
+    public boolean namesZones(pemblar.core.sport.Measure measure) {
         return expanded().stream().anyMatch(f -> f.step().target() instanceof Target.Zone z && (z.basis() == null ? basis : z.basis()).measure() == measure);
     }
 

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /**
  * A way to divide a quantity, before anybody's values are known: the same scheme serves many athletes. A boundary is one
@@ -119,7 +119,7 @@ public record ZoneScheme(String name, Measure measure, Reference reference, List
     public Optional<ZoneSet> with(Thresholds values) {
         return switch (reference) {
             case ABSOLUTE -> Optional.of(new ZoneSet(measure, 100, 0, boundaries, names));
-            case THRESHOLD -> on(values.get(measure.threshold()), 0);
+            case THRESHOLD -> on(values.get(Quantity.threshold(measure)), 0);
             case MAXIMUM -> on(values.get(Quantity.MAXIMUM_HEART_RATE), 0);
             case CRITICAL_POWER -> on(values.get(Quantity.CRITICAL_POWER), 0);
             case RESERVE -> {

@@ -1,11 +1,12 @@
 package pemblar.core.zone;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.ZoneScheme.Reference;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /** The schemes that ship: starting points to edit (computation, section 8). */
 public final class ZoneSchemes {
@@ -18,7 +19,10 @@ public final class ZoneSchemes {
     public static final ZoneScheme HEART_RATE_RESERVE = scheme("Heart-rate reserve", Measure.HEART_RATE, Reference.RESERVE, 50, 60, 70, 80, 90);
     public static final ZoneScheme HEART_RATE_MAXIMUM = scheme("Maximum heart rate", Measure.HEART_RATE, Reference.MAXIMUM, 60, 70, 80, 90);
     public static final ZoneScheme SPEED_RUN = scheme("Pace on threshold", Measure.SPEED, Reference.THRESHOLD, 78, 88, 95, 102, 111);
-    public static final List<ZoneScheme> ALL = List.of(POWER_SEVEN, POWER_THREE, HEART_RATE_RIDE, HEART_RATE_RUN, HEART_RATE_RESERVE, HEART_RATE_MAXIMUM, SPEED_RUN);
+    /** Speeds lie closer together in water, where drag grows with the square of speed: a starting point of ours, to be edited. */
+    public static final ZoneScheme SPEED_SWIM = scheme("Swimming pace on threshold", Measure.SPEED, Reference.THRESHOLD, 84, 92, 97, 102, 108);
+    public static final List<ZoneScheme> ALL =
+        List.of(POWER_SEVEN, POWER_THREE, HEART_RATE_RIDE, HEART_RATE_RUN, HEART_RATE_RESERVE, HEART_RATE_MAXIMUM, SPEED_RUN, SPEED_SWIM);
 
     private ZoneSchemes() {}
 
@@ -26,12 +30,17 @@ public final class ZoneSchemes {
         return new ZoneScheme(name, measure, reference, java.util.Arrays.stream(boundaries).boxed().toList(), SEVEN.subList(0, boundaries.length + 1));
     }
 
-    /** What holds for a sport as long as nobody chose otherwise; empty for the speed of riding, which has no threshold. */
+    /** Schemes of single sports; what stands in neither map is the usual one of its measure, and speed has none. */
+    private static final Map<Sport, ZoneScheme> SPEED = Map.of(Sport.RUN, SPEED_RUN, Sport.SWIM, SPEED_SWIM);
+    private static final Map<Sport, ZoneScheme> HEART_RATE = Map.of(Sport.RUN, HEART_RATE_RUN, Sport.WALK, HEART_RATE_RUN);
+
+    /** What holds for a sport as long as nobody chose otherwise; empty for a measure that the sport is not trained by. */
     public static Optional<ZoneScheme> usual(Measure measure, Sport sport) {
+        if (!sport.trainsBy(measure)) return Optional.empty();
         return switch (measure) {
             case POWER -> Optional.of(POWER_SEVEN);
-            case HEART_RATE -> Optional.of(sport == Sport.RUN ? HEART_RATE_RUN : HEART_RATE_RIDE);
-            case SPEED -> sport == Sport.RUN ? Optional.of(SPEED_RUN) : Optional.empty();
+            case HEART_RATE -> Optional.of(HEART_RATE.getOrDefault(sport, HEART_RATE_RIDE));
+            case SPEED -> Optional.ofNullable(SPEED.get(sport));
         };
     }
 

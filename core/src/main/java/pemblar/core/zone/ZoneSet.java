@@ -2,7 +2,7 @@ package pemblar.core.zone;
 
 import java.util.List;
 import pemblar.core.recording.Series;
-import pemblar.core.threshold.Quantity;
+import pemblar.core.sport.Measure;
 
 /**
  * Zones of one quantity: n - 1 boundaries, strictly rising, in percent of a reference; zone i (from 1) is
@@ -22,21 +22,6 @@ public record ZoneSet(Measure measure, double reference, double offset, List<Dou
         for (int i = 1; i < percents.size(); i++)
             if (!(percents.get(i) > percents.get(i - 1)))
                 throw new IllegalArgumentException("boundaries must rise, " + percents.get(i) + " follows " + percents.get(i - 1));
-    }
-
-    /** The measured quantity a set divides. */
-    public enum Measure {
-        POWER(Quantity.THRESHOLD_POWER), HEART_RATE(Quantity.THRESHOLD_HEART_RATE), SPEED(Quantity.THRESHOLD_SPEED);
-
-        private final Quantity threshold;
-
-        Measure(Quantity threshold) {
-            this.threshold = threshold;
-        }
-
-        public Quantity threshold() {
-            return threshold;
-        }
     }
 
     /** Seconds in each zone, and those whose value is missing. */

@@ -2,9 +2,9 @@ package pemblar.core.zone;
 
 import java.util.Map;
 import java.util.Optional;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Thresholds;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 /**
  * An athlete's values of one day together with the schemes chosen by then: all that zones, intensity and load need.
@@ -29,8 +29,8 @@ public record Zones(Thresholds thresholds, Map<Key, ZoneScheme> chosen) {
 
     /** True when riding was given heart-rate zones on threshold that are those of running, and no threshold of its own tells them apart. */
     public boolean ridesWithRunningZones() {
-        ZoneScheme ride = chosen.get(new Key(Sport.RIDE, ZoneSet.Measure.HEART_RATE));
-        Optional<ZoneScheme> run = scheme(ZoneSet.Measure.HEART_RATE, Sport.RUN);
+        ZoneScheme ride = chosen.get(new Key(Sport.RIDE, pemblar.core.sport.Measure.HEART_RATE));
+        Optional<ZoneScheme> run = scheme(pemblar.core.sport.Measure.HEART_RATE, Sport.RUN);
         if (ride == null || run.isEmpty() || ride.reference() != ZoneScheme.Reference.THRESHOLD && ride.reference() != ZoneScheme.Reference.ABSOLUTE) return false;
         boolean apart = ride.reference() == ZoneScheme.Reference.THRESHOLD && thresholds.knows(pemblar.core.threshold.Quantity.RUNNING_THRESHOLD_HEART_RATE);
         return !apart && (ride.boundaries().equals(run.get().boundaries()) || ride.boundaries().equals(ZoneSchemes.HEART_RATE_RUN.boundaries()));

@@ -16,7 +16,7 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.load.SessionSummary.Part;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
@@ -27,7 +27,7 @@ import pemblar.core.zone.Zones;
 class SessionSummaryTest {
     private static final Thresholds BEFORE = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 240).with(Quantity.CRITICAL_POWER, 250).with(Quantity.W_PRIME, 9000)
         .with(Quantity.THRESHOLD_HEART_RATE, 165).with(Quantity.RUNNING_THRESHOLD_HEART_RATE, 170).with(Quantity.RUNNING_THRESHOLD_POWER, 280).with(Quantity.MAXIMUM_HEART_RATE, 188)
-        .with(Quantity.RESTING_HEART_RATE, 50).with(Quantity.THRESHOLD_SPEED, 4).with(Quantity.BODY_MASS, 70);
+        .with(Quantity.RESTING_HEART_RATE, 50).with(Quantity.THRESHOLD_SPEED, 4).with(Quantity.SWIMMING_THRESHOLD_SPEED, 1.1).with(Quantity.BODY_MASS, 70);
 
     private static Recording recording(Sport sport, int seconds, long seed) {
         Random random = new Random(seed);
@@ -69,7 +69,7 @@ class SessionSummaryTest {
     @Test
     void everyThresholdChangesSomething() {
         for (Quantity quantity : Quantity.values()) {
-            Sport sport = quantity.name().startsWith("RUNNING") || quantity == Quantity.THRESHOLD_SPEED ? Sport.RUN : Sport.RIDE;
+            Sport sport = quantity.sport() == null ? Sport.RIDE : quantity.sport();
             Recording whole = recording(sport, 1500, 3);
             boolean stored = !Part.restingOn(quantity).isEmpty();
             SessionSummary after = SessionSummary.of(whole, BEFORE.with(quantity, BEFORE.require(quantity) * 1.06));

@@ -12,7 +12,7 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.mending.Mending.Kept;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Lap;

@@ -9,7 +9,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 class RecordingTest {
     private static final Instant START = Instant.parse("2025-05-04T06:00:00Z");

@@ -8,7 +8,7 @@ import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Element.Cadence;
 import pemblar.core.workout.Element.Posture;
 import pemblar.core.workout.Element.Repeat;

@@ -9,7 +9,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 class ShorthandTest {
     private static Workout read(String text) {

@@ -14,13 +14,13 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Sex;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.ZoneScheme.Reference;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 class ZoneSchemeTest {
     private static final Thresholds HEART = Thresholds.NONE.with(Quantity.MAXIMUM_HEART_RATE, 190).with(Quantity.RESTING_HEART_RATE, 50).with(Quantity.THRESHOLD_HEART_RATE, 170);

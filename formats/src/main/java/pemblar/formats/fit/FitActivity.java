@@ -19,12 +19,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Grid;
 import pemblar.core.recording.Grid.Running;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Samples;
+import pemblar.core.recording.Series;
 import pemblar.formats.Reading;
 import pemblar.formats.Reading.Problem;
 
@@ -38,6 +39,8 @@ public final class FitActivity implements FitDecoder.Sink {
     private final DeveloperFields developer = new DeveloperFields();
     private final List<Running> running = new ArrayList<>();
     private final List<long[]> laps = new ArrayList<>();
+    private final PoolLengths lengths = new PoolLengths();
+    private boolean recorded = true;
     private final Map<Sport, Double> sports = new LinkedHashMap<>();
     private final long origin;
     private double runningSince = Double.NaN;
@@ -55,22 +58,25 @@ public final class FitActivity implements FitDecoder.Sink {
 
     /** @param sport what the file is to be read as; empty takes what it says itself */
     public static Reading read(byte[] bytes, Optional<Sport> sport) {
-        long[] times = recordTimes(bytes);
+        long[] times = times(bytes, Profile.RECORD);
+        boolean recorded = times.length > 0;
+        if (!recorded) times = times(bytes, Profile.LENGTH);
         if (times.length == 0) return withoutRecords(bytes);
         long middle = times[times.length / 2];
         long first = Arrays.stream(times).filter(t -> Math.abs(t - middle) <= CLOCK_SLACK_SECONDS).findFirst().orElse(middle);
         FitActivity activity = new FitActivity(first, middle - CLOCK_SLACK_SECONDS, middle + CLOCK_SLACK_SECONDS);
+        activity.recorded = recorded;
         List<Problem> problems = new ArrayList<>(FitDecoder.decode(bytes, activity));
         return activity.reading(problems, sport);
     }
 
-    private static long[] recordTimes(byte[] bytes) {
+    private static long[] times(byte[] bytes, int message) {
         long[][] times = {new long[4096]};
         int[] count = {0};
-        FitDecoder.decode(bytes, message -> {
-            if (message.global() != Profile.RECORD || message.timestamp() < 0) return;
+        FitDecoder.decode(bytes, m -> {
+            if (m.global() != message || m.timestamp() < 0) return;
             if (count[0] == times[0].length) times[0] = Arrays.copyOf(times[0], 2 * count[0]);
-            times[0][count[0]++] = message.timestamp();
+            times[0][count[0]++] = m.timestamp();
         });
         long[] sorted = Arrays.copyOf(times[0], count[0]);
         Arrays.sort(sorted);
@@ -90,8 +96,9 @@ public final class FitActivity implements FitDecoder.Sink {
             case Profile.RECORD -> record(message);
             case Profile.EVENT -> event(message);
             case Profile.LAP -> lap(message);
+            case Profile.LENGTH -> lengths.add(message, origin);
             case Profile.SESSION -> session(message);
-            case Profile.SPORT -> sports.putIfAbsent(Profile.sport(message.whole(0)), 0.0);
+            case Profile.SPORT -> sports.putIfAbsent(Profile.sport(message.whole(0), message.whole(1)), 0.0);
             case Profile.FIELD_DESCRIPTION -> developer.describe(message);
             default -> { }
         }
@@ -169,6 +176,7 @@ public final class FitActivity implements FitDecoder.Sink {
 
     @Override
     public void fileEnds() {
+        if (!recorded) lengths.mark(samples);
         boolean any = samples.count() > firstSampleOfFile;
         double last = any ? samples.secondsAt(samples.count() - 1) : Double.NaN;
         if (!timerSeen && any) ran(samples.secondsAt(firstSampleOfFile), last);
@@ -191,7 +199,8 @@ public final class FitActivity implements FitDecoder.Sink {
     private void session(FitMessage m) {
         double sport = m.number(5);
         double seconds = m.number(8, 1000, 0);
-        if (!Double.isNaN(sport)) sports.merge(Profile.sport((long) sport), Double.isNaN(seconds) ? 1 : seconds, Double::sum);
+        if (!Double.isNaN(sport)) sports.merge(Profile.sport((long) sport, m.whole(6)), Double.isNaN(seconds) ? 1 : seconds, Double::sum);
+        lengths.pool(m.number(44, 100, 0));
     }
 
     private Reading reading(List<Problem> problems, Optional<Sport> wanted) {
@@ -201,15 +210,19 @@ public final class FitActivity implements FitDecoder.Sink {
         Sport sport = wanted.orElseGet(this::longestSport);
         if (sports.values().stream().filter(s -> s > 0).count() > 1)
             problems.add(new Problem("", "the file holds more than one sport; it was read as " + sport.key(), false));
-        if (sport == Sport.RUN) samples.multiply(CADENCE.key(), 2);
+        if (sport.countsSteps()) samples.multiply(CADENCE.key(), 2);
         try {
             Grid grid = new Grid(samples, running);
             remark(problems, grid.leftOut(), " records were taken while the timer stood still and were left out", false);
             return new Reading(Optional.of(new Recording(sport, Profile.instant(origin).plusSeconds((long) grid.startSeconds()),
-                grid.seconds(), grid.pauses(), grid.channels(), laps(grid))), problems);
+                grid.seconds(), grid.pauses(), channels(grid, sport), laps(grid))), problems);
         } catch (IllegalArgumentException e) {
             return refused(problems, e.getMessage());
         }
+    }
+
+    private Map<String, Series> channels(Grid grid, Sport sport) {
+        return sport.restsBetween() && lengths.tellsDistance() ? lengths.over(grid.channels(), grid) : grid.channels();
     }
 
     private static Reading refused(List<Problem> problems, String why) {

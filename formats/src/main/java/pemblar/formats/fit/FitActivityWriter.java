@@ -12,7 +12,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import pemblar.core.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Pause;
@@ -29,7 +28,9 @@ public final class FitActivityWriter {
     private static final Layout LAP = Layout.of(Profile.LAP, new Field(253, UINT32), new Field(2, UINT32), new Field(7, UINT32),
         new Field(8, UINT32), new Field(25, ENUM), new Field(71, UINT16));
     private static final Layout SESSION = Layout.of(Profile.SESSION, new Field(253, UINT32), new Field(2, UINT32), new Field(7, UINT32),
-        new Field(8, UINT32), new Field(9, UINT32), new Field(5, ENUM));
+        new Field(8, UINT32), new Field(9, UINT32), new Field(5, ENUM), new Field(6, ENUM), new Field(44, UINT16));
+    private static final Layout LENGTH = Layout.of(Profile.LENGTH, new Field(253, UINT32), new Field(2, UINT32), new Field(3, UINT32),
+        new Field(4, UINT32), new Field(5, UINT16), new Field(12, ENUM));
     private static final Layout ACTIVITY = Layout.of(Profile.ACTIVITY, new Field(253, UINT32), new Field(0, UINT32), new Field(1, UINT16));
 
     /** How a channel is written: field, type, and raw value = (value + offset) times scale. */
@@ -52,15 +53,24 @@ public final class FitActivityWriter {
     private final Recording recording;
     private final FitWriter out = new FitWriter();
 
-    private FitActivityWriter(Recording recording) {
+    private final double poolMetres;
+
+    private FitActivityWriter(Recording recording, double poolMetres) {
         this.recording = recording;
+        this.poolMetres = poolMetres;
     }
 
     /** @param serial number of the device, above 0 */
     public static byte[] write(Recording recording, long serial) {
-        FitActivityWriter writer = new FitActivityWriter(recording);
+        return write(recording, serial, Double.NaN);
+    }
+
+    /** @param poolMetres length of the pool, whose lengths are written as such; NaN for a recording that was not made in one */
+    public static byte[] write(Recording recording, long serial, double poolMetres) {
+        FitActivityWriter writer = new FitActivityWriter(recording, poolMetres);
         writer.out.write(FILE_ID, Profile.TYPE_ACTIVITY, Profile.MANUFACTURER_DEVELOPMENT, 1, serial, writer.clock(0));
         writer.records();
+        if (poolMetres > 0) writer.lengths();
         writer.laps();
         writer.closing();
         return writer.out.finish();
@@ -96,8 +106,41 @@ public final class FitActivityWriter {
     }
 
     private Double raw(Column column, double value) {
-        double own = column.channel() == Channel.CADENCE && recording.sport() == Sport.RUN ? value / 2 : value;
+        double own = column.channel() == Channel.CADENCE && recording.sport().countsSteps() ? value / 2 : value;
         return (own + column.offset()) * column.scale();
+    }
+
+    /** A length ends where the distance passes its wall; what lies between lengths without moving is a length at rest. */
+    private void lengths() {
+        Series distance = recording.channel(Channel.DISTANCE).orElseThrow();
+        Series cadence = recording.channel(Channel.CADENCE).orElse(null);
+        int from = 0;
+        boolean swims = false;
+        double before = 0;
+        for (int i = 0; i < recording.seconds(); i++) {
+            double now = distance.isPresent(i) ? distance.at(i) : before;
+            if (!swims && now > before) {
+                if (i > from) from = length(from, i, false, cadence);
+                swims = true;
+            }
+            if (swims && walls(now) > walls(before)) {
+                from = length(from, i + 1, true, cadence);
+                swims = false;
+            }
+            before = now;
+        }
+        if (!swims && from < recording.seconds()) length(from, recording.seconds(), false, cadence);
+    }
+
+    private double walls(double metres) {
+        return Math.floor(metres / poolMetres + 1e-6);
+    }
+
+    private int length(int from, int to, boolean active, Series cadence) {
+        long milliseconds = (to - from) * 1000L;
+        Double strokes = active && cadence != null ? cadence.mean(from, to) * (to - from) / 60 : null;
+        out.write(LENGTH, clock(to), clock(from), milliseconds, milliseconds, strokes, active ? 1 : 0);
+        return to;
     }
 
     private void laps() {
@@ -113,7 +156,8 @@ public final class FitActivityWriter {
         Double metres = recording.distanceMetres().map(m -> m * 100).orElse(Double.NaN);
         long end = clock(recording.seconds());
         long timer = recording.seconds() * 1000L;
-        out.write(SESSION, end, clock(0), recording.elapsedSeconds() * 1000, timer, metres, Profile.sportNumber(recording.sport()));
+        out.write(SESSION, end, clock(0), recording.elapsedSeconds() * 1000, timer, metres, Profile.sportNumber(recording.sport()), Profile.subSportNumber(recording.sport()),
+            poolMetres > 0 ? poolMetres * 100 : null);
         out.write(ACTIVITY, end, timer, 1);
     }
 

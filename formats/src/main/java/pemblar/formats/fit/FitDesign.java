@@ -49,15 +49,16 @@ final class FitDesign {
         List<String> notes = new ArrayList<>(List.of(step.notes().split(", ", -1)));
         boolean rising = notes.remove(FitWorkout.RISING);
         boolean falling = notes.remove(FitWorkout.FALLING);
+        boolean rests = notes.remove(FitWorkout.REST);
         Posture posture = notes.remove("seated") ? Posture.SEATED : notes.remove("standing") ? Posture.STANDING : Posture.ANY;
         String effort = notes.stream().filter(n -> n.matches("effort \\d+(\\.\\d+)?(-\\d+(\\.\\d+)?)? of 10")).findFirst().orElse("");
         notes.remove(effort);
-        Target target = step.basis() == null || !(step.low() > 0) || !(step.high() > 0) ? effort(effort) : absolute(step, rising, falling);
+        Target target = step.basis() == null || !(step.low() > 0) || !(step.high() > 0) ? without(effort, rests) : absolute(step, rising, falling);
         return new Step(cut(step.name(), LONGEST_NAME), length(step), target, cadence(step), posture, cut(String.join(", ", notes).replace('"', '\''), LONGEST_CUE));
     }
 
-    private static Target effort(String note) {
-        if (note.isEmpty()) return new Target.Open();
+    private static Target without(String note, boolean rests) {
+        if (note.isEmpty()) return rests ? new Target.Rest() : new Target.Open();
         String[] ends = note.replace("effort ", "").replace(" of 10", "").split("-");
         return new Target.Effort(Double.parseDouble(ends[0]), Double.parseDouble(ends[ends.length - 1]));
     }

@@ -9,7 +9,7 @@ import static pemblar.formats.fit.BaseType.UINT32Z;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;
 import pemblar.formats.Reading.Problem;
 import pemblar.formats.fit.FitWriter.Field;
@@ -53,6 +53,8 @@ public record FitWorkout(String name, Sport sport, List<FitStep> steps) {
 
     /** Steady or rising and falling: the word that leads a ramp's notes. */
     public static final String RISING = "rising";
+    /** In the notes of a step that is spent standing or lying still. */
+    public static final String REST = "rest";
     public static final String FALLING = "falling";
 
     /**

@@ -2,7 +2,7 @@ package pemblar.formats.fit;
 
 import java.util.ArrayList;
 import java.util.List;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.Zones;
@@ -92,6 +92,7 @@ public final class FitWorkouts {
         if (planned.isRamp()) notes.add(planned.to() > planned.from() ? FitWorkout.RISING : FitWorkout.FALLING);
         if (step.posture() != Element.Posture.ANY) notes.add(step.posture().name().toLowerCase(java.util.Locale.ROOT));
         if (step.target() instanceof Target.Effort e) notes.add("effort " + (e.from() == e.to() ? trim(e.to()) : trim(e.from()) + "-" + trim(e.to())) + " of 10");
+        if (step.target() instanceof Target.Rest) notes.add(FitWorkout.REST);
         if (!step.cue().isEmpty()) notes.add(step.cue());
         return String.join(", ", notes);
     }

@@ -1,7 +1,7 @@
 package pemblar.formats.fit;
 
 import java.time.Instant;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 
 /** Numbers of the published FIT profile that we read and write. */
 final class Profile {
@@ -20,6 +20,8 @@ final class Profile {
     static final int WORKOUT_STEP = 27;
     static final int ACTIVITY = 34;
     static final int SPEED_ZONE = 53;
+    static final int LENGTH = 101;
+    static final long NO_SUB_SPORT = -1;
     static final int FIELD_DESCRIPTION = 206;
     static final int DEVELOPER_DATA_ID = 207;
     static final int TYPE_SPORT = 3;
@@ -41,11 +43,38 @@ final class Profile {
     }
 
     static Sport sport(long number) {
-        if (number == 1) return Sport.RUN;
-        return number == 2 || number == 21 ? Sport.RIDE : Sport.OTHER;
+        return sport(number, NO_SUB_SPORT);
+    }
+
+    /** @param sub tells rowing machines and strength training from the rest of their sports */
+    static Sport sport(long number, long sub) {
+        if (number == 4 && sub == 14) return Sport.ROW;
+        if (number == 10 && sub == 20) return Sport.STRENGTH;
+        return switch ((int) number) {
+            case 1 -> Sport.RUN;
+            case 2, 21 -> Sport.RIDE;
+            case 5 -> Sport.SWIM;
+            case 11, 17 -> Sport.WALK;
+            case 12 -> Sport.SKI;
+            case 15 -> Sport.ROW;
+            default -> Sport.OTHER;
+        };
     }
 
     static int sportNumber(Sport sport) {
-        return sport == Sport.RUN ? 1 : sport == Sport.RIDE ? 2 : 0;
+        return switch (sport) {
+            case RUN -> 1;
+            case RIDE -> 2;
+            case SWIM -> 5;
+            case STRENGTH -> 10;
+            case WALK -> 11;
+            case SKI -> 12;
+            case ROW -> 15;
+            case OTHER -> 0;
+        };
+    }
+
+    static int subSportNumber(Sport sport) {
+        return sport == Sport.STRENGTH ? 20 : 0;
     }
 }

@@ -14,7 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import javax.xml.transform.stream.StreamSource;
 import org.w3c.dom.Node;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Grid;
 import pemblar.core.recording.Grid.Running;
@@ -163,7 +163,7 @@ public final class GpxRecording {
     }
 
     private void doubleOneLeg(Sport sport) {
-        if (sport != Sport.RUN || !samples.channelNames().contains(Channel.CADENCE.key())) return;
+        if (!sport.countsSteps() || !samples.channelNames().contains(Channel.CADENCE.key())) return;
         double sum = 0;
         int count = 0;
         for (int i = 0; i < samples.count(); i++) {
@@ -180,6 +180,10 @@ public final class GpxRecording {
     private static Sport sport(GPX gpx) {
         String type = gpx.getTracks().stream().flatMap(t -> t.getType().stream()).findFirst().orElse("").toLowerCase(Locale.ROOT);
         if (type.contains("run")) return Sport.RUN;
+        if (type.contains("swim")) return Sport.SWIM;
+        if (type.contains("row")) return Sport.ROW;
+        if (type.contains("ski")) return Sport.SKI;
+        if (type.contains("walk") || type.contains("hik")) return Sport.WALK;
         return type.contains("rid") || type.contains("cycl") || type.contains("bik") ? Sport.RIDE : Sport.OTHER;
     }
 

@@ -10,7 +10,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;
 import pemblar.core.workout.Shorthand;
 import pemblar.core.workout.Workout;

@@ -14,7 +14,7 @@ import pemblar.core.recording.Lap;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 import pemblar.core.threshold.Thresholds;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 import pemblar.formats.Reading;
 
 /** All that can be said of one recording, as a map in the order in which it is printed; what cannot be computed is absent. */

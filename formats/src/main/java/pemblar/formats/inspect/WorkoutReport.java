@@ -37,7 +37,7 @@ final class WorkoutReport {
         forecast.load().ifPresent(l -> report.put("load", l));
         if (given.knows(Basis.POWER.threshold())) forecast.lowestReserve().ifPresent(l -> report.put("lowestReserveJ", l.joules()));
         List<Map<String, Object>> steps = new ArrayList<>();
-        for (PlannedStep step : forecast.steps()) steps.add(step(step, given, steps.size()));
+        for (PlannedStep step : forecast.steps()) steps.add(step(step, workout.sport(), given, steps.size()));
         report.put("steps", steps);
         report.put("remarks", forecast.remarks().stream().map(r -> r.name().toLowerCase(Locale.ROOT).replace('_', ' ')).toList());
         return report;
@@ -53,7 +53,7 @@ final class WorkoutReport {
         return !(step.flat().step().target() instanceof Target.Absolute);
     }
 
-    private static Map<String, Object> step(PlannedStep step, Thresholds given, int index) {
+    private static Map<String, Object> step(PlannedStep step, pemblar.core.sport.Sport sport, Thresholds given, int index) {
         Map<String, Object> map = new LinkedHashMap<>();
         map.put("index", index);
         map.put("designIndex", step.flat().stepIndex());
@@ -62,7 +62,7 @@ final class WorkoutReport {
         if (Double.isFinite(step.seconds()) && (step.basis() != Basis.PACE || isTimed(step) || given.knows(Basis.PACE.threshold()) || !isRelative(step))) map.put("seconds", step.seconds());
         if (step.flat().step().length() instanceof pemblar.core.workout.Length.Distance d) map.put("metres", d.metres());
         map.put("length", ShorthandText.length(step.flat().step().length()));
-        map.put("target", ShorthandText.target(step.flat().step().target()));
+        map.put("target", ShorthandText.target(step.flat().step().target(), sport));
         if (step.basis() != null && (given.knows(step.basis().threshold()) || !isRelative(step))) values(map, step);
         if (Double.isFinite(step.intensity())) map.put("intensity", step.intensity());
         if (!step.flat().step().cue().isEmpty()) map.put("cue", step.flat().step().cue());

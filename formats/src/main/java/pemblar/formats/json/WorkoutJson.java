@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import pemblar.core.Sport;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;
 import pemblar.core.workout.Element;
 import pemblar.core.workout.Element.Cadence;
@@ -65,6 +65,7 @@ public final class WorkoutJson {
         if (target instanceof Target.Absolute a) put(map, "absolute", a.from(), a.to(), a.ramp(), a.basis());
         if (target instanceof Target.Effort e) put(map, "effort", e.from(), e.to(), false, null);
         if (target instanceof Target.Open) map.put("kind", "open");
+        if (target instanceof Target.Rest) map.put("kind", "rest");
         return map;
     }
 
@@ -123,7 +124,8 @@ public final class WorkoutJson {
             case "absolute" -> new Target.Absolute(from, to, ramp, basis);
             case "effort" -> new Target.Effort(from, to);
             case "open" -> new Target.Open();
-            default -> throw new IllegalArgumentException("target kind must be percent, zone, absolute, effort or open");
+            case "rest" -> new Target.Rest();
+            default -> throw new IllegalArgumentException("target kind must be percent, zone, absolute, effort, open or rest");
         };
     }
 }

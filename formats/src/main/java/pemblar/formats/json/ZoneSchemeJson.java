@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.ZoneScheme.Reference;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 import pemblar.formats.Reading.Problem;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;

@@ -10,7 +10,7 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.ZoneSchemes;
-import pemblar.core.zone.ZoneSet.Measure;
+import pemblar.core.sport.Measure;
 
 class ZoneSchemeJsonTest {
     @Test
