@@ -61,7 +61,7 @@ class EvidenceTest {
         assertFalse(nora.get(thresholds + "/evidence").body().contains("Adopt …"));
         nora.post(thresholds + "/evidence", Map.of("method", "TWENTY_MINUTES", "sport", "RIDE", "watts", "280", "factor", "0.95", "day", TODAY, "name", "hall & wind"));
         String evidence = nora.get(thresholds + "/evidence").body();
-        assertTrue(evidence.contains("260 to 272 W, most likely 266; one piece of evidence, from today"), evidence.replaceAll("(?s).*<main", ""));
+        assertTrue(evidence.contains("258 to 274 W, most likely 266; one piece of evidence, from today"), evidence.replaceAll("(?s).*<main", ""));
         assertTrue(evidence.contains("hall &amp; wind"));
         String key = first(evidence, "name=\"key\" value=\"(kept-\\d+)\"");
         String aside = nora.post(thresholds + "/evidence/set-aside", Map.of("key", key, "reason", "downhill", "of", "ride-power")).body();

@@ -92,6 +92,8 @@ public final class LiveUnit {
         metresAtStep = athlete.metres;
         pressedAfter = 60 + random.nextInt(120);
         outside = 0;
+        boolean far = at < order.size() && step().ends() == Ends.DISTANCE;
+        athlete.wall = far ? metresAtStep + step().endValue() : Double.POSITIVE_INFINITY;
     }
 
     public boolean isFinished() {
@@ -125,7 +127,7 @@ public final class LiveUnit {
         int done = track.seconds() - stepBegan;
         return switch (step.ends()) {
             case TIME -> done >= step.endValue();
-            case DISTANCE -> athlete.metres - metresAtStep >= step.endValue();
+            case DISTANCE -> athlete.metres - metresAtStep >= step.endValue() - 1e-6;
             case HEART_RATE_BELOW -> done >= 5 && athlete.bpm() < step.endValue() || done >= 600;
             case HEART_RATE_ABOVE -> athlete.bpm() > step.endValue() || done >= 600;
             case LAP_KEY, REPEAT -> !personPresses && done >= pressedAfter;

@@ -25,6 +25,8 @@ final class SimulatedAthlete {
     private double owedJoules;
     private int seconds;
     double metres;
+    /** Where a swimmer stops at the latest, m from the start. */
+    double wall = Double.POSITIVE_INFINITY;
     double altitude;
 
     /** What the sensors see in one second; run dynamics are NaN on the bike. */
@@ -70,6 +72,7 @@ final class SimulatedAthlete {
     private Sensed swim(double share, double cadenceWanted) {
         tires(share * share * share);
         speed = share == 0 ? 0 : Math.max(0.3, share * body.thresholdSpeed() + 0.01 * random.nextGaussian());
+        speed = Math.min(speed, Math.max(0, wall - metres));      // a swim ends at the wall
         metres += speed;
         double strokes = speed == 0 ? 0 : Math.rint((cadenceWanted > 0 ? cadenceWanted : 18 + 12 * speed) + 0.6 * random.nextGaussian());
         return new Sensed(Double.NaN, Math.rint(heart), strokes, speed, metres, Double.NaN, Double.NaN, Double.NaN, Double.NaN);

@@ -140,7 +140,7 @@ record DemoAthlete(String name, String email, List<Sport> sports, String zone, d
 
     static Faults faults(int day, LocalDate date, Random random) {
         double heat = Math.max(0, Math.cos(Math.PI * (date.getDayOfYear() - 200) / 183.0));
-        int home = day == LEFT_RUNNING ? 1500 : 0;
+        int home = day == LEFT_RUNNING && !isSwimDay(date) ? 1500 : 0;
         boolean cut = random.nextDouble() < 0.04 && !isTest(day);
         return new Faults(cut ? 1500 + random.nextInt(1200) : 0, home, random.nextDouble() < 0.03, random.nextDouble() < 0.03, heat);
     }

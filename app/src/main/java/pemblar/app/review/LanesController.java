@@ -50,8 +50,8 @@ class LanesController {
         Cuts cuts = Cuts.of(opened);
         Map<String, Object> answer = new LinkedHashMap<>();
         answer.put("sport", recording.sport().key());
-        answer.put("paceMetres", recording.sport().speed().paceMetres());
         answer.put("seconds", recording.seconds());
+        answer.put("paceMetres", recording.sport().speed().paceMetres());
         answer.put("trimmed", opened.trimmed());
         List<Lanes.Lane> lanes = Lanes.of(opened, cuts, store.derived(athleteId));
         int shown = Math.max(1, MOST_VALUES / recording.seconds());

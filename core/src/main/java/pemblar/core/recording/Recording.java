@@ -66,13 +66,18 @@ public record Recording(Sport sport, Instant start, int seconds, List<Pause> pau
     }
 
     /**
-     * The same with samples that no person can reach as missing: power over 3000 W, heart rate over 250, speed over 40 m/s, and below zero.
+     * The same with samples that no person can reach as missing: power over 3000 W, heart rate over 250, speed over 40 m/s (in
+     * water over 3 m/s: a device left on for the drive home), and below zero.
      * They stay in what is stored, and are proposed for mending.
      */
     public Recording sound() {
         Map<String, Series> sound = new LinkedHashMap<>(channels);
-        for (var limit : MOST.entrySet()) channel(limit.getKey()).ifPresent(series -> sound.put(limit.getKey().key(), sound(series, limit.getValue())));
+        for (var limit : MOST.entrySet()) channel(limit.getKey()).ifPresent(series -> sound.put(limit.getKey().key(), sound(series, most(limit.getKey()))));
         return new Recording(sport, start, seconds, pauses, sound, laps);
+    }
+
+    private double most(Channel channel) {
+        return channel == Channel.SPEED ? Math.min(MOST.get(channel), sport.fastestMetresPerSecond()) : MOST.get(channel);
     }
 
     private static Series sound(Series series, double most) {
