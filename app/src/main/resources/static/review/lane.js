@@ -29,6 +29,18 @@ function niceTicks(low, high, height) {
   return ticks;
 }
 
+// Paces at round seconds, closer together where the lane has room for them.
+function paceTicks(low, high, height, metres) {
+  const fastest = metres / high, slowest = metres / low, room = 24 * (high - low) / height;
+  const steps = [5, 10, 15, 30, 60, 120, 300], ticks = [];
+  const step = steps.find(s => metres / fastest - metres / (fastest + s) >= room) ?? 600;
+  for (let pace = Math.ceil(fastest / step) * step; pace <= slowest; pace += step) {
+    const speed = metres / pace;
+    if (!ticks.length || ticks[ticks.length - 1] - speed >= room) ticks.push(speed);
+  }
+  return ticks;
+}
+
 export class Lane {
   constructor(raw, paceMetres) {
     Object.assign(this, {key: raw.key, name: raw.name, unit: raw.unit, role: raw.role, band: raw.band});
@@ -154,7 +166,8 @@ export class Lane {
   grid(c, low, high, y, width, height) {
     c.font = '12px "Source Sans 3"';
     c.textBaseline = 'middle';
-    for (const tick of niceTicks(low, high, height)) {
+    const ticks = this.pace ? paceTicks(low, high, height, this.paceMetres) : niceTicks(low, high, height);
+    for (const tick of ticks) {
       c.strokeStyle = css('--rule');
       c.beginPath();
       c.moveTo(0, Math.round(y(tick)) + 0.5);

@@ -58,7 +58,7 @@ record DemoAthlete(String name, String email, List<Sport> sports, String zone, d
     }
 
     private static boolean isSwimDay(LocalDate date) {
-        return date.getDayOfWeek() == DayOfWeek.MONDAY || date.getDayOfWeek() == DayOfWeek.FRIDAY;
+        return date.getDayOfWeek() == DayOfWeek.MONDAY || date.getDayOfWeek() == DayOfWeek.THURSDAY;
     }
 
     /** Share of the final ability that the body has on a day. */
@@ -109,11 +109,10 @@ record DemoAthlete(String name, String email, List<Sport> sports, String zone, d
         return switch (weekday) {
             case TUESDAY -> running ? base ? "Threshold blocks" : "Eight hundreds" : base ? odd ? "Two by twenty" : "Seated and standing" : odd ? "Five by four, hard" : "Over and under";
             case WEDNESDAY -> running ? "Easy loop" : "Easy spin";
-            case THURSDAY -> running ? odd ? "Strides" : "Steady by heart" : base ? "Sprints in endurance" : "Two by twenty";
+            case THURSDAY -> isMixed() ? "Easy lengths" : running ? odd ? "Strides" : "Steady by heart" : base ? "Sprints in endurance" : "Two by twenty";
             case SATURDAY -> running ? "Steady by heart" : "Steady valley road";
             case SUNDAY -> running ? "Long run with changes" : "Long, firm at the end";
             case MONDAY -> !isMixed() || easy ? "" : odd ? "Hundreds, even" : "Four hundreds";
-            case FRIDAY -> isMixed() ? "Easy lengths" : "";
             default -> "";
         };
     }

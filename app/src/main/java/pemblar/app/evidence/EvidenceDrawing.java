@@ -122,7 +122,7 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
             path.append(String.format(Locale.ROOT, "H%.1f", x(today)));
             double labelY = y(last) + 4;
             if (Math.abs(labelY - used) < APART) labelY = used + (labelY >= used ? APART : -APART);
-            return new Step(path.toString(), kind, labelY, quantity.label() + " " + Amounts.shown(quantity, last));
+            return new Step(path.toString(), kind, labelY, quantity.kind().plain().label() + " " + Amounts.shown(quantity, last));
         }
 
         private Band band(Estimate e, int kind) {
