@@ -3,7 +3,9 @@ const unit = document.getElementById('unit');
 const token = document.querySelector('input[name="_csrf"]').value;
 const at = id => document.getElementById(`u-${id}`);
 const LOOK_MILLIS = 250;
-let paused = false, done = false, audio = null;
+let paused = false,
+  done = false,
+  audio = null;
 
 function tone(high) {
   if (!at('tone').checked) return;
@@ -19,18 +21,22 @@ function show(state) {
   paused = state.paused;
   at('clock').textContent = state.clock;
   document.querySelector('[data-key="pause"], [data-key="resume"]').dataset.key = paused ? 'resume' : 'pause';
-  document.querySelector('[data-key="pause"], [data-key="resume"]').firstChild.textContent = paused ? 'Go on ' : 'Pause ';
+  document.querySelector('[data-key="pause"], [data-key="resume"]').firstChild.textContent = paused
+    ? 'Go on '
+    : 'Pause ';
   at('driver').textContent = state.driver;
   if (document.activeElement !== at('speed')) at('speed').value = String(state.speed);
   if (state.finished) return finish();
-  for (const id of ['step', 'number', 'notes', 'live', 'unit', 'target', 'bpm', 'cadence', 'next']) at(id).textContent = state[id];
+  for (const id of ['step', 'number', 'notes', 'live', 'unit', 'target', 'bpm', 'cadence', 'next'])
+    at(id).textContent = state[id];
   at('togo').textContent = state.toGo;
   at('mark').classList.toggle('gone', state.place === null);
   if (state.place !== null) at('mark').setAttribute('transform', `translate(${(state.place - 0.5) * 1000} 0)`);
   const warned = state.warning !== 'NONE';
   if (warned && at('warning').hidden) tone(state.warning === 'ABOVE');
   at('warning').hidden = !warned;
-  at('warning').textContent = state.warning === 'ABOVE' ? 'Above the target: ease off' : 'Below the target: a little more';
+  at('warning').textContent =
+    state.warning === 'ABOVE' ? 'Above the target: ease off' : 'Below the target: a little more';
   unit.classList.toggle('warned', warned);
   at('count').hidden = !state.countdown;
   at('count').textContent = state.countdown || '';
@@ -41,11 +47,17 @@ function finish() {
   done = true;
   at('step').textContent = 'Done. The recording is on its way into Pemblar.';
   for (const id of ['notes', 'next', 'target']) at(id).textContent = '';
-  setTimeout(() => { location.href = unit.dataset.session; }, 1500);
+  setTimeout(() => {
+    location.href = unit.dataset.session;
+  }, 1500);
 }
 
 async function press(key) {
-  const answer = await fetch(`${unit.dataset.base}/key`, {method: 'POST', headers: {'Content-Type': 'application/x-www-form-urlencoded', 'X-CSRF-TOKEN': token}, body: `key=${encodeURIComponent(key)}`});
+  const answer = await fetch(`${unit.dataset.base}/key`, {
+    method: 'POST',
+    headers: {'Content-Type': 'application/x-www-form-urlencoded', 'X-CSRF-TOKEN': token},
+    body: `key=${encodeURIComponent(key)}`,
+  });
   if (answer.ok) show(await answer.json());
 }
 
@@ -55,7 +67,9 @@ async function look() {
     const answer = await fetch(`${unit.dataset.base}/state`);
     if (answer.ok) show(await answer.json());
     else if (answer.status === 404) finish();
-  } catch { at('driver').textContent = 'The unit cannot be reached; it goes on by itself.'; }
+  } catch {
+    at('driver').textContent = 'The unit cannot be reached; it goes on by itself.';
+  }
   setTimeout(look, LOOK_MILLIS);
 }
 
@@ -63,10 +77,21 @@ document.addEventListener('click', event => {
   const key = event.target.closest?.('[data-key]')?.dataset.key;
   if (key) press(key);
 });
-at('speed').addEventListener('change', event => { press(`x${event.target.value}`); event.target.blur(); });
+at('speed').addEventListener('change', event => {
+  press(`x${event.target.value}`);
+  event.target.blur();
+});
 document.addEventListener('keydown', event => {
   if (event.target.closest('select, input') || event.ctrlKey || event.metaKey || event.altKey) return;
-  const key = {l: 'lap', n: 'skip', x: 'stop', a: 'athlete', ArrowUp: 'up', ArrowDown: 'down', ' ': paused ? 'resume' : 'pause'}[event.key];
+  const key = {
+    l: 'lap',
+    n: 'skip',
+    x: 'stop',
+    a: 'athlete',
+    ArrowUp: 'up',
+    ArrowDown: 'down',
+    ' ': paused ? 'resume' : 'pause',
+  }[event.key];
   if (!key) return;
   event.preventDefault();
   press(key);

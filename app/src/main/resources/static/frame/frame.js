@@ -4,9 +4,18 @@ const token = document.querySelector('input[name="_csrf"]');
 document.addEventListener('htmx:configRequest', event => {
   if (token) event.detail.headers['X-CSRF-TOKEN'] = token.value;
 });
-document.addEventListener('htmx:responseError', event => say((event.detail.xhr.getResponseHeader('Content-Type') ?? '').startsWith('text/plain') ? event.detail.xhr.responseText
-  : event.detail.xhr.status === 404 ? 'That is no longer there. Load the page again.' : 'The server could not do that. Load the page and try again.'));
-document.addEventListener('htmx:sendError', () => say('The server cannot be reached. What you typed is still here; try again in a moment.'));
+document.addEventListener('htmx:responseError', event =>
+  say(
+    (event.detail.xhr.getResponseHeader('Content-Type') ?? '').startsWith('text/plain')
+      ? event.detail.xhr.responseText
+      : event.detail.xhr.status === 404
+        ? 'That is no longer there. Load the page again.'
+        : 'The server could not do that. Load the page and try again.',
+  ),
+);
+document.addEventListener('htmx:sendError', () =>
+  say('The server cannot be reached. What you typed is still here; try again in a moment.'),
+);
 
 function say(text) {
   const foot = document.getElementById('foot');
@@ -52,18 +61,22 @@ document.addEventListener('keydown', event => {
 });
 
 let dragging = false;
-document.addEventListener('pointerdown', event => { dragging = Boolean(event.target.closest?.('#bracket')); });
+document.addEventListener('pointerdown', event => {
+  dragging = Boolean(event.target.closest?.('#bracket'));
+});
 document.addEventListener('pointerup', event => {
   if (!dragging) return;
   dragging = false;
   const svg = document.querySelector('#ribbon svg').getBoundingClientRect();
-  const x = (event.clientX - svg.left) / svg.width * 1232;
+  const x = ((event.clientX - svg.left) / svg.width) * 1232;
   go(columns().find(c => x >= Number(c.dataset.x) && x <= Number(c.dataset.x) + Number(c.dataset.w) + 2));
 });
 
 // On a narrow screen the ribbon is wider than the page: it begins where the bracket stands.
 const ribbon = document.getElementById('ribbon');
 if (ribbon && ribbon.scrollWidth > ribbon.clientWidth) {
-  const x = Number(document.getElementById('bracket').getAttribute('aria-valuenow')) / 1232 * ribbon.querySelector('svg').clientWidth;
+  const x =
+    (Number(document.getElementById('bracket').getAttribute('aria-valuenow')) / 1232) *
+    ribbon.querySelector('svg').clientWidth;
   ribbon.scrollLeft = x - ribbon.clientWidth / 2;
 }

@@ -1,10 +1,15 @@
-// Moves slabs, days and start times by pointer and keyboard; the server decides and answers with the board as it then is.
+// Moves slabs, days and start times by pointer and keyboard; the server decides and answers with the board as it then
+// is.
 const board = () => document.getElementById('board');
 let focusAfter = null;
 
 function send(path, values) {
   const b = board();
-  htmx.ajax('POST', `/a/${b.dataset.athlete}/${path}`, {target: '#board', swap: 'outerHTML', values: {from: b.dataset.from, to: b.dataset.to, ...values}});
+  htmx.ajax('POST', `/a/${b.dataset.athlete}/${path}`, {
+    target: '#board',
+    swap: 'outerHTML',
+    values: {from: b.dataset.from, to: b.dataset.to, ...values},
+  });
 }
 
 function otherDay(day, by) {
@@ -14,17 +19,30 @@ function otherDay(day, by) {
 }
 
 function sortable() {
-  document.querySelectorAll('.board .slabs').forEach(list => Sortable.create(list, {
-    group: 'days', draggable: '.slab[data-movable=true]', forceFallback: true, fallbackTolerance: 4, delay: 120, delayOnTouchOnly: true, filter: 'details, input, button', preventOnFilter: false,
-    ghostClass: 'ghost', animation: 0,
-    onEnd: drag => {
-      const id = drag.item.dataset.id;
-      if (drag.to === drag.from) return;
-      focusAfter = 'slab-' + id;
-      const copying = drag.originalEvent && (drag.originalEvent.altKey || drag.originalEvent.ctrlKey);
-      send(`sessions/${id}/${copying ? 'copy' : 'move'}`, {day: drag.to.dataset.day, version: drag.item.dataset.version});
-    },
-  }));
+  document.querySelectorAll('.board .slabs').forEach(list =>
+    Sortable.create(list, {
+      group: 'days',
+      draggable: '.slab[data-movable=true]',
+      forceFallback: true,
+      fallbackTolerance: 4,
+      delay: 120,
+      delayOnTouchOnly: true,
+      filter: 'details, input, button',
+      preventOnFilter: false,
+      ghostClass: 'ghost',
+      animation: 0,
+      onEnd: drag => {
+        const id = drag.item.dataset.id;
+        if (drag.to === drag.from) return;
+        focusAfter = 'slab-' + id;
+        const copying = drag.originalEvent && (drag.originalEvent.altKey || drag.originalEvent.ctrlKey);
+        send(`sessions/${id}/${copying ? 'copy' : 'move'}`, {
+          day: drag.to.dataset.day,
+          version: drag.item.dataset.version,
+        });
+      },
+    }),
+  );
 }
 
 document.addEventListener('keydown', event => {
@@ -51,7 +69,10 @@ document.addEventListener('keydown', event => {
 
 // Days and blocks: copy or cut, then paste on the day where they are to begin.
 function clip(span, mode) {
-  sessionStorage.setItem('pemblar-clip', JSON.stringify({first: span.first, last: span.last, mode, athlete: board().dataset.athlete}));
+  sessionStorage.setItem(
+    'pemblar-clip',
+    JSON.stringify({first: span.first, last: span.last, mode, athlete: board().dataset.athlete}),
+  );
   note(`${mode === 'copy' ? 'Copied' : 'Cut'} ${span.name}. Choose the day where it is to begin, and paste.`);
 }
 
@@ -90,7 +111,8 @@ function dayUnder(event) {
 
 document.addEventListener('pointerdown', event => {
   const head = event.target.closest?.('.span-head');
-  if (head && event.button === 0 && event.pointerType === 'mouse' && !event.target.closest('button')) carried = {span: {...head.dataset}, x: event.clientX, y: event.clientY, moving: false};
+  if (head && event.button === 0 && event.pointerType === 'mouse' && !event.target.closest('button'))
+    carried = {span: {...head.dataset}, x: event.clientX, y: event.clientY, moving: false};
 });
 document.addEventListener('pointermove', event => {
   if (!carried) return;
@@ -107,7 +129,8 @@ document.addEventListener('pointerup', event => {
   carried = null;
   document.body.classList.remove('dragging');
   const target = moving && dayUnder(event)?.dataset.day;
-  if (target && target !== span.first) send(`days/${event.altKey || event.ctrlKey ? 'copy' : 'move'}`, {first: span.first, last: span.last, target});
+  if (target && target !== span.first)
+    send(`days/${event.altKey || event.ctrlKey ? 'copy' : 'move'}`, {first: span.first, last: span.last, target});
 });
 
 // Dialogs are shared: what they are about is filled in when they open.
@@ -118,11 +141,20 @@ function open(name, dataset) {
   about = {...dataset};
   const title = dialog.querySelector('h2');
   if (dataset.name) title.textContent = dataset.name;
-  else if (dataset.title) title.textContent = `${name === 'done' ? 'Done without a recording' : 'Fill in the steps'}: ${dataset.title}`;
-  dialog.querySelectorAll('input[name=first]').forEach(i => { i.value = dataset.first; });
-  dialog.querySelectorAll('input[name=last]').forEach(i => { i.value = dataset.last; });
-  dialog.querySelectorAll('input[type=hidden][name=day]').forEach(i => { i.value = dataset.first; });
-  dialog.querySelectorAll('input[name=version]').forEach(i => { i.value = dataset.version ?? ''; });
+  else if (dataset.title)
+    title.textContent = `${name === 'done' ? 'Done without a recording' : 'Fill in the steps'}: ${dataset.title}`;
+  dialog.querySelectorAll('input[name=first]').forEach(i => {
+    i.value = dataset.first;
+  });
+  dialog.querySelectorAll('input[name=last]').forEach(i => {
+    i.value = dataset.last;
+  });
+  dialog.querySelectorAll('input[type=hidden][name=day]').forEach(i => {
+    i.value = dataset.first;
+  });
+  dialog.querySelectorAll('input[name=version]').forEach(i => {
+    i.value = dataset.version ?? '';
+  });
   const mark = dialog.querySelector('form[data-path="days/mark"]');
   if (mark) {
     mark.elements.note.value = dataset.note ?? '';
@@ -166,16 +198,24 @@ let taped = null;
 function startAt(bar, x) {
   const row = bar.closest('.block-row');
   const days = Math.round((Date.parse(row.dataset.last) - Date.parse(row.dataset.first)) / 86400000) + 1;
-  const minutes = Math.max(0, Math.min(days * 1440 - MINUTE_STEP, Math.round(x / 1000 * days * 1440 / MINUTE_STEP) * MINUTE_STEP));
+  const minutes = Math.max(
+    0,
+    Math.min(days * 1440 - MINUTE_STEP, Math.round(((x / 1000) * days * 1440) / MINUTE_STEP) * MINUTE_STEP),
+  );
   const day = otherDay(row.dataset.first, Math.floor(minutes / 1440));
-  const time = `${String(Math.floor(minutes % 1440 / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+  const time = `${String(Math.floor((minutes % 1440) / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
   send(`sessions/${bar.dataset.id}/start`, {day, time, version: bar.dataset.version});
 }
 
 document.addEventListener('pointerdown', event => {
   const bar = event.target.closest?.('.tape .bar[data-id]');
   if (!bar || event.button !== 0) return;
-  taped = {bar, from: event.clientX, x: Number(bar.getAttribute('x')), scale: 1000 / bar.ownerSVGElement.getBoundingClientRect().width};
+  taped = {
+    bar,
+    from: event.clientX,
+    x: Number(bar.getAttribute('x')),
+    scale: 1000 / bar.ownerSVGElement.getBoundingClientRect().width,
+  };
   event.preventDefault();
 });
 document.addEventListener('pointermove', event => {
@@ -194,7 +234,7 @@ document.addEventListener('keydown', event => {
   const row = bar.closest('.block-row');
   const days = Math.round((Date.parse(row.dataset.last) - Date.parse(row.dataset.first)) / 86400000) + 1;
   focusAfter = null;
-  startAt(bar, Number(bar.getAttribute('x')) + by * 1000 * 15 / (days * 1440));
+  startAt(bar, Number(bar.getAttribute('x')) + (by * 1000 * 15) / (days * 1440));
   event.preventDefault();
 });
 

@@ -22,15 +22,24 @@ const epochDay = day => Math.round(Date.parse(day + 'T00:00:00Z') / 86400000);
 // One change after the other: what the next one says is asked for when the page shows the one before.
 let saving = Promise.resolve();
 function save(css, asked) {
-  saving = saving.then(() => {
-    const [path, values] = asked() ?? [];
-    if (!path) return undefined;
-    focusAfter = css;
-    return htmx.ajax('POST', `/a/${season().dataset.athlete}/season/${path}`, {target: '#season', swap: 'outerHTML', values: {...state(), ...values}});
-  }).catch(() => undefined);
+  saving = saving
+    .then(() => {
+      const [path, values] = asked() ?? [];
+      if (!path) return undefined;
+      focusAfter = css;
+      return htmx.ajax('POST', `/a/${season().dataset.athlete}/season/${path}`, {
+        target: '#season',
+        swap: 'outerHTML',
+        values: {...state(), ...values},
+      });
+    })
+    .catch(() => undefined);
 }
 
-const named = handle => handle.dataset.id ? `.event-handle[data-id="${handle.dataset.id}"]` : `.${handle.classList[0]}[data-first="${handle.dataset.first}"]`;
+const named = handle =>
+  handle.dataset.id
+    ? `.event-handle[data-id="${handle.dataset.id}"]`
+    : `.${handle.classList[0]}[data-first="${handle.dataset.first}"]`;
 
 function wanted(event) {
   const svg = holder().querySelector('svg').getBoundingClientRect();
@@ -38,7 +47,7 @@ function wanted(event) {
   const drawing = holder().firstElementChild.dataset;
   if (drag.kind === 'LOAD') {
     const perDay = drag.load / drag.days - (event.clientY - drag.y) * unit * drag.points;
-    return Math.max(0, Math.round(perDay * drag.days / 5) * 5);
+    return Math.max(0, Math.round((perDay * drag.days) / 5) * 5);
   }
   return Math.round((event.clientX - drag.x) * unit * drawing.days);
 }
@@ -46,10 +55,19 @@ function wanted(event) {
 async function preview() {
   if (asking || !drag || drag.kind === 'EVENT') return;
   asking = true;
-  const body = new URLSearchParams({...state(), kind: drag.kind, first: drag.first, value: drag.kind === 'LOAD' ? drag.now : epochDay(otherDay(drag.last, drag.now))});
+  const body = new URLSearchParams({
+    ...state(),
+    kind: drag.kind,
+    first: drag.first,
+    value: drag.kind === 'LOAD' ? drag.now : epochDay(otherDay(drag.last, drag.now)),
+  });
   const shown = drag.now;
   try {
-    const answer = await fetch(`/a/${season().dataset.athlete}/season/preview`, {method: 'POST', body, headers: {'X-CSRF-TOKEN': document.querySelector('input[name="_csrf"]').value}});
+    const answer = await fetch(`/a/${season().dataset.athlete}/season/preview`, {
+      method: 'POST',
+      body,
+      headers: {'X-CSRF-TOKEN': document.querySelector('input[name="_csrf"]').value},
+    });
     if (answer.ok && drag) holder().innerHTML = await answer.text();
   } finally {
     asking = false;
@@ -61,8 +79,25 @@ document.addEventListener('pointerdown', event => {
   const handle = event.target.closest?.('.top-handle, .edge-handle, .event-handle');
   if (!handle || event.button !== 0) return;
   const d = handle.dataset;
-  const kind = handle.classList.contains('top-handle') ? 'LOAD' : handle.classList.contains('edge-handle') ? 'EDGE' : 'EVENT';
-  drag = {kind, css: named(handle), first: d.first, last: d.last, day: d.day, id: d.id, load: Number(d.load), days: Number(d.days), x: event.clientX, y: event.clientY, points: Number(holder().firstElementChild.dataset.points), now: null};
+  const kind = handle.classList.contains('top-handle')
+    ? 'LOAD'
+    : handle.classList.contains('edge-handle')
+      ? 'EDGE'
+      : 'EVENT';
+  drag = {
+    kind,
+    css: named(handle),
+    first: d.first,
+    last: d.last,
+    day: d.day,
+    id: d.id,
+    load: Number(d.load),
+    days: Number(d.days),
+    x: event.clientX,
+    y: event.clientY,
+    points: Number(holder().firstElementChild.dataset.points),
+    now: null,
+  };
   document.body.classList.add('dragging');
   event.preventDefault();
 });
@@ -74,7 +109,9 @@ document.addEventListener('pointermove', event => {
   drag.now = now;
   if (drag.kind === 'EVENT') {
     const days = Number(holder().firstElementChild.dataset.days);
-    holder().querySelector(`.event-handle[data-id="${drag.id}"]`).setAttribute('transform', `translate(${now / days} 0)`);
+    holder()
+      .querySelector(`.event-handle[data-id="${drag.id}"]`)
+      .setAttribute('transform', `translate(${now / days} 0)`);
   }
   preview();
 });
@@ -84,9 +121,14 @@ document.addEventListener('pointerup', () => {
   const done = drag;
   drag = null;
   document.body.classList.remove('dragging');
-  if (done.now === null || done.kind !== 'LOAD' && done.now === 0) return;
-  save(done.css, () => done.kind === 'LOAD' ? ['block', {kind: 'LOAD', first: done.first, value: done.now}]
-    : done.kind === 'EDGE' ? ['block', {kind: 'EDGE', first: done.first, day: otherDay(done.last, done.now)}] : eventOn(done.id, otherDay(done.day, done.now)));
+  if (done.now === null || (done.kind !== 'LOAD' && done.now === 0)) return;
+  save(done.css, () =>
+    done.kind === 'LOAD'
+      ? ['block', {kind: 'LOAD', first: done.first, value: done.now}]
+      : done.kind === 'EDGE'
+        ? ['block', {kind: 'EDGE', first: done.first, day: otherDay(done.last, done.now)}]
+        : eventOn(done.id, otherDay(done.day, done.now)),
+  );
 });
 
 /** An event moves with all that is known of it: its own form says it. */
@@ -96,16 +138,32 @@ function eventOn(id, day) {
 }
 
 function stepped(css, up) {
-  const handle = document.querySelector(css), d = handle?.dataset;
+  const handle = document.querySelector(css),
+    d = handle?.dataset;
   if (!handle) return null;
-  if (handle.classList.contains('top-handle')) return ['block', {kind: 'LOAD', first: d.first, value: Math.max(0, Math.round((Number(d.load) + up * Math.max(5, d.load * .05)) / 5) * 5)}];
-  return handle.classList.contains('edge-handle') ? ['block', {kind: 'EDGE', first: d.first, day: otherDay(d.last, up)}] : eventOn(d.id, otherDay(d.day, up));
+  if (handle.classList.contains('top-handle'))
+    return [
+      'block',
+      {
+        kind: 'LOAD',
+        first: d.first,
+        value: Math.max(0, Math.round((Number(d.load) + up * Math.max(5, d.load * 0.05)) / 5) * 5),
+      },
+    ];
+  return handle.classList.contains('edge-handle')
+    ? ['block', {kind: 'EDGE', first: d.first, day: otherDay(d.last, up)}]
+    : eventOn(d.id, otherDay(d.day, up));
 }
 
 document.addEventListener('keydown', event => {
   const handle = event.target.closest?.('.top-handle, .edge-handle, .event-handle');
   if (!handle) return;
-  const up = event.key === 'ArrowUp' || event.key === 'ArrowRight' ? 1 : event.key === 'ArrowDown' || event.key === 'ArrowLeft' ? -1 : 0;
+  const up =
+    event.key === 'ArrowUp' || event.key === 'ArrowRight'
+      ? 1
+      : event.key === 'ArrowDown' || event.key === 'ArrowLeft'
+        ? -1
+        : 0;
   if (!up) return;
   event.preventDefault();
   const css = named(handle);
@@ -116,7 +174,9 @@ document.addEventListener('htmx:configRequest', event => {
   if (event.detail.parameters.replan !== undefined) event.detail.parameters.replan = replans();
 });
 let replanned = true;
-document.addEventListener('htmx:beforeSwap', () => { replanned = replans(); });
+document.addEventListener('htmx:beforeSwap', () => {
+  replanned = replans();
+});
 document.addEventListener('htmx:afterSwap', () => {
   const box = document.getElementById('replan');
   if (box) box.checked = replanned;

@@ -1,4 +1,5 @@
-// The stretches of a session over the lanes: names, notes, kept ranges; boundaries are dragged or moved by arrow keys, a second at a time.
+// The stretches of a session over the lanes: names, notes, kept ranges; boundaries are dragged or moved by arrow
+// keys, a second at a time.
 const NS = 'http://www.w3.org/2000/svg';
 const HEIGHT = 30;
 
@@ -38,16 +39,31 @@ export class Strip {
 
   stretch([from, to, name, ignored], i) {
     if (!this.inside(from, to)) return;
-    const x = Math.max(0, this.xOf(from)), wide = Math.min(this.width, this.xOf(to)) - x;
-    this.make('rect', {x, y: 6, width: Math.max(1, wide - 1), height: HEIGHT - 8, class: ignored ? 'stretch is-ignored' : 'stretch', 'data-stretch': i});
+    const x = Math.max(0, this.xOf(from)),
+      wide = Math.min(this.width, this.xOf(to)) - x;
+    this.make('rect', {
+      x,
+      y: 6,
+      width: Math.max(1, wide - 1),
+      height: HEIGHT - 8,
+      class: ignored ? 'stretch is-ignored' : 'stretch',
+      'data-stretch': i,
+    });
     if (wide > name.length * 6.4 + 6) this.make('text', {x: x + 5, y: 21, class: 'stretch-name'}, name);
-    else if (wide > 16) this.make('text', {x: x + wide / 2, y: 21, 'text-anchor': 'middle', class: 'stretch-name'}, String(i + 1));
+    else if (wide > 16)
+      this.make('text', {x: x + wide / 2, y: 21, 'text-anchor': 'middle', class: 'stretch-name'}, String(i + 1));
   }
 
   kept(from, to, name) {
     if (!this.inside(from, to)) return;
     const x = Math.max(0, this.xOf(from));
-    const line = this.make('rect', {x, y: 0, width: Math.max(2, Math.min(this.width, this.xOf(to)) - x), height: 4, class: 'kept'});
+    const line = this.make('rect', {
+      x,
+      y: 0,
+      width: Math.max(2, Math.min(this.width, this.xOf(to)) - x),
+      height: 4,
+      class: 'kept',
+    });
     line.addEventListener('click', () => this.choose(from, to));
     const title = document.createElementNS(NS, 'title');
     title.textContent = name;
@@ -56,7 +72,8 @@ export class Strip {
 
   // A press of the lap key, whatever the stretches are.
   lap(second) {
-    if (second > 0 && this.inside(second, second + 1)) this.make('line', {x1: this.xOf(second), x2: this.xOf(second), y1: HEIGHT - 6, y2: HEIGHT, class: 'lap-mark'});
+    if (second > 0 && this.inside(second, second + 1))
+      this.make('line', {x1: this.xOf(second), x2: this.xOf(second), y1: HEIGHT - 6, y2: HEIGHT, class: 'lap-mark'});
   }
 
   note(second, text) {
@@ -78,7 +95,20 @@ export class Strip {
   edge(second, i, which, name) {
     if (second < this.state.from || second > this.state.to) return;
     const x = this.xOf(second);
-    this.make('rect', {x: x - 4, y: 4, width: 8, height: HEIGHT - 4, class: 'edge', tabindex: 0, role: 'slider', 'data-edge': `${i}-${which}`, 'aria-label': `${which === 'to' ? 'End' : 'Start'} of ${name}`, 'aria-valuenow': second, 'aria-valuemin': 0, 'aria-valuemax': this.state.to});
+    this.make('rect', {
+      x: x - 4,
+      y: 4,
+      width: 8,
+      height: HEIGHT - 4,
+      class: 'edge',
+      tabindex: 0,
+      role: 'slider',
+      'data-edge': `${i}-${which}`,
+      'aria-label': `${which === 'to' ? 'End' : 'Start'} of ${name}`,
+      'aria-valuenow': second,
+      'aria-valuemin': 0,
+      'aria-valuemax': this.state.to,
+    });
   }
 
   second(event) {
@@ -118,7 +148,8 @@ export class Strip {
   }
 
   key(event) {
-    const edge = event.target.dataset?.edge, by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+    const edge = event.target.dataset?.edge,
+      by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
     if (!edge || !by) return;
     event.preventDefault();
     event.stopPropagation();

@@ -5,7 +5,8 @@ function send(index, value) {
   const form = document.getElementById('editor');
   const values = Object.fromEntries(new FormData(form));
   values.do = `move:${index}:${value}`;
-  htmx.ajax('POST', form.getAttribute('hx-post'), {target: '#editor', swap: 'outerHTML', values})
+  htmx
+    .ajax('POST', form.getAttribute('hx-post'), {target: '#editor', swap: 'outerHTML', values})
     .then(() => document.querySelector(`.handle[data-index="${index}"]`)?.focus());
 }
 
@@ -17,7 +18,7 @@ function scale() {
 function valueAt(event) {
   const box = bar().getBoundingClientRect();
   const {low, high, gap} = scale();
-  const raw = low + (high - low) * (event.clientX - box.left) / box.width;
+  const raw = low + ((high - low) * (event.clientX - box.left)) / box.width;
   return Math.max(gap, Math.round(raw / gap) * gap).toFixed(gap < 1 ? 2 : 0);
 }
 
@@ -30,7 +31,7 @@ document.addEventListener('pointerdown', event => {
 document.addEventListener('pointermove', event => {
   if (!held) return;
   const box = bar().getBoundingClientRect();
-  const x = Math.max(0, Math.min(1000, (event.clientX - box.left) / box.width * 1000));
+  const x = Math.max(0, Math.min(1000, ((event.clientX - box.left) / box.width) * 1000));
   held.setAttribute('transform', `translate(${x} 0)`);
   held.querySelector('text').textContent = valueAt(event);
 });
@@ -51,7 +52,7 @@ document.addEventListener('keydown', event => {
   const next = Number(handle.dataset.value) + (event.key === 'ArrowRight' ? gap : -gap);
   if (next <= 0) return;
   handle.dataset.value = next;
-  handle.setAttribute('transform', `translate(${(next - low) / (high - low) * 1000} 0)`);
+  handle.setAttribute('transform', `translate(${((next - low) / (high - low)) * 1000} 0)`);
   handle.querySelector('text').textContent = next.toFixed(gap < 1 ? 2 : 0);
   clearTimeout(resting);
   resting = setTimeout(() => send(handle.dataset.index, next.toFixed(gap < 1 ? 2 : 1)), REST);

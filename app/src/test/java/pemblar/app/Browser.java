@@ -22,7 +22,7 @@ abstract class Browser {
     static void open() throws IOException {
         browser = start();
         wait = new WebDriverWait(browser, Duration.ofSeconds(90));
-        wait.ignoring(StaleElementReferenceException.class);        // a part may be swapped between finding and reading it
+        wait.ignoring(StaleElementReferenceException.class); // a part may be swapped between finding and reading it
     }
 
     /** A browser of one's own, with nothing in it. */
@@ -30,8 +30,18 @@ abstract class Browser {
         System.setProperty("webdriver.chrome.driver", "/usr/bin/chromedriver");
         ChromeOptions options = new ChromeOptions();
         options.setBinary("/usr/bin/chromium");
-        options.addArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
-            "--disable-sync", "--disable-dev-shm-usage", "--window-size=1280,800", "--user-data-dir=" + Files.createTempDirectory("pemblar-browser"));
+        options.addArguments(
+                "--headless",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--disable-dev-shm-usage",
+                "--window-size=1280,800",
+                "--user-data-dir=" + Files.createTempDirectory("pemblar-browser"));
         return new ChromeDriver(options);
     }
 
@@ -78,7 +88,8 @@ abstract class Browser {
         type("#username", email);
         type("#password", password);
         see("button.primary").click();
-        wait.until(ExpectedConditions.not(ExpectedConditions.urlContains("/sign-in")));       // the form's own page has a heading too
+        wait.until(ExpectedConditions.not(
+                ExpectedConditions.urlContains("/sign-in"))); // the form's own page has a heading too
         see("h1");
     }
 

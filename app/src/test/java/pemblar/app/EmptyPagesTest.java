@@ -30,26 +30,49 @@ class EmptyPagesTest {
 
     @Test
     void aMissingThresholdIsNamedInTheDesigner() {
-        String answer = newcomer.post(base + "/workouts/forecast", Map.of("text", "10min 90%", "sport", "RUN", "basis", "PACE")).body();
+        String answer = newcomer.post(
+                        base + "/workouts/forecast", Map.of("text", "10min 90%", "sport", "RUN", "basis", "PACE"))
+                .body();
         assertTrue(answer.contains("threshold pace is not known"), answer);
     }
 
     @Test
     void aRefusedWorkoutKeepsTitleAndText() {
         newcomer.get(base + "/workouts/design");
-        String page = newcomer.post(base + "/workouts", Map.of("title", "My title", "text", "10min 90%, nonsense", "sport", "RUN", "basis", "PACE")).body();
-        assertTrue(page.contains("value=\"My title\"") && page.contains("10min 90%, nonsense") && page.contains("column 12"));
+        String page = newcomer.post(
+                        base + "/workouts",
+                        Map.of("title", "My title", "text", "10min 90%, nonsense", "sport", "RUN", "basis", "PACE"))
+                .body();
+        assertTrue(page.contains("value=\"My title\"")
+                && page.contains("10min 90%, nonsense")
+                && page.contains("column 12"));
     }
 
     @Test
     void signUpRefusesWithAReasonAndKeepsTheName() {
         Person other = new Person(Running.ADDRESS);
         other.get("/sign-up");
-        String page = other.post("/sign-up", Map.of("email", "x@y", "name", "Kept Name", "password", "short", "role", "ride")).body();
+        String page = other.post(
+                        "/sign-up", Map.of("email", "x@y", "name", "Kept Name", "password", "short", "role", "ride"))
+                .body();
         assertTrue(page.contains("at least 10 characters") && page.contains("Kept Name"));
-        page = other.post("/sign-up", Map.of("email", "NEW@pemblar.example", "name", "Kept Name", "password", "long enough one", "role", "ride")).body();
+        page = other.post(
+                        "/sign-up",
+                        Map.of(
+                                "email",
+                                "NEW@pemblar.example",
+                                "name",
+                                "Kept Name",
+                                "password",
+                                "long enough one",
+                                "role",
+                                "ride"))
+                .body();
         assertTrue(page.contains("there is an account"));
-        assertEquals(200, other.post("/sign-in", Map.of("username", "new@pemblar.example", "password", "wrong")).statusCode());
+        assertEquals(
+                200,
+                other.post("/sign-in", Map.of("username", "new@pemblar.example", "password", "wrong"))
+                        .statusCode());
     }
 
     @Test

@@ -29,18 +29,24 @@ class EvidenceTest {
 
     private static String tried(Map<String, String> fields) {
         StringBuilder query = new StringBuilder("?calculate=1");
-        fields.forEach((name, value) -> query.append('&').append(name).append('=').append(value));
+        fields.forEach(
+                (name, value) -> query.append('&').append(name).append('=').append(value));
         return nora.get(thresholds + "/evidence/try" + query).body();
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "method=TWO_EFFORTS&sport=RIDE&shortTime=3:00&shortWatts=380&longTime=8:00&longWatts=300&shortDay=2026-05-01&longDay=2026-05-01 | at least 3 times | 8:00",
-        "method=RACE_BY_POWER&sport=RIDE&time=3:00&watts=320&day=2026-05-01 | 10 min or more | 3:00",
-        "method=RACE_BY_POWER&sport=RIDE&time=1:00:00&watts=2000&day=2026-05-01 | Nobody holds 2000 W | 2000",
-        "method=RACE_BY_POWER&sport=RIDE&time=an hour&watts=200&day=2026-05-01 | is not a time | an hour",
-        "method=TWENTY_MINUTES&sport=RIDE&watts=many&factor=0.95&day=2026-05-01 | is not a number | many",
-        "method=TWENTY_MINUTES&sport=RIDE&watts=280&factor=1.4&day=2026-05-01 | 0.90 to 0.97 | 1.4"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "method=TWO_EFFORTS&sport=RIDE&shortTime=3:00&shortWatts=380"
+                        + "&longTime=8:00&longWatts=300"
+                        + "&shortDay=2026-05-01&longDay=2026-05-01 | at least 3 times | 8:00",
+                "method=RACE_BY_POWER&sport=RIDE&time=3:00&watts=320&day=2026-05-01 | 10 min or more | 3:00",
+                "method=RACE_BY_POWER&sport=RIDE&time=1:00:00&watts=2000&day=2026-05-01 | Nobody holds 2000 W | 2000",
+                "method=RACE_BY_POWER&sport=RIDE&time=an hour&watts=200&day=2026-05-01 | is not a time | an hour",
+                "method=TWENTY_MINUTES&sport=RIDE&watts=many&factor=0.95&day=2026-05-01 | is not a number | many",
+                "method=TWENTY_MINUTES&sport=RIDE&watts=280&factor=1.4&day=2026-05-01 | 0.90 to 0.97 | 1.4"
+            })
     void impossibleInputIsRefusedInPlaceAndKept(String form, String reason, String kept) {
         Map<String, String> fields = new LinkedHashMap<>();
         for (String pair : form.split("&")) fields.put(pair.split("=")[0], pair.split("=")[1].replace(" ", "%20"));
@@ -55,25 +61,61 @@ class EvidenceTest {
 
     @Test
     void tryingKeepsNothingAndKeepingJoinsTheSuggestion() {
-        String page = tried(Map.of("method", "RACE_BY_POWER", "sport", "RIDE", "time", "5:10:00", "watts", "190", "day", TODAY));
+        String page = tried(
+                Map.of("method", "RACE_BY_POWER", "sport", "RIDE", "time", "5:10:00", "watts", "190", "day", TODAY));
         assertTrue(page.contains("214 W") && page.contains("range 208 to 224 W"), page.replaceAll("(?s).*<main", ""));
-        assertTrue(page.contains("Exponent 0.070: the usual value") && page.contains("The range is wide: from 5 h 10 min to 55 min"));
+        assertTrue(page.contains("Exponent 0.070: the usual value")
+                && page.contains("The range is wide: from 5 h 10 min to 55 min"));
         assertFalse(nora.get(thresholds + "/evidence").body().contains("Adopt …"));
-        nora.post(thresholds + "/evidence", Map.of("method", "TWENTY_MINUTES", "sport", "RIDE", "watts", "280", "factor", "0.95", "day", TODAY, "name", "hall & wind"));
+        nora.post(
+                thresholds + "/evidence",
+                Map.of(
+                        "method",
+                        "TWENTY_MINUTES",
+                        "sport",
+                        "RIDE",
+                        "watts",
+                        "280",
+                        "factor",
+                        "0.95",
+                        "day",
+                        TODAY,
+                        "name",
+                        "hall & wind"));
         String evidence = nora.get(thresholds + "/evidence").body();
-        assertTrue(evidence.contains("258 to 274 W, most likely 266; one piece of evidence, from today"), evidence.replaceAll("(?s).*<main", ""));
+        assertTrue(
+                evidence.contains("258 to 274 W, most likely 266; one piece of evidence, from today"),
+                evidence.replaceAll("(?s).*<main", ""));
         assertTrue(evidence.contains("hall &amp; wind"));
         String key = first(evidence, "name=\"key\" value=\"(kept-\\d+)\"");
-        String aside = nora.post(thresholds + "/evidence/set-aside", Map.of("key", key, "reason", "downhill", "of", "ride-power")).body();
+        String aside = nora.post(
+                        thresholds + "/evidence/set-aside",
+                        Map.of("key", key, "reason", "downhill", "of", "ride-power"))
+                .body();
         assertTrue(aside.contains("set aside: downhill") && !aside.contains("most likely"));
-        assertTrue(nora.post(thresholds + "/evidence/bring-back", Map.of("key", key, "of", "ride-power")).body().contains("most likely 266"));
+        assertTrue(nora.post(thresholds + "/evidence/bring-back", Map.of("key", key, "of", "ride-power"))
+                .body()
+                .contains("most likely 266"));
         String id = key.substring(5);
-        assertFalse(nora.post(thresholds + "/evidence/delete", Map.of("id", id, "of", "ride-power")).body().contains("most likely"));
+        assertFalse(nora.post(thresholds + "/evidence/delete", Map.of("id", id, "of", "ride-power"))
+                .body()
+                .contains("most likely"));
     }
 
     @Test
     void aResultCannotLieAhead() {
-        String page = nora.post(thresholds + "/evidence", Map.of("method", "RAMP", "sport", "RIDE", "watts", "350", "day", LocalDate.now().plusDays(3).toString())).body();
+        String page = nora.post(
+                        thresholds + "/evidence",
+                        Map.of(
+                                "method",
+                                "RAMP",
+                                "sport",
+                                "RIDE",
+                                "watts",
+                                "350",
+                                "day",
+                                LocalDate.now().plusDays(3).toString()))
+                .body();
         assertTrue(page.contains("cannot lie ahead"));
     }
 
@@ -86,10 +128,16 @@ class EvidenceTest {
     @Test
     void theDemoRiderHasEvidenceOfEveryKind() {
         String page = Person.demo("jonna").get("/a/1/thresholds/evidence").body();
-        for (String method : new String[] {"20 min test", "two efforts", "trial or race by power", "best efforts of 90 days", "reserve below zero"}) assertTrue(page.contains(method), method);
+        for (String method : new String[] {
+            "20 min test", "two efforts", "trial or race by power", "best efforts of 90 days", "reserve below zero"
+        }) assertTrue(page.contains(method), method);
         assertTrue(page.contains("Critical power") && page.contains("most likely"));
         String session = PagesTest.firstSession(Person.demo("jonna"), 1).replaceAll(".*/", "");
-        assertEquals(200, Person.demo("jonna").get("/a/1/thresholds/evidence/try?session=" + session + "&from=99999999999999&to=5").statusCode());
+        assertEquals(
+                200,
+                Person.demo("jonna")
+                        .get("/a/1/thresholds/evidence/try?session=" + session + "&from=99999999999999&to=5")
+                        .statusCode());
     }
 
     @Test
@@ -100,7 +148,9 @@ class EvidenceTest {
         int whole = Integer.parseInt(first(all, "<td class=\"num\">(\\d+)</td>"));
         assertTrue(Integer.parseInt(first(gravel, "<td class=\"num\">(\\d+)</td>")) < whole);
         assertTrue(all.contains("surface: gravel"));
-        assertTrue(jonna.get("/a/1/thresholds/curve?only=surface:moon&otherFrom=2020-01-01&otherTo=2020-02-01").body().contains("No session with power is like that"));
+        assertTrue(jonna.get("/a/1/thresholds/curve?only=surface:moon&otherFrom=2020-01-01&otherTo=2020-02-01")
+                .body()
+                .contains("No session with power is like that"));
     }
 
     @Test
@@ -110,14 +160,24 @@ class EvidenceTest {
         String before = jonna.get(curve).body();
         String best = first(before, "<td class=\"num\">(\\d+)</td>");
         String recording = first(before, "name=\"recording\" value=\"(\\d+)\"");
-        String after = jonna.post(curve + "/set-aside", Map.of("recording", recording, "seconds", "1", "reason", "spike")).body();
+        String after = jonna.post(
+                        curve + "/set-aside", Map.of("recording", recording, "seconds", "1", "reason", "spike"))
+                .body();
         assertTrue(Integer.parseInt(first(after, "<td class=\"num\">(\\d+)</td>")) <= Integer.parseInt(best));
         assertTrue(after.contains("1 s at") && after.contains("spike"));
         String id = first(after, "name=\"id\" value=\"(\\d+)\"");
         String restored = jonna.post(curve + "/bring-back", Map.of("id", id)).body();
         assertEquals(best, first(restored, "<td class=\"num\">(\\d+)</td>"));
-        assertTrue(jonna.post(curve + "/set-aside", Map.of("recording", recording, "seconds", "1", "reason", " ")).body().contains("Reason: say"));
-        assertEquals(404, Person.demo("kasper").post("/a/3/thresholds/curve/set-aside", Map.of("recording", recording, "seconds", "1", "reason", "not mine")).statusCode());
+        assertTrue(jonna.post(curve + "/set-aside", Map.of("recording", recording, "seconds", "1", "reason", " "))
+                .body()
+                .contains("Reason: say"));
+        assertEquals(
+                404,
+                Person.demo("kasper")
+                        .post(
+                                "/a/3/thresholds/curve/set-aside",
+                                Map.of("recording", recording, "seconds", "1", "reason", "not mine"))
+                        .statusCode());
     }
 
     @Test
@@ -140,11 +200,24 @@ class EvidenceTest {
         String profile = "/a/1/thresholds/profile";
         String shipped = oda.get(profile + "/bands.csv").body();
         oda.get(profile);
-        String refused = oda.upload(profile + "/bands", "file", Map.of("mine.csv", shipped.replace("3.57", "33.57").getBytes())).body();
-        assertTrue(refused.contains("mine.csv was not taken") && refused.contains("rising along the row"), refused.replaceAll("(?s).*<main", ""));
-        String taken = oda.upload(profile + "/bands", "file", Map.of("mine.csv", shipped.replace("well trained", "strong").getBytes())).body();
+        String refused = oda.upload(
+                        profile + "/bands",
+                        "file",
+                        Map.of("mine.csv", shipped.replace("3.57", "33.57").getBytes()))
+                .body();
+        assertTrue(
+                refused.contains("mine.csv was not taken") && refused.contains("rising along the row"),
+                refused.replaceAll("(?s).*<main", ""));
+        String taken = oda.upload(
+                        profile + "/bands",
+                        "file",
+                        Map.of(
+                                "mine.csv",
+                                shipped.replace("well trained", "strong").getBytes()))
+                .body();
         assertTrue(taken.contains(">strong<") && taken.contains("your file mine.csv"));
-        assertFalse(Person.demo("jonna").get(profile).body().contains(">strong<"), "the bands are the coach's own view");
+        assertFalse(
+                Person.demo("jonna").get(profile).body().contains(">strong<"), "the bands are the coach's own view");
         assertFalse(oda.post(profile + "/bands/reset", Map.of()).body().contains(">strong<"));
     }
 }

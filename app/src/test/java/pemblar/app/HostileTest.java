@@ -31,29 +31,80 @@ class HostileTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"9999-12-31", "+200000-12-31", "-0001-01-01", "1200-01-01", "2027-02-30", "tomorrow", "", "\u0000"})
+    @ValueSource(
+            strings = {
+                "9999-12-31",
+                "+200000-12-31",
+                "-0001-01-01",
+                "1200-01-01",
+                "2027-02-30",
+                "tomorrow",
+                "",
+                "\u0000"
+            })
     void aDayThatCannotBeIsRefusedEverywhere(String day) {
-        Map<String, Map<String, String>> changes = Map.of("/sketch", Map.of("day", day, "sport", "RIDE", "purpose", "EASY", "length", "1h"), "/days/mark", Map.of("day", day, "kind", "REST"), "/days/shift", Map.of("first", day, "by", "1"),
-            "/checkin", Map.of("day", day, "restingHeartRate", "50"), "/proposals/away", Map.of("first", day, "last", day, "kind", "ILLNESS"), "/season/event", Map.of("name", "x", "day", day, "priority", "A"));
-        changes.forEach((path, form) -> assertThat(person.post(athlete + path, form).statusCode()).as(path + " " + day).isLessThan(500));
+        Map<String, Map<String, String>> changes = Map.of(
+                "/sketch",
+                Map.of("day", day, "sport", "RIDE", "purpose", "EASY", "length", "1h"),
+                "/days/mark",
+                Map.of("day", day, "kind", "REST"),
+                "/days/shift",
+                Map.of("first", day, "by", "1"),
+                "/checkin",
+                Map.of("day", day, "restingHeartRate", "50"),
+                "/proposals/away",
+                Map.of("first", day, "last", day, "kind", "ILLNESS"),
+                "/season/event",
+                Map.of("name", "x", "day", day, "priority", "A"));
+        changes.forEach(
+                (path, form) -> assertThat(person.post(athlete + path, form).statusCode())
+                        .as(path + " " + day)
+                        .isLessThan(500));
         assertThat(person.get(athlete + "/today").statusCode()).isEqualTo(200);
         assertThat(person.get(athlete + "/board").statusCode()).isEqualTo(200);
-        assertThat(sql.queryForObject("select count(*) from checkin where athlete_id = ? and day not between ? and ?", Integer.class, Long.parseLong(athlete.replaceAll("\\D", "")), TODAY.minusYears(3), TODAY.plusDays(1))).isZero();
+        assertThat(sql.queryForObject(
+                        "select count(*) from checkin where athlete_id = ? and day not between ? and ?",
+                        Integer.class,
+                        Long.parseLong(athlete.replaceAll("\\D", "")),
+                        TODAY.minusYears(3),
+                        TODAY.plusDays(1)))
+                .isZero();
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/sign-in?x=%00", "/%00", "/a/1/../../etc", "/a/99999999999999999999/today", "/a/1/sessions/-5", "/invitation/x", "/invitation/%F0%9F%9A%B4", "/a/1/board?from=x&to=y", "/roster?group=99999999999999999999", "/a/1/checkins?day=9999-99-99"})
+    @ValueSource(
+            strings = {
+                "/sign-in?x=%00",
+                "/%00",
+                "/a/1/../../etc",
+                "/a/99999999999999999999/today",
+                "/a/1/sessions/-5",
+                "/invitation/x",
+                "/invitation/%F0%9F%9A%B4",
+                "/a/1/board?from=x&to=y",
+                "/roster?group=99999999999999999999",
+                "/a/1/checkins?day=9999-99-99"
+            })
     void addressesThatMeanNothingAreNoFault(String path) {
-        assertThat(answer("GET " + path + " HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n")).isBetween(200, 499);
-        if (!path.contains("%00") && !path.contains("..")) assertThat(person.get(path).statusCode()).isLessThan(500);
+        assertThat(answer("GET " + path + " HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n"))
+                .isBetween(200, 499);
+        if (!path.contains("%00") && !path.contains(".."))
+            assertThat(person.get(path).statusCode()).isLessThan(500);
     }
 
     /** Somebody who is not signed in is turned away before his gigabyte is read. */
     @ParameterizedTest
-    @ValueSource(strings = {"/device/activities|application/octet-stream", "/a/1/sessions/upload|multipart/form-data; boundary=x", "/a/1/checkins/file|multipart/form-data; boundary=x", "/sign-in|application/x-www-form-urlencoded"})
+    @ValueSource(
+            strings = {
+                "/device/activities|application/octet-stream",
+                "/a/1/sessions/upload|multipart/form-data; boundary=x",
+                "/a/1/checkins/file|multipart/form-data; boundary=x",
+                "/sign-in|application/x-www-form-urlencoded"
+            })
     void aBigBodyFromNobodyIsNotRead(String what) {
         String[] parts = what.split("\\|");
-        int code = answer("POST " + parts[0] + " HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Type: " + parts[1] + "\r\nContent-Length: 1000000000\r\n\r\n");
+        int code = answer("POST " + parts[0] + " HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Type: "
+                + parts[1] + "\r\nContent-Length: 1000000000\r\n\r\n");
         assertThat(code).isIn(302, 303, 400, 401, 403, 413);
     }
 
@@ -74,7 +125,21 @@ class HostileTest {
     void textWithANulIsRefusedWithASentence() {
         Person stranger = new Person(Running.ADDRESS);
         stranger.get("/sign-up");
-        assertThat(stranger.post("/sign-up", Map.of("email", "n\u0000@pemblar.example", "name", "N\u0000", "password", "a long password", "role", "ride", "zone", "Europe/Dublin")).statusCode()).isLessThan(500);
+        assertThat(stranger.post(
+                                "/sign-up",
+                                Map.of(
+                                        "email",
+                                        "n\u0000@pemblar.example",
+                                        "name",
+                                        "N\u0000",
+                                        "password",
+                                        "a long password",
+                                        "role",
+                                        "ride",
+                                        "zone",
+                                        "Europe/Dublin"))
+                        .statusCode())
+                .isLessThan(500);
     }
 
     @Test
@@ -83,25 +148,55 @@ class HostileTest {
         for (int i = 0; i < 14; i++) {
             Person guesser = new Person(Running.ADDRESS);
             guesser.get("/sign-in");
-            last = guesser.post("/sign-in", Map.of("username", " ".repeat(i % 3) + (i % 2 == 0 ? "Blank" : "blank") + ".guess@pemblar.example" + " ".repeat(i), "password", "wrong")).uri().toString();
+            last = guesser.post(
+                            "/sign-in",
+                            Map.of(
+                                    "username",
+                                    " ".repeat(i % 3) + (i % 2 == 0 ? "Blank" : "blank") + ".guess@pemblar.example"
+                                            + " ".repeat(i),
+                                    "password",
+                                    "wrong"))
+                    .uri()
+                    .toString();
         }
         assertThat(last).endsWith("later");
     }
 
     @Test
     void aCheckInThatCannotBeNamesTheFieldAndKeepsWhatWasTyped() {
-        String page = person.post(athlete + "/checkin", Map.of("day", TODAY.toString(), "restingHeartRate", "512", "mood", "4")).body();
+        String page = person.post(
+                        athlete + "/checkin", Map.of("day", TODAY.toString(), "restingHeartRate", "512", "mood", "4"))
+                .body();
         assertThat(page).contains("Resting heart rate").contains("512");
-        assertThat(person.post(athlete + "/checkin", Map.of("day", TODAY.plusDays(3).toString(), "restingHeartRate", "50")).body()).containsIgnoringCase("day");
-        assertThat(sql.queryForObject("select count(*) from checkin where athlete_id = ?", Integer.class, Long.parseLong(athlete.replaceAll("\\D", "")))).isZero();
+        assertThat(person.post(
+                                athlete + "/checkin",
+                                Map.of("day", TODAY.plusDays(3).toString(), "restingHeartRate", "50"))
+                        .body())
+                .containsIgnoringCase("day");
+        assertThat(sql.queryForObject(
+                        "select count(*) from checkin where athlete_id = ?",
+                        Integer.class,
+                        Long.parseLong(athlete.replaceAll("\\D", ""))))
+                .isZero();
     }
 
     @Test
     void aFileOfMorningsWithOneBadLineIsRefusedWholeAndNamesTheLine() {
         person.get(athlete + "/checkins");
-        byte[] bad = "day,restingHeartRate,rmssd\n2026-11-01,52,60\n2026-11-02,999,60\n".getBytes(StandardCharsets.UTF_8);
-        assertThat(person.upload(athlete + "/checkins/file", "file", Map.of("mornings.csv", bad)).body()).contains("line 3");
-        assertThat(person.upload(athlete + "/checkins/file", "file", Map.of("noise.csv", new byte[] {0, 1, 2, (byte) 0xff})).statusCode()).isLessThan(500);
-        assertThat(sql.queryForObject("select count(*) from checkin where athlete_id = ?", Integer.class, Long.parseLong(athlete.replaceAll("\\D", "")))).isZero();
+        byte[] bad =
+                "day,restingHeartRate,rmssd\n2026-11-01,52,60\n2026-11-02,999,60\n".getBytes(StandardCharsets.UTF_8);
+        assertThat(person.upload(athlete + "/checkins/file", "file", Map.of("mornings.csv", bad))
+                        .body())
+                .contains("line 3");
+        assertThat(person.upload(
+                                athlete + "/checkins/file", "file", Map.of("noise.csv", new byte[] {0, 1, 2, (byte) 0xff
+                                }))
+                        .statusCode())
+                .isLessThan(500);
+        assertThat(sql.queryForObject(
+                        "select count(*) from checkin where athlete_id = ?",
+                        Integer.class,
+                        Long.parseLong(athlete.replaceAll("\\D", ""))))
+                .isZero();
     }
 }

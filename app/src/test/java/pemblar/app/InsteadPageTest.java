@@ -14,7 +14,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Today instead, from the page to the plan and back by one undo. */
 class InsteadPageTest {
-    private static final Pattern OFFER = Pattern.compile("name=\"workout\" value=\"(-?\\d+)\".*?name=\"percent\" value=\"(\\d+)\"", Pattern.DOTALL);
+    private static final Pattern OFFER =
+            Pattern.compile("name=\"workout\" value=\"(-?\\d+)\".*?name=\"percent\" value=\"(\\d+)\"", Pattern.DOTALL);
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static JdbcTemplate sql;
     private static Person person;
@@ -26,13 +27,21 @@ class InsteadPageTest {
         person = new Person(Running.ADDRESS).signUp("elin.instead@pemblar.example", "ride");
         base = person.get("/").uri().getPath().replaceAll("/today$", "");
         person.get(base + "/thresholds");
-        person.post(base + "/thresholds/adopt", Map.of("THRESHOLD_POWER", "240", "from", TODAY.minusDays(30).toString()));
+        person.post(
+                base + "/thresholds/adopt",
+                Map.of("THRESHOLD_POWER", "240", "from", TODAY.minusDays(30).toString()));
         person.get(base + "/board");
-        person.post(base + "/sketch", Map.of("day", TODAY.toString(), "sport", "RIDE", "purpose", "INTERVALS", "length", "1h"));
+        person.post(
+                base + "/sketch",
+                Map.of("day", TODAY.toString(), "sport", "RIDE", "purpose", "INTERVALS", "length", "1h"));
     }
 
     private static List<Map<String, Object>> today() {
-        return sql.queryForList("select id, title, purpose, scale_percent, planned_load from session where athlete_id = ? and day = ? order by id", Long.parseLong(base.replaceAll("\\D", "")), TODAY);
+        return sql.queryForList(
+                "select id, title, purpose, scale_percent, planned_load from session where athlete_id = ? and "
+                        + "day = ? order by id",
+                Long.parseLong(base.replaceAll("\\D", "")),
+                TODAY);
     }
 
     @Test
@@ -55,9 +64,12 @@ class InsteadPageTest {
     void minutesThatCannotBeAreNamedAndSoIsAScaleOutOfReach() {
         assertThat(person.get(base + "/instead?minutes=9999").body()).contains("Minutes");
         assertThat(person.get(base + "/instead?minutes=x").body()).contains("Minutes");
-        assertThat(person.get(base + "/instead?minutes=60&feeling=ANGRY").statusCode()).isEqualTo(400);
+        assertThat(person.get(base + "/instead?minutes=60&feeling=ANGRY").statusCode())
+                .isEqualTo(400);
         var before = today();
-        assertThat(person.post(base + "/instead", Map.of("workout", "-1", "percent", "500")).body()).contains("Scale");
+        assertThat(person.post(base + "/instead", Map.of("workout", "-1", "percent", "500"))
+                        .body())
+                .contains("Scale");
         assertThat(today()).isEqualTo(before);
         assertThat(Person.demo("sefa").get(base + "/instead").statusCode()).isEqualTo(404);
     }

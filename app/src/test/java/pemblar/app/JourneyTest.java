@@ -31,7 +31,11 @@ class JourneyTest extends Browser {
     static Path folder;
 
     private static String dayOf(String slabTitle) {
-        return browser.findElements(By.cssSelector(".slab")).stream().filter(s -> s.getText().contains(slabTitle)).map(s -> s.getAttribute("data-day")).findFirst().orElse("none");
+        return browser.findElements(By.cssSelector(".slab")).stream()
+                .filter(s -> s.getText().contains(slabTitle))
+                .map(s -> s.getAttribute("data-day"))
+                .findFirst()
+                .orElse("none");
     }
 
     private static void untilDay(String slabTitle, LocalDate day) {
@@ -89,8 +93,10 @@ class JourneyTest extends Browser {
         see(".slab").sendKeys("c");
         wait.until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(".slab"), 2));
         dragToDay(today.plusDays(1), today.plusDays(3));
-        wait.until(ExpectedConditions.presenceOfElementLocated(By.cssSelector(".slab[data-day='" + today.plusDays(3) + "']")));
-        browser.findElement(By.cssSelector(".slab[data-day='" + today.plusDays(3) + "']")).sendKeys(Keys.DELETE);
+        wait.until(ExpectedConditions.presenceOfElementLocated(
+                By.cssSelector(".slab[data-day='" + today.plusDays(3) + "']")));
+        browser.findElement(By.cssSelector(".slab[data-day='" + today.plusDays(3) + "']"))
+                .sendKeys(Keys.DELETE);
         wait.until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(".slab"), 1));
         click("#undo");
         wait.until(ExpectedConditions.numberOfElementsToBe(By.cssSelector(".slab"), 2));
@@ -114,23 +120,41 @@ class JourneyTest extends Browser {
     private static void dragToDay(LocalDate from, LocalDate to) {
         WebElement slab = browser.findElement(By.cssSelector(".slab[data-day='" + from + "'] .figures"));
         WebElement target = browser.findElement(By.cssSelector(".day[data-day='" + to + "']"));
-        new Actions(browser).moveToElement(slab).clickAndHold().moveByOffset(12, 4).moveToElement(target, 0, -10).moveByOffset(2, 2).release().perform();
+        new Actions(browser)
+                .moveToElement(slab)
+                .clickAndHold()
+                .moveByOffset(12, 4)
+                .moveToElement(target, 0, -10)
+                .moveByOffset(2, 2)
+                .release()
+                .perform();
     }
 
     private static void reviewTheMatch() {
-        browser.findElements(By.cssSelector(".page-head .actions button")).get(0).click();
+        browser.findElements(By.cssSelector(".page-head .actions button"))
+                .get(0)
+                .click();
         see("#lanes[data-ready='1']");
         WebElement match = see("aside form button");
         match.click();
         see("#steps");
     }
 
-    /** The original comes back byte for byte, and uploading it again is recognised; a damaged file does not stop a sound one. */
+    /**
+     * The original comes back byte for byte, and uploading it again is recognised; a damaged file does not stop a sound
+     * one.
+     */
     private void download(String athlete, LocalDate today) throws IOException {
-        String session = browser.getCurrentUrl().substring(Running.ADDRESS.length()).replaceAll("\\?.*", "");
+        String session =
+                browser.getCurrentUrl().substring(Running.ADDRESS.length()).replaceAll("\\?.*", "");
         Person nila = new Person(Running.ADDRESS).signIn("nila@pemblar.example", "a long password");
         byte[] original = nila.bytes(session + "/original");
-        assertEquals(2040, RecordingFiles.read(original, Optional.empty()).recording().orElseThrow().seconds());
+        assertEquals(
+                2040,
+                RecordingFiles.read(original, Optional.empty())
+                        .recording()
+                        .orElseThrow()
+                        .seconds());
         Path same = Files.write(folder.resolve("same.fit"), original);
         Path broken = Files.writeString(folder.resolve("broken.fit"), "not a recording");
         Path cut = Files.write(folder.resolve("cut.fit"), java.util.Arrays.copyOf(original, original.length / 2));
@@ -163,14 +187,47 @@ class JourneyTest extends Browser {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/sign-in", "/sign-up", "/a/1/today", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/workouts/-16/sheet", "/a/1/bench", "/a/1/templates", "/a/1/sessions", "/a/1/session", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/evidence/try", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/zones", "/a/1/thresholds/adopt?THRESHOLD_POWER=270"})
+    @ValueSource(
+            strings = {
+                "/sign-in",
+                "/sign-up",
+                "/a/1/today",
+                "/a/1/board",
+                "/a/1/workouts",
+                "/a/1/workouts/design",
+                "/a/1/workouts/-16/sheet",
+                "/a/1/bench",
+                "/a/1/templates",
+                "/a/1/sessions",
+                "/a/1/session",
+                "/a/1/progress",
+                "/a/1/thresholds",
+                "/a/1/thresholds/evidence",
+                "/a/1/thresholds/evidence/try",
+                "/a/1/thresholds/curve",
+                "/a/1/thresholds/profile",
+                "/a/1/thresholds/zones",
+                "/a/1/thresholds/adopt?THRESHOLD_POWER=270"
+            })
     void aPageHasNoBarrierThatAxeFinds(String path) {
         boolean signedIn = browser.getCurrentUrl().contains("/a/1/");
         if (!path.startsWith("/a/")) browser.manage().deleteAllCookies();
         else if (!signedIn) signIn("jonna@pemblar.example", "pemblar-demo");
         go(path.endsWith("/session") ? PagesTest.firstSession(Person.demo("jonna"), 1) : path);
         see("main");
-        List<Rule> violations = new AxeBuilder().setLegacyMode().withTags(List.of("wcag2a", "wcag2aa")).analyze(browser).getViolations();
-        assertEquals(List.of(), violations.stream().map(v -> v.getId() + " " + v.getNodes().get(0).getTarget() + " " + v.getNodes().get(0).getHtml() + " " + v.getNodes().get(0).getAny().stream().map(c -> c.getMessage()).toList()).toList());
+        List<Rule> violations = new AxeBuilder()
+                .setLegacyMode()
+                .withTags(List.of("wcag2a", "wcag2aa"))
+                .analyze(browser)
+                .getViolations();
+        assertEquals(
+                List.of(),
+                violations.stream()
+                        .map(v -> v.getId() + " " + v.getNodes().get(0).getTarget() + " "
+                                + v.getNodes().get(0).getHtml() + " "
+                                + v.getNodes().get(0).getAny().stream()
+                                        .map(c -> c.getMessage())
+                                        .toList())
+                        .toList());
     }
 }

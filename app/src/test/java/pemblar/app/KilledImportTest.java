@@ -30,9 +30,17 @@ class KilledImportTest {
     private static final int FILES = 30;
 
     private static Process start(String database, int port) throws IOException {
-        List<String> command = new ArrayList<>(List.of(System.getProperty("java.home") + "/bin/java", "-Xmx512m", "-cp", System.getProperty("java.class.path"), PemblarApplication.class.getName()));
+        List<String> command = new ArrayList<>(List.of(
+                System.getProperty("java.home") + "/bin/java",
+                "-Xmx512m",
+                "-cp",
+                System.getProperty("java.class.path"),
+                PemblarApplication.class.getName()));
         command.addAll(Arrays.asList(Running.arguments(database, port, false)));
-        Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.to(new File("target/killed-import.log"))).start();
+        Process process = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.to(new File("target/killed-import.log")))
+                .start();
         Person visitor = new Person("http://127.0.0.1:" + port);
         Eventually.holds(Duration.ofMinutes(5), () -> {
             try {
@@ -45,10 +53,22 @@ class KilledImportTest {
     }
 
     private static Map<String, byte[]> rides() {
-        byte[] workout = FitWorkouts.of("Test", Shorthand.read("1h 60%", Sport.RIDE).workout().orElseThrow(), Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250)).write(1, Instant.EPOCH.plusSeconds(1_750_000_000L));
+        byte[] workout = FitWorkouts.of(
+                        "Test",
+                        Shorthand.read("1h 60%", Sport.RIDE).workout().orElseThrow(),
+                        Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250))
+                .write(1, Instant.EPOCH.plusSeconds(1_750_000_000L));
         Body body = new Body(Sport.RIDE, 250, 20_000, 4, 50, 185, 70);
         Map<String, byte[]> files = new LinkedHashMap<>();
-        for (int i = 0; i < FILES; i++) files.put("ride-" + i + ".fit", HeadUnit.follow(workout, body, Instant.parse("2026-03-01T09:00:00Z").plusSeconds(86_400L * i), new Random(i), Faults.NONE));
+        for (int i = 0; i < FILES; i++)
+            files.put(
+                    "ride-" + i + ".fit",
+                    HeadUnit.follow(
+                            workout,
+                            body,
+                            Instant.parse("2026-03-01T09:00:00Z").plusSeconds(86_400L * i),
+                            new Random(i),
+                            Faults.NONE));
         return files;
     }
 
@@ -61,16 +81,20 @@ class KilledImportTest {
         Person person = new Person("http://127.0.0.1:" + port).signUp("kill@pemblar.example", "ride");
         person.get("/a/1/sessions");
         assertEquals(200, person.upload("/a/1/sessions/upload", rides()).statusCode());
-        Eventually.holds(Duration.ofMinutes(5), () -> count(sql, "select count(*) from import_file where state = 'DONE'") >= 2);
+        Eventually.holds(
+                Duration.ofMinutes(5), () -> count(sql, "select count(*) from import_file where state = 'DONE'") >= 2);
         first.destroyForcibly().waitFor();
         int done = count(sql, "select count(*) from import_file where state = 'DONE'");
         assertTrue(done < FILES, "the kill must come in the middle, but all " + done + " were done");
         Process second = start(database, port);
         try {
-            Eventually.holds(Duration.ofMinutes(5), () -> count(sql, "select count(*) from import_file where state = 'DONE'") == FILES);
+            Eventually.holds(
+                    Duration.ofMinutes(5),
+                    () -> count(sql, "select count(*) from import_file where state = 'DONE'") == FILES);
             assertEquals(FILES, count(sql, "select count(*) from session where recording_id is not null"));
             assertEquals(FILES, count(sql, "select count(*) from recording"));
-            assertEquals(0, count(sql, "select count(*) from import_file where state <> 'DONE' or content is not null"));
+            assertEquals(
+                    0, count(sql, "select count(*) from import_file where state <> 'DONE' or content is not null"));
         } finally {
             second.destroyForcibly().waitFor();
         }

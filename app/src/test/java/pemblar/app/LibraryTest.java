@@ -17,7 +17,9 @@ import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.formats.fit.FitWorkout;
 
-/** The library over HTTP: what ships, what a coach shares, search, versions, files in and out, and edits of the drawing. */
+/**
+ * The library over HTTP: what ships, what a coach shares, search, versions, files in and out, and edits of the drawing.
+ */
 class LibraryTest {
     private static final JdbcTemplate SQL = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
     private static Person sefa;
@@ -34,7 +36,15 @@ class LibraryTest {
     }
 
     private static long save(Person person, int athlete, String title, String text, String... more) {
-        Map<String, String> form = new LinkedHashMap<>(Map.of("title", title, "text", text, "sport", athlete == 2 ? "RUN" : "RIDE", "basis", athlete == 2 ? "PACE" : "POWER"));
+        Map<String, String> form = new LinkedHashMap<>(Map.of(
+                "title",
+                title,
+                "text",
+                text,
+                "sport",
+                athlete == 2 ? "RUN" : "RIDE",
+                "basis",
+                athlete == 2 ? "PACE" : "POWER"));
         for (int i = 0; i < more.length; i += 2) form.put(more[i], more[i + 1]);
         person.get("/a/" + athlete + "/workouts/design");
         assertEquals(200, person.post("/a/" + athlete + "/workouts", form).statusCode());
@@ -71,28 +81,44 @@ class LibraryTest {
         assertTrue(main(jonna.get("/a/1/workouts").body()).contains("Shared by Oda"));
         assertFalse(main(jonna.get("/a/1/workouts").body()).contains("Kept by Oda"));
         assertEquals(404, jonna.get("/a/1/workouts/" + kept + "/workout.json").statusCode());
-        assertEquals(404, jonna.post("/a/1/workouts/" + shared + "/archive", Map.of("archived", "true")).statusCode());
+        assertEquals(
+                404,
+                jonna.post("/a/1/workouts/" + shared + "/archive", Map.of("archived", "true"))
+                        .statusCode());
         Person stranger = new Person(Running.ADDRESS).signUp("stranger@pemblar.example", "ride");
         String own = stranger.get("/").uri().getPath().replaceAll("/today$", "");
-        assertEquals(404, stranger.get(own + "/workouts/" + shared + "/workout.json").statusCode());
+        assertEquals(
+                404, stranger.get(own + "/workouts/" + shared + "/workout.json").statusCode());
     }
 
     @Test
     void aScheduledWorkoutKeepsItsVersionUntilToldToFollow() {
         long id = save(jonna, 1, "Growing", "20min 60%");
         jonna.get("/a/1/board");
-        jonna.post("/a/1/sessions", Map.of("workout", String.valueOf(id), "day", LocalDate.now().plusDays(20).toString()));
+        jonna.post(
+                "/a/1/sessions",
+                Map.of(
+                        "workout",
+                        String.valueOf(id),
+                        "day",
+                        LocalDate.now().plusDays(20).toString()));
         long session = SQL.queryForObject("select max(id) from session where workout_id = ?", Long.class, id);
         save(jonna, 1, "Growing", "30min 60%", "id", String.valueOf(id));
-        assertEquals(1200, SQL.queryForObject("select planned_seconds from session where id = ?", Integer.class, session));
+        assertEquals(
+                1200, SQL.queryForObject("select planned_seconds from session where id = ?", Integer.class, session));
         assertTrue(jonna.get("/a/1/sessions/" + session).body().contains("newer version (2)"));
         jonna.post("/a/1/sessions/" + session + "/follow", Map.of());
-        assertEquals(1800, SQL.queryForObject("select planned_seconds from session where id = ?", Integer.class, session));
+        assertEquals(
+                1800, SQL.queryForObject("select planned_seconds from session where id = ?", Integer.class, session));
         jonna.get("/a/1/board");
         jonna.post("/a/1/undo", Map.of());
-        assertEquals(1200, SQL.queryForObject("select planned_seconds from session where id = ?", Integer.class, session));
+        assertEquals(
+                1200, SQL.queryForObject("select planned_seconds from session where id = ?", Integer.class, session));
         save(jonna, 1, "Growing", "30min 60%", "id", String.valueOf(id), "tags", "only a tag");
-        assertEquals(2, SQL.queryForObject("select version from workout where id = ?", Integer.class, id), "a tag is no new version");
+        assertEquals(
+                2,
+                SQL.queryForObject("select version from workout where id = ?", Integer.class, id),
+                "a tag is no new version");
         jonna.get("/a/1/workouts");
         jonna.post("/a/1/workouts/" + id + "/archive", Map.of("archived", "true"));
         assertFalse(main(jonna.get("/a/1/workouts").body()).contains("Growing"));
@@ -116,7 +142,9 @@ class LibraryTest {
         files.put("picture.png", new byte[] {1, 2});
         String page = main(jonna.upload("/a/1/workouts/import", files).body());
         assertTrue(page.contains("one.fit: in the library as “Six by three”"), page);
-        assertTrue(page.contains("cut.fit: refused: ") && page.contains("bad.json: refused: ") && page.contains("picture.png: refused: "));
+        assertTrue(page.contains("cut.fit: refused: ")
+                && page.contains("bad.json: refused: ")
+                && page.contains("picture.png: refused: "));
         assertTrue(page.contains("in-json.json: in the library") && page.contains("my words.txt: in the library"));
         long imported = SQL.queryForObject("select max(id) from workout where title = 'in json'", Long.class);
         assertArrayEquals(json, jonna.bytes("/a/1/workouts/" + imported + "/workout.json"));
@@ -125,11 +153,16 @@ class LibraryTest {
     @Test
     void theSheetHasTheWattsOfToday() {
         String sheet = main(jonna.get("/a/1/workouts/-16/sheet").body());
-        assertTrue(sheet.contains("6 times") && sheet.contains("“hands light”") && Pattern.compile("\\d+ to \\d+ W").matcher(sheet).find(), sheet);
+        assertTrue(
+                sheet.contains("6 times")
+                        && sheet.contains("“hands light”")
+                        && Pattern.compile("\\d+ to \\d+ W").matcher(sheet).find(),
+                sheet);
     }
 
     private static String edited(String text, String edit, String path, String... more) {
-        Map<String, String> form = new LinkedHashMap<>(Map.of("text", text, "sport", "RIDE", "basis", "POWER", "edit", edit, "path", path));
+        Map<String, String> form = new LinkedHashMap<>(
+                Map.of("text", text, "sport", "RIDE", "basis", "POWER", "edit", edit, "path", path));
         for (int i = 0; i < more.length; i += 2) form.put(more[i], more[i + 1]);
         return jonna.post("/a/1/workouts/edit", form).body();
     }
@@ -143,20 +176,30 @@ class LibraryTest {
     @Test
     void anEditOfTheDrawingAnswersWithTheTextAndTheFigures() {
         jonna.get("/a/1/workouts/design");
-        assertEquals("10min 50%, 3 x (5min 100%, 2min 50%)", text(edited("10min 50%, 3 x (4min 100%, 2min 50%)", "length", "1.0", "amount", "300")));
+        assertEquals(
+                "10min 50%, 3 x (5min 100%, 2min 50%)",
+                text(edited("10min 50%, 3 x (4min 100%, 2min 50%)", "length", "1.0", "amount", "300")));
         String refused = edited("10min open", "raise", "0", "amount", "5");
-        assertTrue(refused.contains("That does not go: an open step has no target to move") && text(refused).equals("10min open"));
+        assertTrue(refused.contains("That does not go: an open step has no target to move")
+                && text(refused).equals("10min open"));
         assertTrue(edited("10min 50%", "delete", "0").contains("at least one step"));
         assertTrue(edited("10min 50%", "explode", "0").contains("no edit called"));
         assertTrue(edited("10min 50%", "raise", "9", "amount", "3").contains("there is no step 9"));
-        assertTrue(edited("10min 50%, 6 x (3min 130%, 1min 50%)", "raise", "0", "amount", "1").contains("s more rest each time makes it possible"));
+        assertTrue(edited("10min 50%, 6 x (3min 130%, 1min 50%)", "raise", "0", "amount", "1")
+                .contains("s more rest each time makes it possible"));
     }
 
     @Test
     void whatNobodyCouldRideIsRefusedAtItsPlace() {
-        for (String text : new String[] {"", "0s 50%", "10min 400%", "10000 x (1min 50%)", "48h 50%", "2 x (2 x (2 x (1min 50%)))", "10min z9"}) {
-            String answer = jonna.post("/a/1/workouts/forecast", Map.of("text", text, "sport", "RIDE", "basis", "POWER")).body();
-            assertTrue(answer.contains("Accepted here") || answer.contains("zone must be z1 to z7"), text + " -> " + answer);
+        for (String text : new String[] {
+            "", "0s 50%", "10min 400%", "10000 x (1min 50%)", "48h 50%", "2 x (2 x (2 x (1min 50%)))", "10min z9"
+        }) {
+            String answer = jonna.post(
+                            "/a/1/workouts/forecast", Map.of("text", text, "sport", "RIDE", "basis", "POWER"))
+                    .body();
+            assertTrue(
+                    answer.contains("Accepted here") || answer.contains("zone must be z1 to z7"),
+                    text + " -> " + answer);
         }
     }
 }

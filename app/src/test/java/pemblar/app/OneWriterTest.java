@@ -52,14 +52,22 @@ class OneWriterTest {
     }
 
     private static void sketch(LocalDate day) {
-        assertThat(person.post(athlete + "/sketch", Map.of("day", day.toString(), "sport", "RIDE", "purpose", "EASY", "length", "1h")).statusCode()).isEqualTo(200);
+        assertThat(person.post(
+                                athlete + "/sketch",
+                                Map.of("day", day.toString(), "sport", "RIDE", "purpose", "EASY", "length", "1h"))
+                        .statusCode())
+                .isEqualTo(200);
     }
 
     @Test
     void aFormPressedFiveTimesIsOneSession() throws Exception {
         int before = sessions();
-        Map<String, String> form = Map.of("day", TODAY.plusDays(3).toString(), "sport", "RIDE", "purpose", "EASY", "length", "1h");
-        List<Integer> answers = together(IntStream.range(0, 5).<Callable<Integer>>mapToObj(i -> () -> person.post(athlete + "/sketch", form).statusCode()).toList());
+        Map<String, String> form =
+                Map.of("day", TODAY.plusDays(3).toString(), "sport", "RIDE", "purpose", "EASY", "length", "1h");
+        List<Integer> answers = together(IntStream.range(0, 5)
+                .<Callable<Integer>>mapToObj(
+                        i -> () -> person.post(athlete + "/sketch", form).statusCode())
+                .toList());
         assertThat(answers).allMatch(code -> code < 400);
         assertThat(sessions()).isEqualTo(before + 1);
     }
@@ -68,26 +76,59 @@ class OneWriterTest {
     void eightMovesOfOneSessionAreAllAnswered() throws Exception {
         sketch(TODAY.plusDays(5));
         long id = sql.queryForObject("select max(id) from session where athlete_id = ?", Long.class, number());
-        List<Integer> answers = together(IntStream.range(0, AT_ONCE).<Callable<Integer>>mapToObj(i -> () -> person.post(athlete + "/sessions/" + id + "/move", Map.of("day", TODAY.plusDays(6 + i).toString())).statusCode()).toList());
+        List<Integer> answers = together(IntStream.range(0, AT_ONCE)
+                .<Callable<Integer>>mapToObj(i -> () -> person.post(
+                                athlete + "/sessions/" + id + "/move",
+                                Map.of("day", TODAY.plusDays(6 + i).toString()))
+                        .statusCode())
+                .toList());
         assertThat(answers).allMatch(code -> code < 500);
-        assertThat(sql.queryForObject("select day from session where id = ?", LocalDate.class, id)).isAfterOrEqualTo(TODAY.plusDays(6));
+        assertThat(sql.queryForObject("select day from session where id = ?", LocalDate.class, id))
+                .isAfterOrEqualTo(TODAY.plusDays(6));
     }
 
     @Test
     void fiveSignUpsWithOneAddressMakeOneAccount() throws Exception {
-        List<Integer> answers = together(IntStream.range(0, 5).<Callable<Integer>>mapToObj(i -> () -> {
-            Person one = new Person(Running.ADDRESS);
-            one.get("/sign-up");
-            return one.post("/sign-up", Map.of("email", "quint@pemblar.example", "name", "Quint", "password", "a long password", "role", "ride", "zone", "Europe/Dublin")).statusCode();
-        }).toList());
+        List<Integer> answers = together(IntStream.range(0, 5)
+                .<Callable<Integer>>mapToObj(i -> () -> {
+                    Person one = new Person(Running.ADDRESS);
+                    one.get("/sign-up");
+                    return one.post(
+                                    "/sign-up",
+                                    Map.of(
+                                            "email",
+                                            "quint@pemblar.example",
+                                            "name",
+                                            "Quint",
+                                            "password",
+                                            "a long password",
+                                            "role",
+                                            "ride",
+                                            "zone",
+                                            "Europe/Dublin"))
+                            .statusCode();
+                })
+                .toList());
         assertThat(answers).allMatch(code -> code < 500);
-        assertThat(sql.queryForObject("select count(*) from account where email = 'quint@pemblar.example'", Integer.class)).isEqualTo(1);
+        assertThat(sql.queryForObject(
+                        "select count(*) from account where email = 'quint@pemblar.example'", Integer.class))
+                .isEqualTo(1);
     }
 
     @Test
     void checkInsOfOneMorningAtOnceKeepOneRow() throws Exception {
-        List<Integer> answers = together(IntStream.range(0, AT_ONCE).<Callable<Integer>>mapToObj(i -> () -> person.post(athlete + "/checkin", Map.of("day", TODAY.toString(), "restingHeartRate", String.valueOf(50 + i))).statusCode()).toList());
+        List<Integer> answers = together(IntStream.range(0, AT_ONCE)
+                .<Callable<Integer>>mapToObj(i -> () -> person.post(
+                                athlete + "/checkin",
+                                Map.of("day", TODAY.toString(), "restingHeartRate", String.valueOf(50 + i)))
+                        .statusCode())
+                .toList());
         assertThat(answers).containsOnly(200);
-        assertThat(sql.queryForObject("select count(*) from checkin where athlete_id = ? and day = ?", Integer.class, number(), TODAY)).isEqualTo(1);
+        assertThat(sql.queryForObject(
+                        "select count(*) from checkin where athlete_id = ? and day = ?",
+                        Integer.class,
+                        number(),
+                        TODAY))
+                .isEqualTo(1);
     }
 }

@@ -23,13 +23,37 @@ class PagesTest {
     }
 
     static String firstSession(Person person, int athlete) {
-        Matcher link = Pattern.compile("/a/" + athlete + "/sessions/\\d+").matcher(person.get("/a/" + athlete + "/today").body().replaceAll("(?s).*Latest</h2>", ""));
+        Matcher link = Pattern.compile("/a/" + athlete + "/sessions/\\d+")
+                .matcher(person.get("/a/" + athlete + "/today").body().replaceAll("(?s).*Latest</h2>", ""));
         assertTrue(link.find());
         return link.group();
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/a/1/today", "/a/1/season", "/a/1/season/setup", "/a/1/season/compare", "/a/1/season/calendar", "/a/1/board", "/a/1/workouts", "/a/1/workouts/design", "/a/1/bench", "/a/1/sessions", "/a/1/sessions?text=hard&by=LOAD&equipment=grey+road+bike", "/a/1/compare", "/a/1/compare/1", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/curve", "/a/1/thresholds/curve?only=surface:gravel", "/a/1/thresholds/profile", "/a/1/thresholds/zones", "/a/1/session"})
+    @ValueSource(
+            strings = {
+                "/a/1/today",
+                "/a/1/season",
+                "/a/1/season/setup",
+                "/a/1/season/compare",
+                "/a/1/season/calendar",
+                "/a/1/board",
+                "/a/1/workouts",
+                "/a/1/workouts/design",
+                "/a/1/bench",
+                "/a/1/sessions",
+                "/a/1/sessions?text=hard&by=LOAD&equipment=grey+road+bike",
+                "/a/1/compare",
+                "/a/1/compare/1",
+                "/a/1/progress",
+                "/a/1/thresholds",
+                "/a/1/thresholds/evidence",
+                "/a/1/thresholds/curve",
+                "/a/1/thresholds/curve?only=surface:gravel",
+                "/a/1/thresholds/profile",
+                "/a/1/thresholds/zones",
+                "/a/1/session"
+            })
     void aMainPageTakesFewStatementsAndLittleWire(String path) {
         String address = path.endsWith("session") ? firstSession(jonna, 1) : path;
         jonna.get(address);
@@ -38,7 +62,9 @@ class PagesTest {
         long statements = Running.statistics().getPrepareStatementCount();
         assertEquals(200, page.statusCode());
         assertTrue(statements <= MOST_STATEMENTS, address + " took " + statements + " statements");
-        assertTrue(page.body().length() + 75_000 < MOST_BYTES, address + " has " + page.body().length() + " characters");
+        assertTrue(
+                page.body().length() + 75_000 < MOST_BYTES,
+                address + " has " + page.body().length() + " characters");
     }
 
     @Test
@@ -66,27 +92,116 @@ class PagesTest {
     void allElseAnswersAsIfItWereNotThere() {
         Person sefa = Person.demo("sefa");
         String session = firstSession(jonna, 1);
-        for (String path : new String[] {"/a/1/today", "/a/1/season", "/a/1/season/setup", "/a/1/season/compare", "/a/1/season/calendar", "/a/1/season/plan.ics", "/a/1/season/season.csv", "/a/1/season/demands/1", "/a/1/season/demands/from?session=1&from=0&to=60", "/a/1/board/print?first=2026-10-01", "/a/1/board", "/a/1/sessions", "/a/1/progress", "/a/1/thresholds", "/a/1/thresholds/evidence", "/a/1/thresholds/evidence/try", "/a/1/thresholds/curve", "/a/1/thresholds/profile", "/a/1/thresholds/profile/bands.csv", "/a/1/thresholds/zones", "/a/1/thresholds/zones/own.json", "/a/1/thresholds/adopt?BODY_MASS=66", "/a/1/workouts", "/a/1/bench", "/a/1/templates", "/a/1/bench/1", "/a/1/bench/1/state", "/a/1/workouts/-1/sheet", "/a/1/workouts/-1/workout.fit", session, session + "/zones.fit", session + "/channels", session + "/original", session + "/range?from=0&to=5", session + "/marks", "/a/1/board/menu/" + session.replaceAll(".*/", ""), "/a/1/compare", "/a/1/compare/1", "/a/1/compare/1/overlay", "/a/1/compare/1/comparison.csv", "/a/1/compare/add?session=1", "/a/2/compare/1", "/a/999/today"})
-            assertEquals(404, sefa.get(path).statusCode(), path);
+        for (String path : new String[] {
+            "/a/1/today",
+            "/a/1/season",
+            "/a/1/season/setup",
+            "/a/1/season/compare",
+            "/a/1/season/calendar",
+            "/a/1/season/plan.ics",
+            "/a/1/season/season.csv",
+            "/a/1/season/demands/1",
+            "/a/1/season/demands/from?session=1&from=0&to=60",
+            "/a/1/board/print?first=2026-10-01",
+            "/a/1/board",
+            "/a/1/sessions",
+            "/a/1/progress",
+            "/a/1/thresholds",
+            "/a/1/thresholds/evidence",
+            "/a/1/thresholds/evidence/try",
+            "/a/1/thresholds/curve",
+            "/a/1/thresholds/profile",
+            "/a/1/thresholds/profile/bands.csv",
+            "/a/1/thresholds/zones",
+            "/a/1/thresholds/zones/own.json",
+            "/a/1/thresholds/adopt?BODY_MASS=66",
+            "/a/1/workouts",
+            "/a/1/bench",
+            "/a/1/templates",
+            "/a/1/bench/1",
+            "/a/1/bench/1/state",
+            "/a/1/workouts/-1/sheet",
+            "/a/1/workouts/-1/workout.fit",
+            session,
+            session + "/zones.fit",
+            session + "/channels",
+            session + "/original",
+            session + "/range?from=0&to=5",
+            session + "/marks",
+            "/a/1/board/menu/" + session.replaceAll(".*/", ""),
+            "/a/1/compare",
+            "/a/1/compare/1",
+            "/a/1/compare/1/overlay",
+            "/a/1/compare/1/comparison.csv",
+            "/a/1/compare/add?session=1",
+            "/a/2/compare/1",
+            "/a/999/today"
+        }) assertEquals(404, sefa.get(path).statusCode(), path);
         String own = session.replace("/a/1/", "/a/2/");
         assertEquals(404, sefa.get(own).statusCode());
         sefa.get("/a/2/board");
         assertEquals(404, sefa.post(session + "/remove", Map.of()).statusCode());
         assertEquals(404, sefa.post(own + "/remove", Map.of()).statusCode());
-        assertEquals(404, sefa.post("/a/1/thresholds/adopt", Map.of("THRESHOLD_POWER", "250", "from", "2026-01-01")).statusCode());
+        assertEquals(
+                404,
+                sefa.post("/a/1/thresholds/adopt", Map.of("THRESHOLD_POWER", "250", "from", "2026-01-01"))
+                        .statusCode());
         String day = "2027-01-01";
-        Map<String, Map<String, String>> changes = Map.of("/a/1/sketch", Map.of("day", day, "sport", "RIDE", "purpose", "EASY", "length", "1h"), "/a/1/days/copy", Map.of("first", day, "last", day, "target", day),
-            "/a/1/days/mark", Map.of("day", day), "/a/1/days/shift", Map.of("first", day, "by", "1"), "/a/1/blocks", Map.of("kind", "JOIN", "first", day), "/a/1/season/block", Map.of("kind", "LOAD", "first", day, "value", "1"),
-            "/a/1/season/preview", Map.of("kind", "LOAD", "first", day, "value", "1"), "/a/1/season/event", Map.of("name", "x", "day", day, "priority", "A"), "/a/1/season/calendar/renew", Map.of(), "/a/1/season/fill", Map.of());
+        Map<String, Map<String, String>> changes = Map.of(
+                "/a/1/sketch",
+                Map.of("day", day, "sport", "RIDE", "purpose", "EASY", "length", "1h"),
+                "/a/1/days/copy",
+                Map.of("first", day, "last", day, "target", day),
+                "/a/1/days/mark",
+                Map.of("day", day),
+                "/a/1/days/shift",
+                Map.of("first", day, "by", "1"),
+                "/a/1/blocks",
+                Map.of("kind", "JOIN", "first", day),
+                "/a/1/season/block",
+                Map.of("kind", "LOAD", "first", day, "value", "1"),
+                "/a/1/season/preview",
+                Map.of("kind", "LOAD", "first", day, "value", "1"),
+                "/a/1/season/event",
+                Map.of("name", "x", "day", day, "priority", "A"),
+                "/a/1/season/calendar/renew",
+                Map.of(),
+                "/a/1/season/fill",
+                Map.of());
         changes.forEach((path, form) -> assertEquals(404, sefa.post(path, form).statusCode(), path));
-        for (String path : new String[] {"/a/1/templates/1/delete", "/a/1/bench/sync", "/a/1/bench/1/start", "/a/1/workouts/-1/copy"}) assertEquals(404, sefa.post(path, Map.of()).statusCode(), path);
+        for (String path : new String[] {
+            "/a/1/templates/1/delete", "/a/1/bench/sync", "/a/1/bench/1/start", "/a/1/workouts/-1/copy"
+        }) assertEquals(404, sefa.post(path, Map.of()).statusCode(), path);
         assertEquals(404, sefa.post("/a/1/bench/1/key", Map.of("key", "stop")).statusCode());
-        assertEquals(404, sefa.post("/a/1/workouts/edit", Map.of("text", "1min 50%", "sport", "RIDE", "basis", "POWER", "edit", "split", "path", "0")).statusCode());
+        assertEquals(
+                404,
+                sefa.post(
+                                "/a/1/workouts/edit",
+                                Map.of(
+                                        "text",
+                                        "1min 50%",
+                                        "sport",
+                                        "RIDE",
+                                        "basis",
+                                        "POWER",
+                                        "edit",
+                                        "split",
+                                        "path",
+                                        "0"))
+                        .statusCode());
         assertEquals(404, sefa.post("/a/1/thresholds/adopt/undo", Map.of()).statusCode());
-        assertEquals(404, sefa.post("/a/1/thresholds/evidence/set-aside", Map.of("key", "kept-1", "reason", "mine now", "of", "")).statusCode());
-        assertEquals(404, sefa.post("/a/1/thresholds/curve/bring-back", Map.of("id", "1")).statusCode());
-        assertEquals(404, sefa.post("/a/1/thresholds/profile/bands/reset", Map.of()).statusCode());
-        assertEquals(404, sefa.post("/a/1/thresholds/zones/own/delete", Map.of("id", "1")).statusCode());
+        assertEquals(
+                404,
+                sefa.post("/a/1/thresholds/evidence/set-aside", Map.of("key", "kept-1", "reason", "mine now", "of", ""))
+                        .statusCode());
+        assertEquals(
+                404,
+                sefa.post("/a/1/thresholds/curve/bring-back", Map.of("id", "1")).statusCode());
+        assertEquals(
+                404, sefa.post("/a/1/thresholds/profile/bands/reset", Map.of()).statusCode());
+        assertEquals(
+                404,
+                sefa.post("/a/1/thresholds/zones/own/delete", Map.of("id", "1")).statusCode());
     }
 
     @Test
@@ -102,17 +217,21 @@ class PagesTest {
         HttpResponse<String> page = jonna.get("/a/1/today");
         String policy = page.headers().firstValue("Content-Security-Policy").orElseThrow();
         assertTrue(policy.contains("script-src 'self'") && !policy.contains("unsafe"));
-        assertTrue(!page.body().contains("<script>") && !page.body().contains("style=\"") && !page.body().contains("onclick"));
+        assertTrue(!page.body().contains("<script>")
+                && !page.body().contains("style=\"")
+                && !page.body().contains("onclick"));
         assertTrue(!page.body().matches("(?s).*(src|href)=\"https?://.*"));
     }
 
     @Test
     void guessingAPasswordIsSlowedDown() {
         Person guesser = new Person(Running.ADDRESS);
-        boolean stopped = false;        // tries come back with time, so that a slow machine needs a few more
+        boolean stopped = false; // tries come back with time, so that a slow machine needs a few more
         for (int i = 0; i < 40 && !stopped; i++) {
             guesser.get("/sign-in");
-            stopped = guesser.post("/sign-in", Map.of("username", "guess@pemblar.example", "password", "wrong " + i)).body().contains("Too many tries");
+            stopped = guesser.post("/sign-in", Map.of("username", "guess@pemblar.example", "password", "wrong " + i))
+                    .body()
+                    .contains("Too many tries");
         }
         assertTrue(stopped);
     }

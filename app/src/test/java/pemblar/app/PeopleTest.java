@@ -34,12 +34,16 @@ class PeopleTest {
 
     private static String invited(String addresses, boolean plans) {
         coach.get("/roster/invitations");
-        return coach.post("/roster/invitations", Map.of("addresses", addresses, "plans", String.valueOf(plans), "word", "Shall we?")).body();
+        return coach.post(
+                        "/roster/invitations",
+                        Map.of("addresses", addresses, "plans", String.valueOf(plans), "word", "Shall we?"))
+                .body();
     }
 
     /** The newest link that the tray holds for an address. */
     private static String link(String address) {
-        String body = sql.queryForObject("select body from mail where recipient = ? order by id desc limit 1", String.class, address);
+        String body = sql.queryForObject(
+                "select body from mail where recipient = ? order by id desc limit 1", String.class, address);
         Matcher link = Pattern.compile("/invitation/\\S+").matcher(body);
         assertThat(link.find()).as(body).isTrue();
         return link.group();
@@ -52,7 +56,10 @@ class PeopleTest {
         assertThat(page).contains(ATHLETE).contains("someone.else@pemblar.example");
         assertThat(page).containsIgnoringCase("address");
         assertThat(coach.get(base + "/today").statusCode()).isEqualTo(404);
-        assertThat(sql.queryForObject("select body from mail where recipient = ? order by id desc limit 1", String.class, ATHLETE)).contains("Shall we?").doesNotContain("<");
+        assertThat(sql.queryForObject(
+                        "select body from mail where recipient = ? order by id desc limit 1", String.class, ATHLETE))
+                .contains("Shall we?")
+                .doesNotContain("<");
     }
 
     @Test
@@ -76,21 +83,44 @@ class PeopleTest {
         assertThat(coach.get(base + "/today").statusCode()).isEqualTo(200);
         assertThat(coach.get(base + "/board").statusCode()).isEqualTo(200);
         int before = sessions();
-        assertThat(coach.post(base + "/sketch", Map.of("day", TODAY.plusDays(2).toString(), "sport", "RIDE", "purpose", "EASY", "length", "1h")).statusCode()).isIn(403, 404);
-        assertThat(coach.post(base + "/thresholds/adopt", Map.of("THRESHOLD_POWER", "250", "from", TODAY.toString())).statusCode()).isIn(403, 404);
-        assertThat(coach.post(base + "/checkin", Map.of("day", TODAY.toString(), "restingHeartRate", "50")).statusCode()).isIn(403, 404);
+        assertThat(coach.post(
+                                base + "/sketch",
+                                Map.of(
+                                        "day",
+                                        TODAY.plusDays(2).toString(),
+                                        "sport",
+                                        "RIDE",
+                                        "purpose",
+                                        "EASY",
+                                        "length",
+                                        "1h"))
+                        .statusCode())
+                .isIn(403, 404);
+        assertThat(coach.post(base + "/thresholds/adopt", Map.of("THRESHOLD_POWER", "250", "from", TODAY.toString()))
+                        .statusCode())
+                .isIn(403, 404);
+        assertThat(coach.post(base + "/checkin", Map.of("day", TODAY.toString(), "restingHeartRate", "50"))
+                        .statusCode())
+                .isIn(403, 404);
         assertThat(sessions()).isEqualTo(before);
     }
 
     private static int sessions() {
-        return sql.queryForObject("select count(*) from session where athlete_id = ?", Integer.class, Long.parseLong(base.replaceAll("\\D", "")));
+        return sql.queryForObject(
+                "select count(*) from session where athlete_id = ?",
+                Integer.class,
+                Long.parseLong(base.replaceAll("\\D", "")));
     }
 
     @Test
     @Order(4)
     void theAthleteSeesWhoLookedAndThatAgainIsNotAccepted() {
         assertThat(athlete.get(base + "/access").body()).contains("see").contains("Test Person");
-        assertThat(sql.queryForObject("select sum(looks) from access_trail where athlete_id = ?", Integer.class, Long.parseLong(base.replaceAll("\\D", "")))).isPositive();
+        assertThat(sql.queryForObject(
+                        "select sum(looks) from access_trail where athlete_id = ?",
+                        Integer.class,
+                        Long.parseLong(base.replaceAll("\\D", ""))))
+                .isPositive();
         String path = link(ATHLETE);
         assertThat(athlete.post(path, Map.of("accept", "true")).statusCode()).isLessThan(500);
     }
@@ -98,12 +128,17 @@ class PeopleTest {
     @Test
     @Order(5)
     void afterTheEndNothingIsSeenAndWhatWasMadeStays() {
-        long coachId = sql.queryForObject("select id from account where email = 'bodil.people@pemblar.example'", Long.class);
+        long coachId =
+                sql.queryForObject("select id from account where email = 'bodil.people@pemblar.example'", Long.class);
         assertThat(coach.get("/roster").body()).contains(base.replaceAll("\\D", ""));
         athlete.get(base + "/access");
-        assertThat(athlete.post(base + "/access/" + coachId + "/end", Map.of()).body()).contains("Ended");
-        for (String path : new String[] {"/today", "/board", "/sessions", "/checkins", "/proposals", "/progress/fitness", "/thresholds"}) assertThat(coach.get(base + path).statusCode()).as(path).isEqualTo(404);
-        assertThat(coach.get("/roster/" + base.replaceAll("\\D", "")).statusCode()).isEqualTo(404);
+        assertThat(athlete.post(base + "/access/" + coachId + "/end", Map.of()).body())
+                .contains("Ended");
+        for (String path : new String[] {
+            "/today", "/board", "/sessions", "/checkins", "/proposals", "/progress/fitness", "/thresholds"
+        }) assertThat(coach.get(base + path).statusCode()).as(path).isEqualTo(404);
+        assertThat(coach.get("/roster/" + base.replaceAll("\\D", "")).statusCode())
+                .isEqualTo(404);
     }
 
     @Test

@@ -24,7 +24,10 @@ final class Person {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
     private static final String BOUNDARY = "----pemblar-test";
     private final String address;
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
+    private final HttpClient client = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .followRedirects(HttpClient.Redirect.NORMAL)
+            .build();
     private String token = "";
 
     Person(String address) {
@@ -45,7 +48,19 @@ final class Person {
 
     Person signUp(String email, String role) {
         get("/sign-up");
-        post("/sign-up", Map.of("email", email, "name", "Test Person", "password", "a long password", "role", role, "zone", "Europe/Dublin"));
+        post(
+                "/sign-up",
+                Map.of(
+                        "email",
+                        email,
+                        "name",
+                        "Test Person",
+                        "password",
+                        "a long password",
+                        "role",
+                        role,
+                        "zone",
+                        "Europe/Dublin"));
         return this;
     }
 
@@ -60,8 +75,13 @@ final class Person {
     }
 
     HttpResponse<String> postExactly(String path, Map<String, String> form) {
-        String body = form.entrySet().stream().map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8)).collect(Collectors.joining("&"));
-        return send(request(path).header("Content-Type", "application/x-www-form-urlencoded").POST(BodyPublishers.ofString(body)).build());
+        String body = form.entrySet().stream()
+                .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining("&"));
+        return send(request(path)
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(BodyPublishers.ofString(body))
+                .build());
     }
 
     HttpResponse<String> upload(String path, Map<String, byte[]> files) {
@@ -71,17 +91,24 @@ final class Person {
     HttpResponse<String> upload(String path, String field, Map<String, byte[]> files) {
         ByteArrayOutputStream body = new ByteArrayOutputStream();
         files.forEach((name, bytes) -> {
-            body.writeBytes(("--" + BOUNDARY + "\r\nContent-Disposition: form-data; name=\"" + field + "\"; filename=\"" + name + "\"\r\n\r\n").getBytes(StandardCharsets.UTF_8));
+            body.writeBytes(("--" + BOUNDARY + "\r\nContent-Disposition: form-data; name=\"" + field + "\"; filename=\""
+                            + name + "\"\r\n\r\n")
+                    .getBytes(StandardCharsets.UTF_8));
             body.writeBytes(bytes);
             body.writeBytes("\r\n".getBytes(StandardCharsets.UTF_8));
         });
         body.writeBytes(("--" + BOUNDARY + "--\r\n").getBytes(StandardCharsets.UTF_8));
-        return send(request(path).header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY).header("X-CSRF-TOKEN", token).POST(BodyPublishers.ofByteArray(body.toByteArray())).build());
+        return send(request(path)
+                .header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY)
+                .header("X-CSRF-TOKEN", token)
+                .POST(BodyPublishers.ofByteArray(body.toByteArray()))
+                .build());
     }
 
     byte[] bytes(String path) {
         try {
-            return client.send(request(path).GET().build(), BodyHandlers.ofByteArray()).body();
+            return client.send(request(path).GET().build(), BodyHandlers.ofByteArray())
+                    .body();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

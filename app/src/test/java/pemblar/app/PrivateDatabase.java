@@ -21,10 +21,33 @@ final class PrivateDatabase {
             folder = Files.createTempDirectory("pemblar-test");
             programs = programs();
             if (ROOT) run("chown", "postgres", folder.toString());
-            asServer("initdb", "-D", folder.toString(), "-U", "pemblar", "-A", "trust", "-E", "UTF8", "--locale=C.UTF-8", "--no-sync");
-            asServer("pg_ctl", "-D", folder.toString(), "-w", "-l", folder.resolve("log").toString(), "-o",
-                "-p " + port + " -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c fsync=off -c max_connections=60", "start");
-            Runtime.getRuntime().addShutdownHook(new Thread(() -> asServer("pg_ctl", "-D", folder.toString(), "-m", "immediate", "stop")));
+            asServer(
+                    "initdb",
+                    "-D",
+                    folder.toString(),
+                    "-U",
+                    "pemblar",
+                    "-A",
+                    "trust",
+                    "-E",
+                    "UTF8",
+                    "--locale=C.UTF-8",
+                    "--no-sync");
+            asServer(
+                    "pg_ctl",
+                    "-D",
+                    folder.toString(),
+                    "-w",
+                    "-l",
+                    folder.resolve("log").toString(),
+                    "-o",
+                    "-p " + port
+                            + " -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c fsync=off -c "
+                            + "max_connections=60",
+                    "start");
+            Runtime.getRuntime()
+                    .addShutdownHook(
+                            new Thread(() -> asServer("pg_ctl", "-D", folder.toString(), "-m", "immediate", "stop")));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -32,7 +55,15 @@ final class PrivateDatabase {
 
     /** Makes an empty database and returns its JDBC address. */
     String create(String name) {
-        run(programs.resolve("createdb").toString(), "-h", "127.0.0.1", "-p", String.valueOf(port), "-U", "pemblar", name);
+        run(
+                programs.resolve("createdb").toString(),
+                "-h",
+                "127.0.0.1",
+                "-p",
+                String.valueOf(port),
+                "-U",
+                "pemblar",
+                name);
         return "jdbc:postgresql://127.0.0.1:" + port + "/" + name;
     }
 
@@ -46,7 +77,10 @@ final class PrivateDatabase {
 
     private static Path programs() throws IOException {
         try (Stream<Path> versions = Files.list(Path.of("/usr/lib/postgresql"))) {
-            return versions.map(v -> v.resolve("bin")).filter(bin -> Files.exists(bin.resolve("initdb"))).max(Path::compareTo).orElseThrow();
+            return versions.map(v -> v.resolve("bin"))
+                    .filter(bin -> Files.exists(bin.resolve("initdb")))
+                    .max(Path::compareTo)
+                    .orElseThrow();
         }
     }
 
@@ -60,7 +94,11 @@ final class PrivateDatabase {
 
     private static void run(String... command) {
         try {
-            Process process = new ProcessBuilder(command).directory(Path.of("/tmp").toFile()).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+            Process process = new ProcessBuilder(command)
+                    .directory(Path.of("/tmp").toFile())
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
             if (process.waitFor() != 0) throw new IllegalStateException(String.join(" ", command) + " failed");
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -14,7 +14,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A proposal from the page to the plan and back, and what stands in its way. */
 class ProposalTest {
-    private static final Pattern TAKE = Pattern.compile("action=\"/a/\\d+/proposals/take\".*?name=\"fingerprint\" value=\"([^\"]+)\"", Pattern.DOTALL);
+    private static final Pattern TAKE = Pattern.compile(
+            "action=\"/a/\\d+/proposals/take\".*?name=\"fingerprint\" value=\"([^\"]+)\"", Pattern.DOTALL);
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static JdbcTemplate sql;
     private static Person person;
@@ -29,20 +30,38 @@ class ProposalTest {
         base = person.get("/").uri().getPath().replaceAll("/today$", "");
         athlete = Long.parseLong(base.replaceAll("\\D", ""));
         person.get(base + "/thresholds");
-        person.post(base + "/thresholds/adopt", Map.of("THRESHOLD_POWER", "250", "from", TODAY.minusDays(60).toString()));
+        person.post(
+                base + "/thresholds/adopt",
+                Map.of("THRESHOLD_POWER", "250", "from", TODAY.minusDays(60).toString()));
         person.get(base + "/board");
-        for (int day = 0; day < 12; day += 2) person.post(base + "/sketch", Map.of("day", TODAY.plusDays(day).toString(), "sport", "RIDE", "purpose", day % 4 == 0 ? "INTERVALS" : "EASY", "length", "1h30"));
+        for (int day = 0; day < 12; day += 2)
+            person.post(
+                    base + "/sketch",
+                    Map.of(
+                            "day",
+                            TODAY.plusDays(day).toString(),
+                            "sport",
+                            "RIDE",
+                            "purpose",
+                            day % 4 == 0 ? "INTERVALS" : "EASY",
+                            "length",
+                            "1h30"));
         person.get(base + "/today");
         person.post(base + "/checkin", Map.of("day", TODAY.toString(), "illness", "a cold", "restingHeartRate", "60"));
     }
 
     private static List<Map<String, Object>> plan() {
-        return sql.queryForList("select id, day, purpose, structure::text, scale_percent, planned_seconds, planned_load from session where athlete_id = ? order by id", athlete);
+        return sql.queryForList(
+                "select id, day, purpose, structure::text, scale_percent, planned_seconds, planned_load from "
+                        + "session where athlete_id = ? order by id",
+                athlete);
     }
 
     private static String fingerprint() {
         Matcher take = TAKE.matcher(person.get(base + "/proposals").body());
-        assertThat(take.find()).as("illness this morning has a proposal: " + plan()).isTrue();
+        assertThat(take.find())
+                .as("illness this morning has a proposal: " + plan())
+                .isTrue();
         return take.group(1);
     }
 
@@ -60,7 +79,8 @@ class ProposalTest {
     void aProposalOfAnEarlierPlanIsNotTaken() {
         var before = plan();
         person.get(base + "/proposals");
-        String page = person.post(base + "/proposals/take", Map.of("fingerprint", "0123456789abcdef")).body();
+        String page = person.post(base + "/proposals/take", Map.of("fingerprint", "0123456789abcdef"))
+                .body();
         assertThat(page).contains("class=\"problem\"");
         assertThat(plan()).isEqualTo(before);
     }
@@ -72,21 +92,32 @@ class ProposalTest {
         Person sefa = Person.demo("sefa");
         sefa.get("/a/2/board");
         assertThat(sefa.get(base + "/proposals").statusCode()).isEqualTo(404);
-        assertThat(sefa.post(base + "/proposals/take", Map.of("fingerprint", fingerprint)).statusCode()).isEqualTo(404);
+        assertThat(sefa.post(base + "/proposals/take", Map.of("fingerprint", fingerprint))
+                        .statusCode())
+                .isEqualTo(404);
         assertThat(plan()).isEqualTo(before);
     }
 
-    /** With a coach who may plan, an athlete who left the decision to them is told so; without one nothing stands in the way. */
+    /**
+     * With a coach who may plan, an athlete who left the decision to them is told so; without one nothing stands in the
+     * way.
+     */
     @Test
     void whoLeftItToTheCoachDoesNotTakeIt() {
-        Map<String, String> coachDecides = Map.of("balanceFloor", "-30", "spacingHours", "36", "hoursPerDay", "4", "decides", "COACH");
+        Map<String, String> coachDecides =
+                Map.of("balanceFloor", "-30", "spacingHours", "36", "hoursPerDay", "4", "decides", "COACH");
         person.get(base + "/proposals");
         person.post(base + "/proposals/limits", coachDecides);
         long coach = sql.queryForObject("select id from account where email = 'oda@pemblar.example'", Long.class);
-        sql.update("insert into coaching (athlete_id, coach_account_id, plans, accepted_at) values (?, ?, true, now())", athlete, coach);
+        sql.update(
+                "insert into coaching (athlete_id, coach_account_id, plans, accepted_at) values (?, ?, true, now())",
+                athlete,
+                coach);
         try {
             var before = plan();
-            assertThat(person.post(base + "/proposals/take", Map.of("fingerprint", fingerprint())).body()).contains("Your coach decides");
+            assertThat(person.post(base + "/proposals/take", Map.of("fingerprint", fingerprint()))
+                            .body())
+                    .contains("Your coach decides");
             assertThat(plan()).isEqualTo(before);
         } finally {
             sql.update("delete from coaching where athlete_id = ?", athlete);
@@ -97,7 +128,10 @@ class ProposalTest {
     @Test
     void limitsThatCannotBeAreNamed() {
         person.get(base + "/proposals");
-        String page = person.post(base + "/proposals/limits", Map.of("balanceFloor", "-30", "spacingHours", "36", "hoursPerDay", "99", "decides", "ATHLETE")).body();
+        String page = person.post(
+                        base + "/proposals/limits",
+                        Map.of("balanceFloor", "-30", "spacingHours", "36", "hoursPerDay", "99", "decides", "ATHLETE"))
+                .body();
         assertThat(page).contains("Hours a day");
     }
 }

@@ -31,21 +31,50 @@ class ReviewJourneyTest extends Browser {
 
     private byte[] ride(int day, int seed, int percent, Faults faults) {
         Instant start = Instant.parse("2026-09-01T16:00:00Z").plusSeconds(86_400L * day);
-        byte[] plan = FitWorkouts.of("Threes", Shorthand.read("8min 60%, 5 x (2min " + percent + "%, 2min 50%), 4min 45%", Sport.RIDE).workout().orElseThrow(), Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250)).write(1, start);
-        return HeadUnit.follow(plan, new Body(Sport.RIDE, 255, 26_000, 4, 48, 188, 68), start, new Random(seed), faults);
+        byte[] plan = FitWorkouts.of(
+                        "Threes",
+                        Shorthand.read("8min 60%, 5 x (2min " + percent + "%, 2min 50%), 4min 45%", Sport.RIDE)
+                                .workout()
+                                .orElseThrow(),
+                        Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250))
+                .write(1, start);
+        return HeadUnit.follow(
+                plan, new Body(Sport.RIDE, 255, 26_000, 4, 48, 188, 68), start, new Random(seed), faults);
     }
 
     private List<Long> threeRides(Person person) {
-        athlete = SQL.queryForObject("select a.id from athlete a join account c on c.id = a.account_id where c.email = 'torvi@pemblar.example'", Long.class);
-        person.post("/a/" + athlete + "/thresholds/adopt", Map.of("THRESHOLD_POWER", "250", "BODY_MASS", "68", "MAXIMUM_HEART_RATE", "188", "from", "2026-01-01"));
+        athlete = SQL.queryForObject(
+                "select a.id from athlete a join account c on c.id = a.account_id where c.email = "
+                        + "'torvi@pemblar.example'",
+                Long.class);
+        person.post(
+                "/a/" + athlete + "/thresholds/adopt",
+                Map.of("THRESHOLD_POWER", "250", "BODY_MASS", "68", "MAXIMUM_HEART_RATE", "188", "from", "2026-01-01"));
         person.get("/a/" + athlete + "/sessions");
-        person.upload("/a/" + athlete + "/sessions/upload", Map.of("one.fit", ride(0, 1, 105, new Faults(0, 900, false, false, 0.2)), "two.fit", ride(3, 2, 110, Faults.NONE), "three.fit", ride(6, 3, 115, Faults.NONE)));
-        Eventually.holds(Duration.ofSeconds(60), () -> SQL.queryForObject("select count(*) from session where athlete_id = ?", Integer.class, athlete) == 3);
+        person.upload(
+                "/a/" + athlete + "/sessions/upload",
+                Map.of(
+                        "one.fit",
+                        ride(0, 1, 105, new Faults(0, 900, false, false, 0.2)),
+                        "two.fit",
+                        ride(3, 2, 110, Faults.NONE),
+                        "three.fit",
+                        ride(6, 3, 115, Faults.NONE)));
+        Eventually.holds(
+                Duration.ofSeconds(60),
+                () -> SQL.queryForObject("select count(*) from session where athlete_id = ?", Integer.class, athlete)
+                        == 3);
         return SQL.queryForList("select id from session where athlete_id = ? order by day", Long.class, athlete);
     }
 
     private static void accessible() {
-        assertThat(new AxeBuilder().setLegacyMode().withTags(List.of("wcag2a", "wcag2aa")).analyze(browser).getViolations()).as(browser.getCurrentUrl()).isEmpty();
+        assertThat(new AxeBuilder()
+                        .setLegacyMode()
+                        .withTags(List.of("wcag2a", "wcag2aa"))
+                        .analyze(browser)
+                        .getViolations())
+                .as(browser.getCurrentUrl())
+                .isEmpty();
     }
 
     @Test
@@ -69,9 +98,17 @@ class ReviewJourneyTest extends Browser {
 
     private void selectAndKeep() {
         WebElement lane = see("#lane-rows canvas");
-        new Actions(browser).moveToElement(lane, -100, 0).clickAndHold().moveByOffset(150, 0).release().perform();
+        new Actions(browser)
+                .moveToElement(lane, -100, 0)
+                .clickAndHold()
+                .moveByOffset(150, 0)
+                .release()
+                .perform();
         seeText("#range", "work");
-        assertThat(see("#range").getText()).contains("equivalent").contains("per kg").contains("of threshold");
+        assertThat(see("#range").getText())
+                .contains("equivalent")
+                .contains("per kg")
+                .contains("of threshold");
         assertThat(browser.getCurrentUrl()).contains("from=").contains("to=");
         type("#range-name", "the windy part");
         click("#range form button");
@@ -85,7 +122,9 @@ class ReviewJourneyTest extends Browser {
         browser.findElement(By.cssSelector("[data-quick=until]")).click();
         seeText("#range", "8:00");
         click(".kept-ranges .step-line");
-        Eventually.holds(Duration.ofSeconds(20), () -> !see("#range-from").getAttribute("value").equals("0:00"));
+        Eventually.holds(
+                Duration.ofSeconds(20),
+                () -> !see("#range-from").getAttribute("value").equals("0:00"));
     }
 
     private void mend() {
@@ -102,14 +141,27 @@ class ReviewJourneyTest extends Browser {
 
     private void cut() {
         see("#lanes[data-ready='1']");
-        WebElement edge = browser.findElements(By.cssSelector("#lane-strip .edge")).get(2);
+        WebElement edge =
+                browser.findElements(By.cssSelector("#lane-strip .edge")).get(2);
         int second = Integer.parseInt(edge.getAttribute("aria-valuenow"));
         edge.sendKeys(Keys.ARROW_RIGHT);
         seeText("#steps", "set by hand");
-        wait.until(b -> browser.findElements(By.cssSelector("#lane-strip .edge")).get(2).getAttribute("aria-valuenow").equals(String.valueOf(second + 1)));
-        WebElement now = browser.findElements(By.cssSelector("#lane-strip .edge")).get(2);
-        new Actions(browser).moveToElement(now).clickAndHold().moveByOffset(-6, 0).release().perform();
-        wait.until(b -> Integer.parseInt(browser.findElements(By.cssSelector("#lane-strip .edge")).get(2).getAttribute("aria-valuenow")) < second - 5);
+        wait.until(b -> browser.findElements(By.cssSelector("#lane-strip .edge"))
+                .get(2)
+                .getAttribute("aria-valuenow")
+                .equals(String.valueOf(second + 1)));
+        WebElement now =
+                browser.findElements(By.cssSelector("#lane-strip .edge")).get(2);
+        new Actions(browser)
+                .moveToElement(now)
+                .clickAndHold()
+                .moveByOffset(-6, 0)
+                .release()
+                .perform();
+        wait.until(b -> Integer.parseInt(browser.findElements(By.cssSelector("#lane-strip .edge"))
+                        .get(2)
+                        .getAttribute("aria-valuenow"))
+                < second - 5);
         click("#steps .aside button");
         wait.until(b -> !see("#steps").getText().contains("set by hand"));
     }
@@ -122,7 +174,14 @@ class ReviewJourneyTest extends Browser {
         int lanes = browser.findElements(By.cssSelector("#lane-rows .lane")).size();
         click("#lane-menu input");
         wait.until(b -> browser.findElements(By.cssSelector("#lane-rows .lane")).size() == lanes - 1);
-        Eventually.holds(Duration.ofSeconds(10), () -> SQL.queryForObject("select count(*) from lane_view v join account c on c.id = v.account_id where c.email = 'torvi@pemblar.example' and settings ->> 'axis' = 'distance' and jsonb_array_length(settings -> 'hidden') > 0", Integer.class) == 1);
+        Eventually.holds(
+                Duration.ofSeconds(10),
+                () -> SQL.queryForObject(
+                                "select count(*) from lane_view v join account c on c.id = v.account_id where "
+                                        + "c.email = 'torvi@pemblar.example' and settings ->> 'axis' = "
+                                        + "'distance' and jsonb_array_length(settings -> 'hidden') > 0",
+                                Integer.class)
+                        == 1);
         browser.navigate().refresh();
         see("#lanes[data-ready='1']");
         assertThat(browser.findElements(By.cssSelector("#lane-rows .lane"))).hasSize(lanes - 1);
@@ -153,8 +212,11 @@ class ReviewJourneyTest extends Browser {
         accessible();
         String before = see("#difference").getText();
         browser.findElements(By.cssSelector("#lines tbody summary")).get(0).click();
-        browser.findElements(By.cssSelector("#lines tbody button[value=hide]")).get(0).click();
-        wait.until(b -> !browser.findElements(By.cssSelector("#lines tr.is-ignored")).isEmpty());
+        browser.findElements(By.cssSelector("#lines tbody button[value=hide]"))
+                .get(0)
+                .click();
+        wait.until(b ->
+                !browser.findElements(By.cssSelector("#lines tr.is-ignored")).isEmpty());
         assertThat(see("#difference").getText()).isNotEqualTo(before);
         click("#undo");
         seeText(".good", "Taken back");

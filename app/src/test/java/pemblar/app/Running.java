@@ -22,11 +22,25 @@ final class Running {
     }
 
     static String[] arguments(String database, int port, boolean demo) {
-        return Map.of("spring.datasource.url", database, "server.port", String.valueOf(port), "pemblar.demo", String.valueOf(demo), "spring.jpa.properties.hibernate.generate_statistics", "true")
-            .entrySet().stream().map(e -> "--" + e.getKey() + "=" + e.getValue()).toArray(String[]::new);
+        return Map.of(
+                        "spring.datasource.url",
+                        database,
+                        "server.port",
+                        String.valueOf(port),
+                        "pemblar.demo",
+                        String.valueOf(demo),
+                        "spring.jpa.properties.hibernate.generate_statistics",
+                        "true")
+                .entrySet()
+                .stream()
+                .map(e -> "--" + e.getKey() + "=" + e.getValue())
+                .toArray(String[]::new);
     }
 
     static Statistics statistics() {
-        return APPLICATION.getBean(EntityManagerFactory.class).unwrap(SessionFactory.class).getStatistics();
+        return APPLICATION
+                .getBean(EntityManagerFactory.class)
+                .unwrap(SessionFactory.class)
+                .getStatistics();
     }
 }

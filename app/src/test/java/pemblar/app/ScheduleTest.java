@@ -28,15 +28,28 @@ class ScheduleTest {
     }
 
     private static List<Map<String, Object>> rows() {
-        return sql.queryForList("select id, day, start_minute, sport, title, structure::text, scale_percent, planned_seconds, planned_load, planned_silhouette, recording_id from session where athlete_id = ? order by id", ATHLETE);
+        return sql.queryForList(
+                "select id, day, start_minute, sport, title, structure::text, scale_percent, planned_seconds, "
+                        + "planned_load, planned_silhouette, recording_id from session where athlete_id = ? "
+                        + "order by id",
+                ATHLETE);
     }
 
     private static long ahead() {
-        return sql.queryForObject("select min(id) from session where athlete_id = ? and day > ? and recording_id is null and structure is not null", Long.class, ATHLETE, TODAY.plusDays(2));
+        return sql.queryForObject(
+                "select min(id) from session where athlete_id = ? and day > ? and recording_id is null and "
+                        + "structure is not null",
+                Long.class,
+                ATHLETE,
+                TODAY.plusDays(2));
     }
 
     private static long done() {
-        return sql.queryForObject("select max(id) from session where athlete_id = ? and recording_id is not null and structure is not null", Long.class, ATHLETE);
+        return sql.queryForObject(
+                "select max(id) from session where athlete_id = ? and recording_id is not null and structure "
+                        + "is not null",
+                Long.class,
+                ATHLETE);
     }
 
     private static void changesAndComesBack(String path, Map<String, String> form) {
@@ -49,12 +62,16 @@ class ScheduleTest {
 
     @Test
     void movingIsUndone() {
-        changesAndComesBack("/sessions/" + ahead() + "/move", Map.of("day", TODAY.plusDays(9).toString()));
+        changesAndComesBack(
+                "/sessions/" + ahead() + "/move",
+                Map.of("day", TODAY.plusDays(9).toString()));
     }
 
     @Test
     void copyingIsUndone() {
-        changesAndComesBack("/sessions/" + ahead() + "/copy", Map.of("day", TODAY.plusDays(9).toString()));
+        changesAndComesBack(
+                "/sessions/" + ahead() + "/copy",
+                Map.of("day", TODAY.plusDays(9).toString()));
     }
 
     @Test
@@ -66,7 +83,10 @@ class ScheduleTest {
     void droppingThePlanOfADoneSessionKeepsTheRecordingAndIsUndone() {
         long id = done();
         changesAndComesBack("/sessions/" + id + "/remove", Map.of());
-        assertEquals(1, sql.queryForObject("select count(*) from session where id = ? and recording_id is not null", Integer.class, id));
+        assertEquals(
+                1,
+                sql.queryForObject(
+                        "select count(*) from session where id = ? and recording_id is not null", Integer.class, id));
     }
 
     @Test
@@ -103,16 +123,38 @@ class ScheduleTest {
     @Test
     void whatIsDoneKeepsItsDayAndImpossibleChangesSayWhy() {
         var before = rows();
-        assertTrue(sefa.post(BASE + "/sessions/" + done() + "/move", Map.of("day", TODAY.plusDays(3).toString())).body().contains("already done"));
-        assertTrue(sefa.post(BASE + "/sessions/" + ahead() + "/scale", Map.of("percent", "900")).body().contains("10 to 200"));
+        assertTrue(sefa.post(
+                        BASE + "/sessions/" + done() + "/move",
+                        Map.of("day", TODAY.plusDays(3).toString()))
+                .body()
+                .contains("already done"));
+        assertTrue(sefa.post(BASE + "/sessions/" + ahead() + "/scale", Map.of("percent", "900"))
+                .body()
+                .contains("10 to 200"));
         assertEquals(before, rows());
     }
 
     @Test
     void puttingAWorkoutOnADayIsUndone() {
-        long workout = sql.queryForObject("select min(w.id) from workout w join athlete a on a.account_id = w.account_id where a.id = ?", Long.class, ATHLETE);
-        changesAndComesBack("/sessions", Map.of("workout", String.valueOf(workout), "day", TODAY.plusDays(4).toString(), "time", "18:15"));
-        long foreign = sql.queryForObject("select min(w.id) from workout w join athlete a on a.account_id = w.account_id where a.id = 1", Long.class);
-        assertEquals(404, sefa.post(BASE + "/sessions", Map.of("workout", String.valueOf(foreign), "day", TODAY.toString())).statusCode());
+        long workout = sql.queryForObject(
+                "select min(w.id) from workout w join athlete a on a.account_id = w.account_id where a.id = ?",
+                Long.class,
+                ATHLETE);
+        changesAndComesBack(
+                "/sessions",
+                Map.of(
+                        "workout",
+                        String.valueOf(workout),
+                        "day",
+                        TODAY.plusDays(4).toString(),
+                        "time",
+                        "18:15"));
+        long foreign = sql.queryForObject(
+                "select min(w.id) from workout w join athlete a on a.account_id = w.account_id where a.id = 1",
+                Long.class);
+        assertEquals(
+                404,
+                sefa.post(BASE + "/sessions", Map.of("workout", String.valueOf(foreign), "day", TODAY.toString()))
+                        .statusCode());
     }
 }

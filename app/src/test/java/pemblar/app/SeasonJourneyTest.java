@@ -20,23 +20,35 @@ import org.openqa.selenium.support.ui.ExpectedConditions;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.jdbc.core.JdbcTemplate;
 
-/** A person without a plan: guided to a full board, then by hand with pointer and keys, and against somebody who was quicker. */
+/**
+ * A person without a plan: guided to a full board, then by hand with pointer and keys, and against somebody who was
+ * quicker.
+ */
 class SeasonJourneyTest extends Browser {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
 
     private static void accessible() {
-        assertThat(new AxeBuilder().setLegacyMode().analyze(browser).getViolations()).as(browser.getCurrentUrl()).isEmpty();
+        assertThat(new AxeBuilder().setLegacyMode().analyze(browser).getViolations())
+                .as(browser.getCurrentUrl())
+                .isEmpty();
     }
 
-    /** Tops of the blocks as they are drawn: targets that follow a drag. Where sessions are planned the forecast counts just those. */
+    /**
+     * Tops of the blocks as they are drawn: targets that follow a drag. Where sessions are planned the forecast counts
+     * just those.
+     */
     private static String ahead() {
-        return browser.findElements(By.cssSelector(".season-block rect.target")).stream().map(r -> r.getAttribute("y")).collect(java.util.stream.Collectors.joining(" "));
+        return browser.findElements(By.cssSelector(".season-block rect.target")).stream()
+                .map(r -> r.getAttribute("y"))
+                .collect(java.util.stream.Collectors.joining(" "));
     }
 
     private static Person newcomer() {
         Person person = new Person(Running.ADDRESS).signUp("vilde@pemblar.example", "ride");
         String athlete = person.get("/").uri().getPath().replaceAll("/today$", "");
-        person.post(athlete + "/thresholds/adopt", Map.of("THRESHOLD_POWER", "230", "from", TODAY.minusDays(30).toString()));
+        person.post(
+                athlete + "/thresholds/adopt",
+                Map.of("THRESHOLD_POWER", "230", "from", TODAY.minusDays(30).toString()));
         return person;
     }
 
@@ -62,7 +74,8 @@ class SeasonJourneyTest extends Browser {
         type("input[name=presentHours]", "5");
         click("form.setup > p .primary");
         seeText("#review", "Heron lake loop");
-        assertThat(browser.findElements(By.cssSelector(".review .filled li")).size()).isGreaterThan(6);
+        assertThat(browser.findElements(By.cssSelector(".review .filled li")).size())
+                .isGreaterThan(6);
         accessible();
         click("#save-setup");
         seeText("#board", "Base 1");
@@ -114,8 +127,14 @@ class SeasonJourneyTest extends Browser {
         WebElement edge = browser.findElements(By.cssSelector(".edge-handle")).get(2);
         String first = edge.getAttribute("data-first");
         int days = Integer.parseInt(edge.getAttribute("aria-valuenow"));
-        WebElement foot = see("#foot");        // a preview swaps the drawing alone; what is saved swaps the foot with its undo too
-        new Actions(browser).moveToElement(edge).clickAndHold().moveByOffset(16, 0).release().perform();
+        WebElement foot =
+                see("#foot"); // a preview swaps the drawing alone; what is saved swaps the foot with its undo too
+        new Actions(browser)
+                .moveToElement(edge)
+                .clickAndHold()
+                .moveByOffset(16, 0)
+                .release()
+                .perform();
         wait.until(ExpectedConditions.stalenessOf(foot));
         wait.until(b -> days(first) > days);
         click("#undo");
@@ -123,7 +142,12 @@ class SeasonJourneyTest extends Browser {
         WebElement event = see(".event-handle");
         String day = event.getAttribute("data-day");
         WebElement later = see("#foot");
-        new Actions(browser).moveToElement(event).clickAndHold().moveByOffset(-24, 0).release().perform();
+        new Actions(browser)
+                .moveToElement(event)
+                .clickAndHold()
+                .moveByOffset(-24, 0)
+                .release()
+                .perform();
         wait.until(ExpectedConditions.stalenessOf(later));
         wait.until(b -> LocalDate.parse(attribute(".event-handle", "data-day")).isBefore(LocalDate.parse(day)));
         click("#undo");
@@ -139,7 +163,12 @@ class SeasonJourneyTest extends Browser {
         WebElement bar = see(".tape .bar[data-id]");
         String id = bar.getAttribute("data-id");
         String before = attribute("#slab-" + id, "data-time");
-        new Actions(browser).moveToElement(bar).clickAndHold().moveByOffset(-5, 0).release().perform();
+        new Actions(browser)
+                .moveToElement(bar)
+                .clickAndHold()
+                .moveByOffset(-5, 0)
+                .release()
+                .perform();
         wait.until(b -> !attribute("#slab-" + id, "data-time").equals(before));
         click("#undo");
         wait.until(b -> attribute("#slab-" + id, "data-time").equals(before));
@@ -159,25 +188,42 @@ class SeasonJourneyTest extends Browser {
 
     private static void moveADay(String athlete) {
         go(athlete + "/board?from=" + TODAY.plusDays(14));
-        WebElement day = browser.findElements(By.cssSelector(".day")).stream().filter(d -> !d.findElements(By.cssSelector(".slab")).isEmpty()).findFirst().orElseThrow();
+        WebElement day = browser.findElements(By.cssSelector(".day")).stream()
+                .filter(d -> !d.findElements(By.cssSelector(".slab")).isEmpty())
+                .findFirst()
+                .orElseThrow();
         String date = day.getAttribute("data-day");
         String target = LocalDate.parse(date).plusDays(1).toString();
         String id = day.findElement(By.cssSelector(".slab")).getAttribute("id");
         day.findElement(By.cssSelector(".span-head")).sendKeys("x");
         seeText(".foot", "Cut");
         see(".day[data-day='" + target + "'] .span-head").sendKeys("v");
-        wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + target + "'] #" + id)).isEmpty());
+        wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + target + "'] #" + id))
+                .isEmpty());
         click("#undo");
-        wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + date + "'] #" + id)).isEmpty());
-        new Actions(browser).moveToElement(see(".day[data-day='" + date + "'] .span-head b")).clickAndHold().moveByOffset(12, 4).moveToElement(see(".day[data-day='" + target + "'] .slabs")).release().perform();
-        wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + target + "'] #" + id)).isEmpty());
+        wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + date + "'] #" + id))
+                .isEmpty());
+        new Actions(browser)
+                .moveToElement(see(".day[data-day='" + date + "'] .span-head b"))
+                .clickAndHold()
+                .moveByOffset(12, 4)
+                .moveToElement(see(".day[data-day='" + target + "'] .slabs"))
+                .release()
+                .perform();
+        wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + target + "'] #" + id))
+                .isEmpty());
         click("#undo");
-        wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + date + "'] #" + id)).isEmpty());
+        wait.until(b -> !b.findElements(By.cssSelector(".day[data-day='" + date + "'] #" + id))
+                .isEmpty());
     }
 
     /** The coach's own browser moves the session while this page still shows it where it was. */
     private static void conflict(String athlete) throws IOException {
-        new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class)).update("insert into coaching (athlete_id, coach_account_id, accepted_at) select ?, id, now() from account where email = 'oda@pemblar.example'", Long.parseLong(athlete.replace("/a/", "")));
+        new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class))
+                .update(
+                        "insert into coaching (athlete_id, coach_account_id, accepted_at) select ?, id, now() "
+                                + "from account where email = 'oda@pemblar.example'",
+                        Long.parseLong(athlete.replace("/a/", "")));
         String board = athlete + "/board?from=" + TODAY.plusDays(14);
         go(board);
         WebElement slab = see(".slab[data-movable='true']");
@@ -192,9 +238,12 @@ class SeasonJourneyTest extends Browser {
         slab.sendKeys(Keys.chord(Keys.SHIFT, Keys.ARROW_RIGHT));
         seeText(".conflict", "was changed meanwhile by Oda Verling");
         accessible();
-        assertThat(browser.findElement(By.id("slab-" + id)).getAttribute("data-day")).isEqualTo(day.plusDays(2).toString());
+        assertThat(browser.findElement(By.id("slab-" + id)).getAttribute("data-day"))
+                .isEqualTo(day.plusDays(2).toString());
         click(".conflict .primary");
-        wait.until(b -> b.findElement(By.id("slab-" + id)).getAttribute("data-day").equals(day.plusDays(1).toString()));
+        wait.until(b -> b.findElement(By.id("slab-" + id))
+                .getAttribute("data-day")
+                .equals(day.plusDays(1).toString()));
     }
 
     private static void moveTwoDaysOn(WebDriver coach, String board, String id, LocalDate day) {
@@ -208,7 +257,10 @@ class SeasonJourneyTest extends Browser {
         for (int i = 1; i <= 2; i++) {
             String target = day.plusDays(i).toString();
             coach.findElement(By.id("slab-" + id)).sendKeys(Keys.chord(Keys.SHIFT, Keys.ARROW_RIGHT));
-            patience.ignoring(StaleElementReferenceException.class).until(b -> b.findElement(By.id("slab-" + id)).getAttribute("data-day").equals(target));
+            patience.ignoring(StaleElementReferenceException.class)
+                    .until(b -> b.findElement(By.id("slab-" + id))
+                            .getAttribute("data-day")
+                            .equals(target));
         }
     }
 }

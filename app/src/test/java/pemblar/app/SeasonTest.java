@@ -38,7 +38,15 @@ class SeasonTest {
         runa = new Person(Running.ADDRESS).signUp("solvei@pemblar.example", "ride");
         base = runa.get("/").uri().getPath().replaceAll("/today$", "");
         athlete = Long.parseLong(base.replace("/a/", ""));
-        runa.post(base + "/thresholds/adopt", Map.of("THRESHOLD_POWER", "240", "BODY_MASS", "62", "from", TODAY.minusDays(60).toString()));
+        runa.post(
+                base + "/thresholds/adopt",
+                Map.of(
+                        "THRESHOLD_POWER",
+                        "240",
+                        "BODY_MASS",
+                        "62",
+                        "from",
+                        TODAY.minusDays(60).toString()));
         runa.get(base + "/season");
     }
 
@@ -49,11 +57,29 @@ class SeasonTest {
     }
 
     private static List<Map<String, Object>> blocks() {
-        return sql.queryForList("select first_day, days, phase, target_load, pinned from block where athlete_id = ? order by first_day", athlete);
+        return sql.queryForList(
+                "select first_day, days, phase, target_load, pinned from block where athlete_id = ? order by first_day",
+                athlete);
     }
 
     private static String settings(String aim, String... more) {
-        Map<String, String> form = new HashMap<>(Map.of("aimKind", "CHRONIC_LOAD", "aimValue", aim, "blockDays", "7", "easyEvery", "4", "easyUnit", "blocks", "easyDays", "7", "highestBuild", "5", "weeklyHours", "8"));
+        Map<String, String> form = new HashMap<>(Map.of(
+                "aimKind",
+                "CHRONIC_LOAD",
+                "aimValue",
+                aim,
+                "blockDays",
+                "7",
+                "easyEvery",
+                "4",
+                "easyUnit",
+                "blocks",
+                "easyDays",
+                "7",
+                "highestBuild",
+                "5",
+                "weeklyHours",
+                "8"));
         for (int i = 0; i < more.length; i += 2) form.put(more[i], more[i + 1]);
         return runa.post(base + "/season/settings", form).body();
     }
@@ -68,19 +94,38 @@ class SeasonTest {
         change("/event", "name", "Tarn loop", "day", RACE.toString(), "priority", "A", "time", "3h20");
         assertThat(settings("35")).contains("can be met").contains("Taper");
         assertThat(blocks()).hasSizeGreaterThan(12);
-        assertThat(sql.queryForObject("select first_day + days - 1 from block where athlete_id = ? and phase = 'TAPER'", LocalDate.class, athlete)).isEqualTo(RACE);
+        assertThat(sql.queryForObject(
+                        "select first_day + days - 1 from block where athlete_id = ? and phase = 'TAPER'",
+                        LocalDate.class,
+                        athlete))
+                .isEqualTo(RACE);
     }
 
     @Test
     @Order(2)
     void whatIsBeyondAllLimitsIsSaidWithTheNearest() {
         assertThat(settings("300")).contains("cannot be met").contains("The nearest possible is");
-        assertThat(settings("35", "weeklyHours", "200")).contains("Hours a week: 200 is not possible; enter 0 to 100. The nearest is 100.").contains("value=\"200\"");
+        assertThat(settings("35", "weeklyHours", "200"))
+                .contains("Hours a week: 200 is not possible; enter 0 to 100. The nearest is 100.")
+                .contains("value=\"200\"");
         assertThat(settings("35", "weeklyHours", "0")).contains("The nearest possible is");
-        assertThat(settings("35", "lastDay", TODAY.minusDays(9).toString())).contains("the nearest possible is " + TODAY.plusDays(6));
+        assertThat(settings("35", "lastDay", TODAY.minusDays(9).toString()))
+                .contains("the nearest possible is " + TODAY.plusDays(6));
         assertThat(settings("35", "easyUnit", "days", "easyEvery", "8")).contains("leave less than 3");
-        assertThat(change("/away", "awayFrom", TODAY.plusDays(9).toString(), "awayTo", TODAY.plusDays(2).toString(), "hours", "2", "reason", "trip")).contains("is before");
-        assertThat(change("/event", "name", "Other", "day", RACE.toString(), "priority", "B")).contains("there is “Tarn loop” already").contains("nearest free day is " + RACE.plusDays(1));
+        assertThat(change(
+                        "/away",
+                        "awayFrom",
+                        TODAY.plusDays(9).toString(),
+                        "awayTo",
+                        TODAY.plusDays(2).toString(),
+                        "hours",
+                        "2",
+                        "reason",
+                        "trip"))
+                .contains("is before");
+        assertThat(change("/event", "name", "Other", "day", RACE.toString(), "priority", "B"))
+                .contains("there is “Tarn loop” already")
+                .contains("nearest free day is " + RACE.plusDays(1));
         settings("35");
     }
 
@@ -92,7 +137,10 @@ class SeasonTest {
         String page = change("/block", "kind", "LOAD", "first", first.toString(), "value", "333", "replan", "true");
         assertThat(page).contains("pinned");
         settings("40");
-        assertThat(blocks()).anyMatch(b -> b.get("first_day").equals(java.sql.Date.valueOf(first)) && (Double) b.get("target_load") == 333 && (Boolean) b.get("pinned"));
+        assertThat(blocks())
+                .anyMatch(b -> b.get("first_day").equals(java.sql.Date.valueOf(first))
+                        && (Double) b.get("target_load") == 333
+                        && (Boolean) b.get("pinned"));
         assertThat(change("/undo")).contains("Taken back");
         assertThat(change("/undo")).contains("Taken back");
         assertThat(blocks()).isEqualTo(before);
@@ -107,12 +155,14 @@ class SeasonTest {
         String high = change("/preview", "kind", "LOAD", "first", first.toString(), "value", "700");
         assertThat(low).contains("season-svg");
         assertThat(path(low)).isNotEqualTo(path(high));
-        assertThat(change("/preview", "kind", "EDGE", "first", first.toString(), "value", "1e300")).contains("season-svg");
+        assertThat(change("/preview", "kind", "EDGE", "first", first.toString(), "value", "1e300"))
+                .contains("season-svg");
         assertThat(blocks()).isEqualTo(before);
     }
 
     private static String path(String drawing) {
-        Matcher chronic = Pattern.compile("class=\"chronic ahead\" d=\"([^\"]+)\"").matcher(drawing);
+        Matcher chronic =
+                Pattern.compile("class=\"chronic ahead\" d=\"([^\"]+)\"").matcher(drawing);
         assertThat(chronic.find()).isTrue();
         return chronic.group(1);
     }
@@ -122,15 +172,24 @@ class SeasonTest {
     void splitJoinAndShiftAreTakenBack() {
         var before = blocks();
         LocalDate first = ((java.sql.Date) before.get(3).get("first_day")).toLocalDate();
-        change("/block", "kind", "SPLIT", "first", first.toString(), "day", first.plusDays(3).toString());
+        change(
+                "/block",
+                "kind",
+                "SPLIT",
+                "first",
+                first.toString(),
+                "day",
+                first.plusDays(3).toString());
         assertThat(blocks()).hasSize(before.size() + 1);
         change("/block", "kind", "JOIN", "first", first.toString());
         assertThat(blocks()).hasSize(before.size());
         change("/shift", "first", first.toString(), "by", "4");
-        assertThat(((java.sql.Date) blocks().get(3).get("first_day")).toLocalDate()).isEqualTo(first.plusDays(4));
+        assertThat(((java.sql.Date) blocks().get(3).get("first_day")).toLocalDate())
+                .isEqualTo(first.plusDays(4));
         for (int i = 0; i < 3; i++) change("/undo");
         assertThat(blocks()).isEqualTo(before);
-        assertThat(change("/block", "kind", "EDGE", "first", first.toString(), "day", first.toString())).contains("must have 3 to 28 days");
+        assertThat(change("/block", "kind", "EDGE", "first", first.toString(), "day", first.toString()))
+                .contains("must have 3 to 28 days");
     }
 
     @Test
@@ -139,10 +198,20 @@ class SeasonTest {
         int seen = revision();
         LocalDate first = ((java.sql.Date) blocks().get(4).get("first_day")).toLocalDate();
         change("/block", "kind", "LOAD", "first", first.toString(), "value", "222", "revision", String.valueOf(seen));
-        String told = change("/block", "kind", "LOAD", "first", first.toString(), "value", "444", "revision", String.valueOf(seen));
+        String told = change(
+                "/block", "kind", "LOAD", "first", first.toString(), "value", "444", "revision", String.valueOf(seen));
         assertThat(told).contains("has changed the season since").contains("value 444");
         assertThat(blocks().get(4).get("target_load")).isEqualTo(222.0);
-        change("/block", "kind", "LOAD", "first", first.toString(), "value", "444", "revision", String.valueOf(revision()));
+        change(
+                "/block",
+                "kind",
+                "LOAD",
+                "first",
+                first.toString(),
+                "value",
+                "444",
+                "revision",
+                String.valueOf(revision()));
         assertThat(blocks().get(4).get("target_load")).isEqualTo(444.0);
         change("/undo");
         change("/undo");
@@ -152,23 +221,43 @@ class SeasonTest {
     @Order(7)
     void theBlocksAreFilledWithWorkoutsOnceAndAgainWithoutDoubles() {
         runa.post(base + "/season/fill", Map.of());
-        int count = sql.queryForObject("select count(*) from session where athlete_id = ? and placed", Integer.class, athlete);
+        int count = sql.queryForObject(
+                "select count(*) from session where athlete_id = ? and placed", Integer.class, athlete);
         assertThat(count).isGreaterThan(30);
-        assertThat(sql.queryForObject("select count(*) from session where athlete_id = ? and structure is not null", Integer.class, athlete)).isGreaterThan(count * 3 / 4);
-        long kept = sql.queryForObject("select min(id) from session where athlete_id = ? and day > ?", Long.class, athlete, TODAY.plusDays(8));
+        assertThat(sql.queryForObject(
+                        "select count(*) from session where athlete_id = ? and structure is not null",
+                        Integer.class,
+                        athlete))
+                .isGreaterThan(count * 3 / 4);
+        long kept = sql.queryForObject(
+                "select min(id) from session where athlete_id = ? and day > ?", Long.class, athlete, TODAY.plusDays(8));
         runa.post(base + "/sessions/" + kept + "/scale", Map.of("percent", "80"));
         runa.post(base + "/season/fill", Map.of());
-        assertThat(sql.queryForObject("select count(*) from session where athlete_id = ?", Integer.class, athlete)).isBetween(count - 4, count + 4);
-        assertThat(sql.queryForObject("select scale_percent from session where id = ?", Integer.class, kept)).isEqualTo(80);
-        var hard = sql.queryForList("select extract(epoch from day + make_interval(mins => start_minute)) / 3600 as hour from session where athlete_id = ? and purpose in ('TEMPO', 'THRESHOLD', 'INTERVALS', 'RACE') order by 1", Double.class, athlete);
-        for (int i = 1; i < hard.size(); i++) assertThat(hard.get(i) - hard.get(i - 1)).isGreaterThanOrEqualTo(36);
+        assertThat(sql.queryForObject("select count(*) from session where athlete_id = ?", Integer.class, athlete))
+                .isBetween(count - 4, count + 4);
+        assertThat(sql.queryForObject("select scale_percent from session where id = ?", Integer.class, kept))
+                .isEqualTo(80);
+        var hard = sql.queryForList(
+                "select extract(epoch from day + make_interval(mins => start_minute)) / 3600 as hour from "
+                        + "session where athlete_id = ? and purpose in ('TEMPO', 'THRESHOLD', 'INTERVALS', "
+                        + "'RACE') order by 1",
+                Double.class,
+                athlete);
+        for (int i = 1; i < hard.size(); i++)
+            assertThat(hard.get(i) - hard.get(i - 1)).isGreaterThanOrEqualTo(36);
     }
 
     @Test
     @Order(8)
     void filledBlocksMeetTheirTargetsWhereTheDaysAllow() {
-        List<Double> shares = sql.queryForList("select (select sum(planned_load) from session s where s.athlete_id = b.athlete_id and s.day between b.first_day and b.first_day + b.days - 1) / target_load "
-            + "from block b where athlete_id = ? and target_load > 100 and first_day > ? and phase in ('BASE', 'BUILD') and not easy", Double.class, athlete, TODAY.plusDays(10));
+        List<Double> shares = sql.queryForList(
+                "select (select sum(planned_load) from session s where s.athlete_id = b.athlete_id and s.day "
+                        + "between b.first_day and b.first_day + b.days - 1) / target_load "
+                        + "from block b where athlete_id = ? and target_load > 100 and first_day > ? and "
+                        + "phase in ('BASE', 'BUILD') and not easy",
+                Double.class,
+                athlete,
+                TODAY.plusDays(10));
         assertThat(shares).isNotEmpty().allSatisfy(share -> assertThat(share).isBetween(0.9, 1.1));
         assertThat(shares.stream().filter(s -> s > 0.95 && s < 1.05).count()).isGreaterThanOrEqualTo(shares.size() - 1);
     }
@@ -181,14 +270,17 @@ class SeasonTest {
         String page = runa.get(base + "/season/demands/" + event).body();
         assertThat(page).contains("after 1500 kJ").contains("4.40 W/kg").contains("not tried");
         change("/demands/" + event, "length", "5min", "amount", "99", "unit", "WATTS_PER_KG", "after", "FRESH");
-        assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event)).isEqualTo(1);
+        assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event))
+                .isEqualTo(1);
         change("/demands/" + event + "/remove", "index", "0");
-        assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event)).isZero();
+        assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event))
+                .isZero();
     }
 
     private static String feedAddress() {
         String page = runa.post(base + "/season/calendar/renew", Map.of()).body();
-        if (!page.contains("feed-address")) page = runa.get(base + "/season/calendar").body();
+        if (!page.contains("feed-address"))
+            page = runa.get(base + "/season/calendar").body();
         Matcher address = Pattern.compile("(/calendar/[\\w-]+\\.ics)").matcher(page);
         assertThat(address.find()).isTrue();
         return address.group(1);
@@ -199,7 +291,8 @@ class SeasonTest {
     void theFeedIsReadWithoutSigningInAndARenewedAddressEndsTheOld() throws Exception {
         Person stranger = new Person(Running.ADDRESS);
         String old = feedAddress();
-        Calendar calendar = new CalendarBuilder().build(new ByteArrayInputStream(stranger.get(old).body().getBytes(StandardCharsets.UTF_8)));
+        Calendar calendar = new CalendarBuilder()
+                .build(new ByteArrayInputStream(stranger.get(old).body().getBytes(StandardCharsets.UTF_8)));
         List<VEvent> events = calendar.getComponents(Component.VEVENT);
         int open = sql.queryForObject("select count(*) from session where athlete_id = ?", Integer.class, athlete);
         assertThat(events).hasSize(open + 1);
@@ -222,18 +315,37 @@ class SeasonTest {
     @Test
     @Order(12)
     void twoStretchesStandSideBySideAndABadOneIsSaid() {
-        assertThat(runa.get(base + "/season/compare?from=" + TODAY.plusDays(7) + "&to=" + TODAY.plusDays(13) + "&otherFrom=" + TODAY.plusDays(14) + "&otherTo=" + TODAY.plusDays(20)).body())
-            .contains("chronic load on the morning of Tarn loop").contains("zone-chip");
-        assertThat(runa.get(base + "/season/compare?from=" + TODAY.plusDays(7) + "&to=" + TODAY).body()).contains("ends before it begins");
+        assertThat(runa.get(base + "/season/compare?from=" + TODAY.plusDays(7) + "&to=" + TODAY.plusDays(13)
+                                + "&otherFrom=" + TODAY.plusDays(14) + "&otherTo=" + TODAY.plusDays(20))
+                        .body())
+                .contains("chronic load on the morning of Tarn loop")
+                .contains("zone-chip");
+        assertThat(runa.get(base + "/season/compare?from=" + TODAY.plusDays(7) + "&to=" + TODAY)
+                        .body())
+                .contains("ends before it begins");
     }
 
     @Test
     @Order(13)
     void theSetUpSaysWhatIsMissingAndKeepsWhatWasTyped() {
-        String body = change("/setup", "event", "Fell ride", "kilometres", "", "time", "", "minutes2", "60", "minutes6", "120");
+        String body = change(
+                "/setup", "event", "Fell ride", "kilometres", "", "time", "", "minutes2", "60", "minutes6", "120");
         assertThat(body).contains("Distance or duration: enter one of the two").contains("value=\"Fell ride\"");
-        assertThat(change("/setup", "event", "Fell ride", "time", "4h", "minutes2", "60")).contains("give at least two days");
-        assertThat(change("/setup", "event", "Fell ride", "time", "4h", "minutes2", "60", "minutes6", "120", "day", TODAY.plusDays(3).toString())).contains("the nearest possible is " + TODAY.plusDays(21));
+        assertThat(change("/setup", "event", "Fell ride", "time", "4h", "minutes2", "60"))
+                .contains("give at least two days");
+        assertThat(change(
+                        "/setup",
+                        "event",
+                        "Fell ride",
+                        "time",
+                        "4h",
+                        "minutes2",
+                        "60",
+                        "minutes6",
+                        "120",
+                        "day",
+                        TODAY.plusDays(3).toString()))
+                .contains("the nearest possible is " + TODAY.plusDays(21));
     }
 
     @Test
@@ -241,21 +353,42 @@ class SeasonTest {
     void aStretchOfARecordingBecomesADemand() {
         Person jonna = Person.demo("jonna");
         String session = PagesTest.firstSession(jonna, 1).replaceAll(".*/", "");
-        assertThat(jonna.get("/a/1/season/demands/from?session=" + session + "&from=600&to=900").body()).contains("5:00 at").contains(" W, fresh");
-        long event = sql.queryForObject("select max(id) from event where athlete_id = 1 and priority = 'A'", Long.class);
+        assertThat(jonna.get("/a/1/season/demands/from?session=" + session + "&from=600&to=900")
+                        .body())
+                .contains("5:00 at")
+                .contains(" W, fresh");
+        long event =
+                sql.queryForObject("select max(id) from event where athlete_id = 1 and priority = 'A'", Long.class);
         int before = sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event);
-        jonna.post("/a/1/season/demands/from", Map.of("session", session, "from", "600", "to", "900", "event", String.valueOf(event)));
-        assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ? and effort_seconds = 300 and source <> ''", Integer.class, event)).isEqualTo(1);
+        jonna.post(
+                "/a/1/season/demands/from",
+                Map.of("session", session, "from", "600", "to", "900", "event", String.valueOf(event)));
+        assertThat(sql.queryForObject(
+                        "select count(*) from event_demand where event_id = ? and effort_seconds = 300 and "
+                                + "source <> ''",
+                        Integer.class,
+                        event))
+                .isEqualTo(1);
         assertThat(jonna.post("/a/1/season/undo", Map.of()).body()).contains("Taken back");
-        assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event)).isEqualTo(before);
-        assertThat(jonna.get("/a/1/season/demands/from?session=" + session + "&from=0&to=3").body()).contains("cannot be a demand");
+        assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event))
+                .isEqualTo(before);
+        assertThat(jonna.get("/a/1/season/demands/from?session=" + session + "&from=0&to=3")
+                        .body())
+                .contains("cannot be a demand");
     }
 
     @Test
     @Order(15)
     void repetitionsHaveAVerdictInWords() {
         Person jonna = Person.demo("jonna");
-        long session = sql.queryForObject("select max(id) from session where athlete_id = 1 and recording_id is not null and title like 'Five by four%' and scale_percent = 100 and day > ?", Long.class, TODAY.minusDays(60));
-        assertThat(jonna.get("/a/1/sessions/" + session).body()).contains("id=\"repetitions\"").containsPattern("Target met in \\d of \\d").containsPattern("Power (held|rose|fell)").contains("mean power");
+        long session = sql.queryForObject(
+                "select max(id) from session where athlete_id = 1 and recording_id is not null and title like "
+                        + "'Five by four%' and scale_percent = 100 and day > ?",
+                Long.class, TODAY.minusDays(60));
+        assertThat(jonna.get("/a/1/sessions/" + session).body())
+                .contains("id=\"repetitions\"")
+                .containsPattern("Target met in \\d of \\d")
+                .containsPattern("Power (held|rose|fell)")
+                .contains("mean power");
     }
 }

@@ -14,22 +14,49 @@ import java.time.ZoneId;
 import org.junit.jupiter.api.Test;
 
 class StructureTest {
-    private static final JavaClasses OURS = new ClassFileImporter().withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS).importPackages("pemblar");
+    private static final JavaClasses OURS = new ClassFileImporter()
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+            .importPackages("pemblar");
 
     @Test
     void arrowsGoOneWay() {
-        layeredArchitecture().consideringOnlyDependenciesInLayers()
-            .layer("core").definedBy("pemblar.core..").layer("formats").definedBy("pemblar.formats..").layer("benchunit").definedBy("pemblar.benchunit..").layer("app").definedBy("pemblar.app..")
-            .whereLayer("app").mayNotBeAccessedByAnyLayer()
-            .whereLayer("benchunit").mayOnlyBeAccessedByLayers("app")
-            .whereLayer("formats").mayOnlyBeAccessedByLayers("app", "benchunit")
-            .check(OURS);
+        layeredArchitecture()
+                .consideringOnlyDependenciesInLayers()
+                .layer("core")
+                .definedBy("pemblar.core..")
+                .layer("formats")
+                .definedBy("pemblar.formats..")
+                .layer("benchunit")
+                .definedBy("pemblar.benchunit..")
+                .layer("app")
+                .definedBy("pemblar.app..")
+                .whereLayer("app")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("benchunit")
+                .mayOnlyBeAccessedByLayers("app")
+                .whereLayer("formats")
+                .mayOnlyBeAccessedByLayers("app", "benchunit")
+                .check(OURS);
     }
 
     @Test
     void theCoreKnowsOnlyJavaAndItsModelANumericalLibrary() {
-        classes().that().resideInAPackage("pemblar.core..").should().onlyDependOnClassesThat().resideInAnyPackage("pemblar.core..", "java..", "org.hipparchus..", "org.ojalgo..").check(OURS);
-        noClasses().that().resideInAPackage("pemblar.core..").and().resideOutsideOfPackages("pemblar.core.model", "pemblar.core.comparison", "pemblar.core.aerobic").should().dependOnClassesThat().resideInAPackage("org.hipparchus..").check(OURS);
+        classes()
+                .that()
+                .resideInAPackage("pemblar.core..")
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("pemblar.core..", "java..", "org.hipparchus..", "org.ojalgo..")
+                .check(OURS);
+        noClasses()
+                .that()
+                .resideInAPackage("pemblar.core..")
+                .and()
+                .resideOutsideOfPackages("pemblar.core.model", "pemblar.core.comparison", "pemblar.core.aerobic")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("org.hipparchus..")
+                .check(OURS);
     }
 
     @Test
@@ -40,13 +67,33 @@ class StructureTest {
 
     @Test
     void rowsStayInTheirFeature() {
-        classes().that().haveSimpleNameEndingWith("Row").and().areAnnotatedWith(jakarta.persistence.Entity.class).should().bePackagePrivate().check(OURS);
-        classes().that().haveSimpleNameEndingWith("Repository").should().bePackagePrivate().check(OURS);
+        classes()
+                .that()
+                .haveSimpleNameEndingWith("Row")
+                .and()
+                .areAnnotatedWith(jakarta.persistence.Entity.class)
+                .should()
+                .bePackagePrivate()
+                .check(OURS);
+        classes()
+                .that()
+                .haveSimpleNameEndingWith("Repository")
+                .should()
+                .bePackagePrivate()
+                .check(OURS);
     }
 
     @Test
     void theSystemClockIsReadInOnePlace() {
-        noClasses().that().doNotHaveSimpleName("ClockConfiguration").should().callMethod(Instant.class, "now").orShould().callMethod(LocalDate.class, "now")
-            .orShould().callMethod(ZoneId.class, "systemDefault").check(OURS);
+        noClasses()
+                .that()
+                .doNotHaveSimpleName("ClockConfiguration")
+                .should()
+                .callMethod(Instant.class, "now")
+                .orShould()
+                .callMethod(LocalDate.class, "now")
+                .orShould()
+                .callMethod(ZoneId.class, "systemDefault")
+                .check(OURS);
     }
 }

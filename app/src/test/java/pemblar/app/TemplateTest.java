@@ -16,7 +16,11 @@ class TemplateTest {
     private static final LocalDate TODAY = LocalDate.now();
 
     private static List<LocalDate> days(int athlete, long after) {
-        return SQL.queryForList("select day from session where athlete_id = ? and id > ? order by day, id", LocalDate.class, athlete, after);
+        return SQL.queryForList(
+                "select day from session where athlete_id = ? and id > ? order by day, id",
+                LocalDate.class,
+                athlete,
+                after);
     }
 
     private static long newest() {
@@ -28,13 +32,26 @@ class TemplateTest {
         Person oda = Person.demo("oda");
         oda.get("/a/1/templates");
         LocalDate from = TODAY.plusDays(1);
-        List<LocalDate> planned = SQL.queryForList("select day from session where athlete_id = 1 and structure is not null and day between ? and ? order by day, id", LocalDate.class, from, from.plusDays(8));
-        assertTrue(oda.post("/a/1/templates", Map.of("from", from.toString(), "to", from.plusDays(8).toString(), "title", "Nine days")).body().contains("Nine days"));
+        List<LocalDate> planned = SQL.queryForList(
+                "select day from session where athlete_id = 1 and structure is not null and day between ? and "
+                        + "? order by day, id",
+                LocalDate.class,
+                from,
+                from.plusDays(8));
+        assertTrue(oda.post(
+                        "/a/1/templates",
+                        Map.of("from", from.toString(), "to", from.plusDays(8).toString(), "title", "Nine days"))
+                .body()
+                .contains("Nine days"));
         long template = SQL.queryForObject("select max(id) from template", Long.class);
         long before = newest();
         LocalDate start = TODAY.plusDays(100);
         oda.post("/a/3/templates/" + template + "/put", Map.of("how", "FROM", "day", start.toString()));
-        assertEquals(planned.stream().map(d -> start.plusDays(ChronoUnit.DAYS.between(from, d))).toList(), days(3, before));
+        assertEquals(
+                planned.stream()
+                        .map(d -> start.plusDays(ChronoUnit.DAYS.between(from, d)))
+                        .toList(),
+                days(3, before));
         oda.get("/a/3/board");
         assertTrue(oda.post("/a/3/undo", Map.of()).body().contains("Taken back"));
         assertEquals(List.of(), days(3, before));
@@ -42,20 +59,51 @@ class TemplateTest {
         List<LocalDate> ending = days(3, before);
         assertEquals(start, ending.get(ending.size() - 1));
         oda.post("/a/3/undo", Map.of());
-        oda.post("/a/3/templates/" + template + "/put", Map.of("how", "WEEKDAYS", "day", start.toString(), "weekdays", "SUNDAY"));
-        assertTrue(days(3, before).stream().allMatch(d -> d.getDayOfWeek().getValue() == 7) && days(3, before).size() == planned.size());
+        oda.post(
+                "/a/3/templates/" + template + "/put",
+                Map.of("how", "WEEKDAYS", "day", start.toString(), "weekdays", "SUNDAY"));
+        assertTrue(days(3, before).stream().allMatch(d -> d.getDayOfWeek().getValue() == 7)
+                && days(3, before).size() == planned.size());
         oda.post("/a/3/undo", Map.of());
-        assertTrue(oda.post("/a/3/templates/" + template + "/put", Map.of("how", "WEEKDAYS", "day", start.toString())).body().contains("choose at least one weekday"));
-        assertEquals(404, Person.demo("sefa").post("/a/2/templates/" + template + "/put", Map.of("how", "FROM", "day", start.toString())).statusCode());
+        assertTrue(oda.post("/a/3/templates/" + template + "/put", Map.of("how", "WEEKDAYS", "day", start.toString()))
+                .body()
+                .contains("choose at least one weekday"));
+        assertEquals(
+                404,
+                Person.demo("sefa")
+                        .post("/a/2/templates/" + template + "/put", Map.of("how", "FROM", "day", start.toString()))
+                        .statusCode());
         oda.get("/a/1/templates");
-        assertFalse(oda.post("/a/1/templates/" + template + "/delete", Map.of()).body().contains("Nine days"));
+        assertFalse(oda.post("/a/1/templates/" + template + "/delete", Map.of())
+                .body()
+                .contains("Nine days"));
     }
 
     @Test
     void daysWithoutAPlanMakeNoTemplate() {
         Person oda = Person.demo("oda");
         oda.get("/a/1/templates");
-        assertTrue(oda.post("/a/1/templates", Map.of("from", TODAY.plusDays(900).toString(), "to", TODAY.plusDays(910).toString(), "title", "Nothing")).body().contains("Nothing is planned"));
-        assertTrue(oda.post("/a/1/templates", Map.of("from", TODAY.toString(), "to", TODAY.minusDays(1).toString(), "title", "Backwards")).body().contains("last day after the first"));
+        assertTrue(oda.post(
+                        "/a/1/templates",
+                        Map.of(
+                                "from",
+                                TODAY.plusDays(900).toString(),
+                                "to",
+                                TODAY.plusDays(910).toString(),
+                                "title",
+                                "Nothing"))
+                .body()
+                .contains("Nothing is planned"));
+        assertTrue(oda.post(
+                        "/a/1/templates",
+                        Map.of(
+                                "from",
+                                TODAY.toString(),
+                                "to",
+                                TODAY.minusDays(1).toString(),
+                                "title",
+                                "Backwards"))
+                .body()
+                .contains("last day after the first"));
     }
 }

@@ -35,23 +35,52 @@ class ThresholdJourneyTest extends Browser {
     /** Twenty minutes all-out by somebody who can hold 270 W for long, after a warm-up of ten. */
     private static byte[] test() {
         Thresholds known = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250);
-        byte[] workout = FitWorkouts.of("Test", Shorthand.read("10min 50%, 20min 115%, 5min 40%", Sport.RIDE).workout().orElseThrow(), known).write(1, java.time.Instant.EPOCH.plusSeconds(1_700_000_000));
-        return HeadUnit.follow(workout, new Body(Sport.RIDE, 270, 21_000, 4, 48, 188, 70), TODAY.atTime(6, 0).toInstant(ZoneOffset.UTC), new Random(5), Faults.NONE);
+        byte[] workout = FitWorkouts.of(
+                        "Test",
+                        Shorthand.read("10min 50%, 20min 115%, 5min 40%", Sport.RIDE)
+                                .workout()
+                                .orElseThrow(),
+                        known)
+                .write(1, java.time.Instant.EPOCH.plusSeconds(1_700_000_000));
+        return HeadUnit.follow(
+                workout,
+                new Body(Sport.RIDE, 270, 21_000, 4, 48, 188, 70),
+                TODAY.atTime(6, 0).toInstant(ZoneOffset.UTC),
+                new Random(5),
+                Faults.NONE);
     }
 
     @Test
     void fromAnUploadedTestToNewWattsAndBack() throws IOException {
         Person person = new Person(Running.ADDRESS).signUp("vera@pemblar.example", "ride");
         String athlete = person.get("/").uri().getPath().replaceAll("/today$", "");
-        person.post(athlete + "/thresholds/adopt", java.util.Map.of("THRESHOLD_POWER", "250", "from", TODAY.minusDays(60).toString()));
+        person.post(
+                athlete + "/thresholds/adopt",
+                java.util.Map.of(
+                        "THRESHOLD_POWER", "250", "from", TODAY.minusDays(60).toString()));
         person.get(athlete + "/workouts/design");
-        person.post(athlete + "/workouts", java.util.Map.of("title", "Fours", "text", "10min 50%, 4 x (4min 108%, 4min 50%)", "sport", "RIDE", "basis", "POWER"));
-        String workout = person.get(athlete + "/board").body().replaceAll("(?s).*name=\"workout\".*?<option value=\"(\\d+)\".*", "$1");
-        person.post(athlete + "/sessions", java.util.Map.of("workout", workout, "day", TODAY.plusDays(2).toString()));
+        person.post(
+                athlete + "/workouts",
+                java.util.Map.of(
+                        "title",
+                        "Fours",
+                        "text",
+                        "10min 50%, 4 x (4min 108%, 4min 50%)",
+                        "sport",
+                        "RIDE",
+                        "basis",
+                        "POWER"));
+        String workout = person.get(athlete + "/board")
+                .body()
+                .replaceAll("(?s).*name=\"workout\".*?<option value=\"(\\d+)\".*", "$1");
+        person.post(
+                athlete + "/sessions",
+                java.util.Map.of("workout", workout, "day", TODAY.plusDays(2).toString()));
 
         signIn("vera@pemblar.example", "a long password");
         go(athlete + "/sessions");
-        browser.findElement(By.id("files")).sendKeys(Files.write(folder.resolve("test.fit"), test()).toString());
+        browser.findElement(By.id("files"))
+                .sendKeys(Files.write(folder.resolve("test.fit"), test()).toString());
         click(".upload button");
         click("#uploads a[href*='/sessions/']");
         see("#lanes[data-ready='1']");
@@ -69,13 +98,16 @@ class ThresholdJourneyTest extends Browser {
 
         click(".suggested a.button");
         see("#effect");
-        browser.executeScript("const d = document.querySelector('#adopt input[name=from]'); d.value = '" + TODAY.minusDays(1) + "'; d.dispatchEvent(new Event('change', {bubbles: true}))");
-        wait.until(b -> b.findElement(By.cssSelector("#effect .facts dd")).getText().equals("1"));
+        browser.executeScript("const d = document.querySelector('#adopt input[name=from]'); d.value = '"
+                + TODAY.minusDays(1) + "'; d.dispatchEvent(new Event('change', {bubbles: true}))");
+        wait.until(b ->
+                b.findElement(By.cssSelector("#effect .facts dd")).getText().equals("1"));
         String before = text("#effect tbody td:nth-child(3)");
         String after = text("#effect tbody td:nth-child(4)");
         assertEquals("4min at 257 to 284 W", before);
         assertNotEquals(before, after);
-        assertEquals("4min at " + Math.round(watts * 1.08 * 0.95) + " to " + Math.round(watts * 1.08 * 1.05) + " W", after);
+        assertEquals(
+                "4min at " + Math.round(watts * 1.08 * 0.95) + " to " + Math.round(watts * 1.08 * 1.05) + " W", after);
         click("#adopt button.primary");
         seeText("#foot", "Threshold power is now " + watts + " W");
         seeText("#progress", "1 session was recomputed");
@@ -90,7 +122,12 @@ class ThresholdJourneyTest extends Browser {
         signIn("kasper@pemblar.example", "pemblar-demo");
         go("/a/3/thresholds/zones?sport=RIDE&measure=POWER&scheme=0");
         WebElement handle = see(".handle[data-index='1']");
-        answered(() -> new Actions(browser).moveToElement(handle).clickAndHold().moveByOffset(600, 0).release().perform());
+        answered(() -> new Actions(browser)
+                .moveToElement(handle)
+                .clickAndHold()
+                .moveByOffset(600, 0)
+                .release()
+                .perform());
         assertEquals("89", see("input[name=boundary1]").getAttribute("value"));
         answered(() -> see(".handle[data-index='1']").sendKeys(Keys.ARROW_RIGHT));
         assertEquals("89", see("input[name=boundary1]").getAttribute("value"));
@@ -104,6 +141,8 @@ class ThresholdJourneyTest extends Browser {
     private static void answered(Runnable action) {
         browser.executeScript("document.getElementById('editor').dataset.old = '1'");
         action.run();
-        wait.until(b -> b.findElements(By.cssSelector("#editor:not([data-old]):not(.htmx-settling)")).size() == 1);
+        wait.until(b -> b.findElements(By.cssSelector("#editor:not([data-old]):not(.htmx-settling)"))
+                        .size()
+                == 1);
     }
 }

@@ -27,28 +27,47 @@ class UploadTest {
 
     private static byte[] activity(Sport sport, Instant start, int seed) {
         Thresholds values = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 240).with(Quantity.THRESHOLD_SPEED, 4);
-        byte[] workout = FitWorkouts.of("Test", Shorthand.read("20min 70%", sport).workout().orElseThrow(), values).write(1, start);
-        return HeadUnit.follow(workout, new Body(sport, 240, 18_000, 4, 50, 188, 66), start, new Random(seed), Faults.NONE);
+        byte[] workout = FitWorkouts.of(
+                        "Test", Shorthand.read("20min 70%", sport).workout().orElseThrow(), values)
+                .write(1, start);
+        return HeadUnit.follow(
+                workout, new Body(sport, 240, 18_000, 4, 50, 188, 66), start, new Random(seed), Faults.NONE);
     }
 
     private static String gpx(Instant start) {
-        StringBuilder text = new StringBuilder("<?xml version=\"1.0\"?><gpx version=\"1.1\" creator=\"test\" xmlns=\"http://www.topografix.com/GPX/1/1\"><trk><type>ride</type><trkseg>");
+        StringBuilder text = new StringBuilder("<?xml version=\"1.0\"?><gpx version=\"1.1\" creator=\"test\" "
+                + "xmlns=\"http://www.topografix.com/GPX/1/1\"><trk><type>ride</type><trkseg>");
         for (int i = 0; i < 300; i++)
-            text.append("<trkpt lat=\"").append(50 + i * 0.00005).append("\" lon=\"7\"><ele>100</ele><time>").append(start.plusSeconds(i)).append("</time><extensions><power>200</power></extensions></trkpt>");
+            text.append("<trkpt lat=\"")
+                    .append(50 + i * 0.00005)
+                    .append("\" lon=\"7\"><ele>100</ele><time>")
+                    .append(start.plusSeconds(i))
+                    .append("</time><extensions><power>200</power></extensions></trkpt>");
         return text.append("</trkseg></trk></gpx>").toString();
     }
 
     private static List<Map<String, Object>> files(long athlete) {
-        return SQL.queryForList("select file_name, state, message, session_id from import_file where athlete_id = ? order by id", athlete);
+        return SQL.queryForList(
+                "select file_name, state, message, session_id from import_file where athlete_id = ? order by id",
+                athlete);
     }
 
     private static long newAthlete(Person person, String email) {
         person.signUp(email, "ride");
-        return SQL.queryForObject("select a.id from athlete a join account c on c.id = a.account_id where c.email = ?", Long.class, email);
+        return SQL.queryForObject(
+                "select a.id from athlete a join account c on c.id = a.account_id where c.email = ?",
+                Long.class,
+                email);
     }
 
     private static void untilRead(long athlete, int count) {
-        Eventually.holds(Duration.ofSeconds(30), () -> SQL.queryForObject("select count(*) from import_file where athlete_id = ? and state <> 'WAITING'", Integer.class, athlete) == count);
+        Eventually.holds(
+                Duration.ofSeconds(30),
+                () -> SQL.queryForObject(
+                                "select count(*) from import_file where athlete_id = ? and state <> 'WAITING'",
+                                Integer.class,
+                                athlete)
+                        == count);
     }
 
     @Test
@@ -60,18 +79,35 @@ class UploadTest {
         Map<String, byte[]> batch = new java.util.LinkedHashMap<>();
         batch.put("one.fit", ride);
         batch.put("walk.gpx", gpx(Instant.parse("2026-04-02T08:00:00Z")).getBytes(StandardCharsets.UTF_8));
-        batch.put("cut.gpx", gpx(Instant.parse("2026-04-03T08:00:00Z")).substring(0, 9000).getBytes(StandardCharsets.UTF_8));
+        batch.put(
+                "cut.gpx",
+                gpx(Instant.parse("2026-04-03T08:00:00Z")).substring(0, 9000).getBytes(StandardCharsets.UTF_8));
         batch.put("song.mp3", "no recording".getBytes(StandardCharsets.UTF_8));
-        assertEquals(200, person.upload("/a/" + athlete + "/sessions/upload", batch).statusCode());
+        assertEquals(
+                200, person.upload("/a/" + athlete + "/sessions/upload", batch).statusCode());
         untilRead(athlete, 4);
         person.upload("/a/" + athlete + "/sessions/upload", Map.of("again.fit", ride));
         untilRead(athlete, 5);
         var files = files(athlete);
-        assertEquals(List.of("DONE", "DONE", "DONE", "REFUSED", "KNOWN"), files.stream().sorted(java.util.Comparator.comparing(f -> List.of("one.fit", "walk.gpx", "cut.gpx", "song.mp3", "again.fit").indexOf(f.get("file_name")))).map(f -> f.get("state")).toList());
-        assertEquals(3, SQL.queryForObject("select count(*) from session where athlete_id = ?", Integer.class, athlete));
+        assertEquals(
+                List.of("DONE", "DONE", "DONE", "REFUSED", "KNOWN"),
+                files.stream()
+                        .sorted(java.util.Comparator.comparing(
+                                f -> List.of("one.fit", "walk.gpx", "cut.gpx", "song.mp3", "again.fit")
+                                        .indexOf(f.get("file_name"))))
+                        .map(f -> f.get("state"))
+                        .toList());
+        assertEquals(
+                3, SQL.queryForObject("select count(*) from session where athlete_id = ?", Integer.class, athlete));
         String list = person.get("/a/" + athlete + "/sessions").body();
-        assertTrue(list.contains("already here") && list.contains("neither a FIT nor a GPX file") && list.contains("breaks off"));
-        Object session = files.stream().filter(f -> f.get("file_name").equals("one.fit")).findFirst().orElseThrow().get("session_id");
+        assertTrue(list.contains("already here")
+                && list.contains("neither a FIT nor a GPX file")
+                && list.contains("breaks off"));
+        Object session = files.stream()
+                .filter(f -> f.get("file_name").equals("one.fit"))
+                .findFirst()
+                .orElseThrow()
+                .get("session_id");
         assertArrayEquals(ride, person.bytes("/a/" + athlete + "/sessions/" + session + "/original"));
     }
 
@@ -93,16 +129,38 @@ class UploadTest {
         Person person = new Person(Running.ADDRESS);
         long athlete = newAthlete(person, "match@pemblar.example");
         LocalDate day = LocalDate.of(2026, 4, 10);
-        SQL.update("insert into session (athlete_id, day, sport, title, structure) values (?, ?, 'RIDE', 'Planned ride', cast(? as jsonb))", athlete, day,
-            "{\"version\":1,\"sport\":\"ride\",\"quantity\":\"power\",\"elements\":[{\"length\":{\"seconds\":1200},\"target\":{\"kind\":\"open\"}}]}");
+        SQL.update(
+                "insert into session (athlete_id, day, sport, title, structure) values (?, ?, 'RIDE', "
+                        + "'Planned ride', cast(? as jsonb))",
+                athlete,
+                day,
+                "{\"version\":1,\"sport\":\"ride\",\"quantity\":\"power\","
+                        + "\"elements\":[{\"length\":{\"seconds\":1200},\"target\":{\"kind\":\"open\"}}]}");
         person.get("/a/" + athlete + "/sessions");
-        person.upload("/a/" + athlete + "/sessions/upload", Map.of("run.fit", activity(Sport.RUN, Instant.parse("2026-04-10T08:00:00Z"), 3)));
+        person.upload(
+                "/a/" + athlete + "/sessions/upload",
+                Map.of("run.fit", activity(Sport.RUN, Instant.parse("2026-04-10T08:00:00Z"), 3)));
         untilRead(athlete, 1);
-        assertEquals(0, SQL.queryForObject("select count(*) from session where athlete_id = ? and structure is not null and recording_id is not null", Integer.class, athlete));
-        person.upload("/a/" + athlete + "/sessions/upload", Map.of("ride.fit", activity(Sport.RIDE, Instant.parse("2026-04-10T16:00:00Z"), 4)));
+        assertEquals(
+                0,
+                SQL.queryForObject(
+                        "select count(*) from session where athlete_id = ? and structure is not null and "
+                                + "recording_id is not null",
+                        Integer.class,
+                        athlete));
+        person.upload(
+                "/a/" + athlete + "/sessions/upload",
+                Map.of("ride.fit", activity(Sport.RIDE, Instant.parse("2026-04-10T16:00:00Z"), 4)));
         untilRead(athlete, 2);
-        assertEquals("Planned ride", SQL.queryForObject("select title from session where athlete_id = ? and structure is not null and recording_id is not null", String.class, athlete));
-        assertEquals(2, SQL.queryForObject("select count(*) from session where athlete_id = ?", Integer.class, athlete));
+        assertEquals(
+                "Planned ride",
+                SQL.queryForObject(
+                        "select title from session where athlete_id = ? and structure is not null and "
+                                + "recording_id is not null",
+                        String.class,
+                        athlete));
+        assertEquals(
+                2, SQL.queryForObject("select count(*) from session where athlete_id = ?", Integer.class, athlete));
     }
 
     @Test
@@ -110,11 +168,18 @@ class UploadTest {
         Person person = new Person(Running.ADDRESS);
         long athlete = newAthlete(person, "bare@pemblar.example");
         person.get("/a/" + athlete + "/sessions");
-        person.upload("/a/" + athlete + "/sessions/upload", Map.of("ride.fit", activity(Sport.RIDE, Instant.parse("2026-04-11T08:00:00Z"), 5)));
+        person.upload(
+                "/a/" + athlete + "/sessions/upload",
+                Map.of("ride.fit", activity(Sport.RIDE, Instant.parse("2026-04-11T08:00:00Z"), 5)));
         untilRead(athlete, 1);
-        String page = person.get("/a/" + athlete + "/sessions/" + files(athlete).get(0).get("session_id")).body();
+        String page = person.get(
+                        "/a/" + athlete + "/sessions/" + files(athlete).get(0).get("session_id"))
+                .body();
         assertTrue(page.contains("Zones follow from a threshold") && page.contains("20:00"));
         assertTrue(person.get("/a/" + athlete + "/progress").body().contains("have no load"));
-        assertTrue(person.get("/a/" + athlete + "/sessions/" + files(athlete).get(0).get("session_id") + "/channels").body().startsWith("{\"sport\":\"ride\",\"seconds\":1200"));
+        assertTrue(person.get(
+                        "/a/" + athlete + "/sessions/" + files(athlete).get(0).get("session_id") + "/channels")
+                .body()
+                .startsWith("{\"sport\":\"ride\",\"seconds\":1200"));
     }
 }

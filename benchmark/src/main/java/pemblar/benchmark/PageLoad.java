@@ -7,9 +7,9 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse.BodyHandlers;
-import java.util.Arrays;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
@@ -19,10 +19,28 @@ import java.util.regex.Pattern;
 public final class PageLoad {
     private static final int WARM = 40;
     private static final int MEASURED = 60;
-    private static final List<String> PAGES = List.of("today", "season", "season/setup", "season/compare", "board", "board?from=%s&to=%s", "workouts", "workouts/design", "sessions", "progress", "thresholds", "thresholds/evidence", "thresholds/curve", "thresholds/profile", "thresholds/zones");
+    private static final List<String> PAGES = List.of(
+            "today",
+            "season",
+            "season/setup",
+            "season/compare",
+            "board",
+            "board?from=%s&to=%s",
+            "workouts",
+            "workouts/design",
+            "sessions",
+            "progress",
+            "thresholds",
+            "thresholds/evidence",
+            "thresholds/curve",
+            "thresholds/profile",
+            "thresholds/zones");
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
     private static final String BOUNDARY = "----pemblar-benchmark";
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
+    private final HttpClient client = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .followRedirects(HttpClient.Redirect.NORMAL)
+            .build();
     private final String address;
 
     private PageLoad(String address) {
@@ -31,7 +49,8 @@ public final class PageLoad {
 
     public static void main(String[] arguments) throws IOException, InterruptedException {
         String address = arguments.length > 0 ? arguments[0] : "http://127.0.0.1:8710";
-        if (!URI.create(address).getHost().equals("127.0.0.1")) throw new IllegalArgumentException("only 127.0.0.1 is asked, was " + address);
+        if (!URI.create(address).getHost().equals("127.0.0.1"))
+            throw new IllegalArgumentException("only 127.0.0.1 is asked, was " + address);
         new PageLoad(address).run();
     }
 
@@ -46,7 +65,9 @@ public final class PageLoad {
         sixHours();
     }
 
-    /** The review of a recording of six hours: its page, and its channels as they go over the wire. It is deleted again. */
+    /**
+     * The review of a recording of six hours: its page, and its channels as they go over the wire. It is deleted again.
+     */
     private void sixHours() throws IOException, InterruptedException {
         String list = get("/a/1/sessions");
         Matcher token = TOKEN.matcher(list);
@@ -55,24 +76,48 @@ public final class PageLoad {
         String session = waitFor();
         measure(session);
         measure(session + "/channels");
-        var wire = client.send(HttpRequest.newBuilder(URI.create(address + session + "/channels")).header("Accept-Encoding", "gzip").GET().build(), BodyHandlers.ofByteArray());
-        System.out.printf(Locale.ROOT, "%-28s %d kB over the wire (%s)%n", session + "/channels", wire.body().length / 1000, wire.headers().firstValue("Content-Encoding").orElse("not compressed"));
-        client.send(HttpRequest.newBuilder(URI.create(address + session + "/delete")).header("X-CSRF-TOKEN", token.group(1)).POST(BodyPublishers.noBody()).build(), BodyHandlers.ofString());
+        var wire = client.send(
+                HttpRequest.newBuilder(URI.create(address + session + "/channels"))
+                        .header("Accept-Encoding", "gzip")
+                        .GET()
+                        .build(),
+                BodyHandlers.ofByteArray());
+        System.out.printf(
+                Locale.ROOT,
+                "%-28s %d kB over the wire (%s)%n",
+                session + "/channels",
+                wire.body().length / 1000,
+                wire.headers().firstValue("Content-Encoding").orElse("not compressed"));
+        client.send(
+                HttpRequest.newBuilder(URI.create(address + session + "/delete"))
+                        .header("X-CSRF-TOKEN", token.group(1))
+                        .POST(BodyPublishers.noBody())
+                        .build(),
+                BodyHandlers.ofString());
     }
 
     private void upload(String token) throws IOException, InterruptedException {
         java.io.ByteArrayOutputStream body = new java.io.ByteArrayOutputStream();
-        body.writeBytes(("--" + BOUNDARY + "\r\nContent-Disposition: form-data; name=\"files\"; filename=\"six-hours.fit\"\r\n\r\n").getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        body.writeBytes(("--" + BOUNDARY
+                        + "\r\nContent-Disposition: form-data; name=\"files\"; filename=\"six-hours.fit\"\r\n\r\n")
+                .getBytes(java.nio.charset.StandardCharsets.UTF_8));
         body.writeBytes(SixHours.file());
         body.writeBytes(("\r\n--" + BOUNDARY + "--\r\n").getBytes(java.nio.charset.StandardCharsets.UTF_8));
-        client.send(HttpRequest.newBuilder(URI.create(address + "/a/1/sessions/upload")).header("X-CSRF-TOKEN", token).header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY).POST(BodyPublishers.ofByteArray(body.toByteArray())).build(), BodyHandlers.ofString());
+        client.send(
+                HttpRequest.newBuilder(URI.create(address + "/a/1/sessions/upload"))
+                        .header("X-CSRF-TOKEN", token)
+                        .header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY)
+                        .POST(BodyPublishers.ofByteArray(body.toByteArray()))
+                        .build(),
+                BodyHandlers.ofString());
     }
 
     private String waitFor() throws IOException, InterruptedException {
         for (int i = 0; i < 600; i++) {
             String uploads = get("/a/1/sessions/uploads");
             int at = uploads.indexOf("six-hours.fit");
-            Matcher found = Pattern.compile("/a/1/sessions/\\d+").matcher(at < 0 ? "" : uploads.substring(at, Math.min(uploads.length(), at + 400)));
+            Matcher found = Pattern.compile("/a/1/sessions/\\d+")
+                    .matcher(at < 0 ? "" : uploads.substring(at, Math.min(uploads.length(), at + 400)));
             if (found.find()) return found.group();
             Thread.sleep(100);
         }
@@ -82,13 +127,17 @@ public final class PageLoad {
     private void signIn() throws IOException, InterruptedException {
         Matcher token = TOKEN.matcher(get("/sign-in"));
         if (!token.find()) throw new IllegalStateException("no sign-in form at " + address);
-        HttpRequest request = HttpRequest.newBuilder(URI.create(address + "/sign-in")).header("Content-Type", "application/x-www-form-urlencoded")
-            .POST(BodyPublishers.ofString("username=jonna%40pemblar.example&password=pemblar-demo&_csrf=" + token.group(1))).build();
+        HttpRequest request = HttpRequest.newBuilder(URI.create(address + "/sign-in"))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(BodyPublishers.ofString(
+                        "username=jonna%40pemblar.example&password=pemblar-demo&_csrf=" + token.group(1)))
+                .build();
         client.send(request, BodyHandlers.ofString());
     }
 
     private String get(String path) throws IOException, InterruptedException {
-        var response = client.send(HttpRequest.newBuilder(URI.create(address + path)).GET().build(), BodyHandlers.ofString());
+        var response = client.send(
+                HttpRequest.newBuilder(URI.create(address + path)).GET().build(), BodyHandlers.ofString());
         if (response.statusCode() != 200) throw new IllegalStateException(path + " answered " + response.statusCode());
         return response.body();
     }
@@ -103,6 +152,13 @@ public final class PageLoad {
             milliseconds[i] = (System.nanoTime() - begin) / 1e6;
         }
         Arrays.sort(milliseconds);
-        System.out.printf(Locale.ROOT, "%-28s median %5.1f ms   95 %% %5.1f ms   most %5.1f ms   %4d kB%n", path, milliseconds[MEASURED / 2], milliseconds[MEASURED * 95 / 100], milliseconds[MEASURED - 1], bytes / 1000);
+        System.out.printf(
+                Locale.ROOT,
+                "%-28s median %5.1f ms   95 %% %5.1f ms   most %5.1f ms   %4d kB%n",
+                path,
+                milliseconds[MEASURED / 2],
+                milliseconds[MEASURED * 95 / 100],
+                milliseconds[MEASURED - 1],
+                bytes / 1000);
     }
 }

@@ -18,14 +18,18 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
- * Changes the first threshold of the demo rider, whose later values are removed before, so that it holds for two years; measures from
- * the answer of the adoption until the last session is recomputed. All is taken back at the end. Once for each kind of value.
+ * Changes the first threshold of the demo rider, whose later values are removed before, so that it holds for two years;
+ * measures from the answer of the adoption until the last session is recomputed. All is taken back at the end. Once for
+ * each kind of value.
  */
 public final class RecomputationTime {
     private static final int RUNS = 5;
     private static final long PATIENCE_MILLIS = 60_000;
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
+    private final HttpClient client = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .followRedirects(HttpClient.Redirect.NORMAL)
+            .build();
     private final String address;
     private String token = "";
 
@@ -35,7 +39,8 @@ public final class RecomputationTime {
 
     public static void main(String[] arguments) throws IOException, InterruptedException {
         String address = arguments.length > 0 ? arguments[0] : "http://127.0.0.1:8710";
-        if (!URI.create(address).getHost().equals("127.0.0.1")) throw new IllegalArgumentException("only 127.0.0.1 is asked, was " + address);
+        if (!URI.create(address).getHost().equals("127.0.0.1"))
+            throw new IllegalArgumentException("only 127.0.0.1 is asked, was " + address);
         RecomputationTime time = new RecomputationTime(address);
         time.get("/sign-in");
         time.post("/sign-in", Map.of("username", "jonna@pemblar.example", "password", "pemblar-demo"));
@@ -54,12 +59,20 @@ public final class RecomputationTime {
         }
         for (int run = 0; run < RUNS; run++) {
             long begin = System.nanoTime();
-            post("/a/1/thresholds/adopt", Map.of(quantity, String.valueOf(Integer.parseInt(value) + run), "from", days.get(0)));
+            post(
+                    "/a/1/thresholds/adopt",
+                    Map.of(quantity, String.valueOf(Integer.parseInt(value) + run), "from", days.get(0)));
             long answered = System.nanoTime();
             String done = untilDone();
             long end = System.nanoTime();
             changes++;
-            System.out.printf(Locale.ROOT, "%-22s %s sessions: preview and adoption %4d ms, recomputed after %5d ms%n", quantity, done, (answered - begin) / 1_000_000, (end - answered) / 1_000_000);
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-22s %s sessions: preview and adoption %4d ms, recomputed after %5d ms%n",
+                    quantity,
+                    done,
+                    (answered - begin) / 1_000_000,
+                    (end - answered) / 1_000_000);
         }
         for (; changes > 0; changes--) post("/a/1/thresholds/adopt/undo", Map.of());
         untilDone();
@@ -67,7 +80,9 @@ public final class RecomputationTime {
 
     /** The first days of a quantity's values, oldest first. */
     private List<String> days(String quantity) throws IOException, InterruptedException {
-        Matcher day = Pattern.compile("name=\"quantity\" value=\"" + quantity + "\"[^>]*><input type=\"hidden\" name=\"from\" value=\"([-0-9]+)\"").matcher(get("/a/1/thresholds"));
+        Matcher day = Pattern.compile("name=\"quantity\" value=\"" + quantity
+                        + "\"[^>]*><input type=\"hidden\" name=\"from\" value=\"([-0-9]+)\"")
+                .matcher(get("/a/1/thresholds"));
         List<String> days = new ArrayList<>();
         while (day.find()) days.add(0, day.group(1));
         if (days.isEmpty()) throw new IllegalStateException("the demo rider has no " + quantity);
@@ -78,7 +93,8 @@ public final class RecomputationTime {
     private String untilDone() throws IOException, InterruptedException {
         long until = System.currentTimeMillis() + PATIENCE_MILLIS;
         while (System.currentTimeMillis() < until) {
-            Matcher done = Pattern.compile("<b>(\\d+)</b> <span>sessions? (were|was)").matcher(get("/a/1/thresholds/progress"));
+            Matcher done = Pattern.compile("<b>(\\d+)</b> <span>sessions? (were|was)")
+                    .matcher(get("/a/1/thresholds/progress"));
             if (done.find()) return done.group(1);
             Thread.sleep(20);
         }
@@ -90,8 +106,14 @@ public final class RecomputationTime {
     }
 
     private void post(String path, Map<String, String> form) throws IOException, InterruptedException {
-        String body = form.entrySet().stream().map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8)).collect(Collectors.joining("&")) + "&_csrf=" + token;
-        send(HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/x-www-form-urlencoded").POST(BodyPublishers.ofString(body)).build());
+        String body = form.entrySet().stream()
+                        .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
+                        .collect(Collectors.joining("&"))
+                + "&_csrf=" + token;
+        send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(BodyPublishers.ofString(body))
+                .build());
     }
 
     private String send(HttpRequest request) throws IOException, InterruptedException {

@@ -27,11 +27,16 @@ import pemblar.formats.RecordingFiles;
 @Fork(1)
 public class RecordingBenchmark {
     private final byte[] file = SixHours.file();
-    private final Series power = RecordingFiles.read(file, Optional.empty()).recording().orElseThrow().channel(Channel.POWER).orElseThrow();
+    private final Series power = RecordingFiles.read(file, Optional.empty())
+            .recording()
+            .orElseThrow()
+            .channel(Channel.POWER)
+            .orElseThrow();
 
     @Benchmark
     public SessionSummary decodeGridAndSummary() {
-        return SessionSummary.of(RecordingFiles.read(file, Optional.empty()).recording().orElseThrow(), SixHours.VALUES);
+        return SessionSummary.of(
+                RecordingFiles.read(file, Optional.empty()).recording().orElseThrow(), SixHours.VALUES);
     }
 
     @Benchmark

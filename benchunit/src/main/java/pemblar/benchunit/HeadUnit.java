@@ -2,12 +2,12 @@ package pemblar.benchunit;
 
 import java.time.Instant;
 import java.util.random.RandomGenerator;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Lap;
+import pemblar.core.sport.Sport;
 
 /**
- * A head unit that nobody watches: takes a FIT workout file, leads the simulated athlete through it, adds the faults of real life, and
- * hands back a FIT activity file.
+ * A head unit that nobody watches: takes a FIT workout file, leads the simulated athlete through it, adds the faults of
+ * real life, and hands back a FIT activity file.
  */
 public final class HeadUnit {
     private static final double CAR_SPEED = 15;
@@ -36,8 +36,16 @@ public final class HeadUnit {
         if (faults.heartRateStuck()) track.fillHeartRate(third, third + STUCK_SECONDS, track.heartRateAt(third));
         if (faults.heartRateLost()) track.fillHeartRate(third, third + seconds / 4, Double.NaN);
         for (int i = 0; i < faults.driveHomeSeconds(); i++)
-            unit.carry(new SimulatedAthlete.Sensed(body.sport() == Sport.RIDE ? 0 : Double.NaN, Math.rint(body.restingBpm() + 25), 0, CAR_SPEED,
-                unit.metres() + CAR_SPEED, unit.altitude(), Double.NaN, Double.NaN, Double.NaN));
+            unit.carry(new SimulatedAthlete.Sensed(
+                    body.sport() == Sport.RIDE ? 0 : Double.NaN,
+                    Math.rint(body.restingBpm() + 25),
+                    0,
+                    CAR_SPEED,
+                    unit.metres() + CAR_SPEED,
+                    unit.altitude(),
+                    Double.NaN,
+                    Double.NaN,
+                    Double.NaN));
         if (faults.driveHomeSeconds() > 0 && seconds > 0) track.lap(seconds, Lap.NO_STEP);
     }
 }

@@ -4,8 +4,8 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.random.RandomGenerator;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;
 import pemblar.formats.fit.FitActivityWriter;
 import pemblar.formats.fit.FitWorkout;
@@ -13,8 +13,9 @@ import pemblar.formats.fit.FitWorkout.Ends;
 import pemblar.formats.fit.FitWorkout.FitStep;
 
 /**
- * A simulated head unit while it runs: leads through a FIT workout second by second, with the simulated athlete or the person driving,
- * warns when the effort leaves the target, and has the keys of a device. It knows of the workout only what the file says. Not thread-safe.
+ * A simulated head unit while it runs: leads through a FIT workout second by second, with the simulated athlete or the
+ * person driving, warns when the effort leaves the target, and has the keys of a device. It knows of the workout only
+ * what the file says. Not thread-safe.
  */
 public final class LiveUnit {
     private static final int MAX_SECONDS = 12 * 3600;
@@ -23,9 +24,11 @@ public final class LiveUnit {
     private static final long SERIAL = 4711;
     /** Seconds outside the target before it warns, and over which the shown value is averaged. */
     private static final int PATIENCE = 4;
+
     private static final int SHOWN_OVER = 3;
     /** How far outside the band is outside: the sensors' own scatter must not cry wolf. */
     private static final double SLACK = 0.02;
+
     private static final int SETTLING_SECONDS = 8;
     private static final int COUNTDOWN_SECONDS = 5;
     private static final double MOST_WATTS = 1500;
@@ -46,24 +49,46 @@ public final class LiveUnit {
     private int outside;
 
     /** Whether the effort has left the target for more than a few seconds. */
-    public enum Warning { NONE, BELOW, ABOVE }
+    public enum Warning {
+        NONE,
+        BELOW,
+        ABOVE
+    }
 
     /**
      * What the screen of the device shows.
+     *
      * @param stepIndex of the file; {@code number} counts the steps as they are done, from 1, out of {@code count}
      * @param low, high of the target in W, bpm or m/s; NaN when open
-     * @param live      mean of the last three seconds of the target's quantity, else of power or speed
-     * @param toGo      seconds or metres left of the step; NaN when it ends by key or heart rate
+     * @param live mean of the last three seconds of the target's quantity, else of power or speed
+     * @param toGo seconds or metres left of the step; NaN when it ends by key or heart rate
      * @param countdown 5 to 1 in the last seconds of a timed step, else 0
      * @param personWatts what the person asks for; NaN when the simulated athlete drives
      */
-    public record View(int second, int stepIndex, int number, int count, FitStep step, FitStep next, double low, double high, double live, double bpm, double cadence,
-                       double toGo, int countdown, Warning warning, boolean paused, boolean finished, double personWatts) {}
+    public record View(
+            int second,
+            int stepIndex,
+            int number,
+            int count,
+            FitStep step,
+            FitStep next,
+            double low,
+            double high,
+            double live,
+            double bpm,
+            double cadence,
+            double toGo,
+            int countdown,
+            Warning warning,
+            boolean paused,
+            boolean finished,
+            double personWatts) {}
 
     /** @throws IllegalArgumentException when the workout file cannot be read, with the reason */
     public static LiveUnit load(byte[] workoutFile, Body body, RandomGenerator random, double heat) {
         FitWorkout.Answer answer = FitWorkout.read(workoutFile);
-        if (answer.workout() == null) throw new IllegalArgumentException("the workout file cannot be followed: " + answer.problems());
+        if (answer.workout() == null)
+            throw new IllegalArgumentException("the workout file cannot be followed: " + answer.problems());
         return new LiveUnit(answer.workout(), body, random, heat);
     }
 
@@ -157,17 +182,25 @@ public final class LiveUnit {
 
     private double live(FitStep step) {
         Basis basis = step.basis() == null ? Basis.of(body.sport().ownMeasure()) : step.basis();
-        return track.latest(basis == Basis.POWER ? Channel.POWER : basis == Basis.PACE ? Channel.SPEED : Channel.HEART_RATE, SHOWN_OVER);
+        return track.latest(
+                basis == Basis.POWER ? Channel.POWER : basis == Basis.PACE ? Channel.SPEED : Channel.HEART_RATE,
+                SHOWN_OVER);
     }
 
     private static double cadence(FitStep step) {
-        return step.cadenceHigh() > 200 ? step.cadenceLow() + 3 : step.cadenceLow() == 0 ? step.cadenceHigh() - 4 : (step.cadenceLow() + step.cadenceHigh()) / 2.0;
+        return step.cadenceHigh() > 200
+                ? step.cadenceLow() + 3
+                : step.cadenceLow() == 0 ? step.cadenceHigh() - 4 : (step.cadenceLow() + step.cadenceHigh()) / 2.0;
     }
 
-    /** Share of the athlete's own threshold that the target asks for: the athlete knows nothing of Pemblar's threshold. */
+    /**
+     * Share of the athlete's own threshold that the target asks for: the athlete knows nothing of Pemblar's threshold.
+     */
     private double wanted(FitStep step, double share) {
         if (step.basis() == null) return effort(step.notes());
-        double along = step.notes().startsWith(FitWorkout.RISING) ? share : step.notes().startsWith(FitWorkout.FALLING) ? 1 - share : 0.5;
+        double along = step.notes().startsWith(FitWorkout.RISING)
+                ? share
+                : step.notes().startsWith(FitWorkout.FALLING) ? 1 - share : 0.5;
         double value = step.low() + (step.high() - step.low()) * along;
         if (step.basis() == Basis.POWER) return value / body.thresholdWatts();
         if (step.basis() == Basis.PACE) return value / body.thresholdSpeed();
@@ -211,7 +244,9 @@ public final class LiveUnit {
 
     /** The person takes over and asks for more or less power than now; when running, the watts stand for the effort. */
     public void nudge(double watts) {
-        double now = Double.isNaN(personWatts) ? isFinished() ? 0 : wanted(step(), 0.5) * body.thresholdWatts() : personWatts;
+        double now = Double.isNaN(personWatts)
+                ? isFinished() ? 0 : wanted(step(), 0.5) * body.thresholdWatts()
+                : personWatts;
         personWatts = Math.max(0, Math.min(MOST_WATTS, Math.rint(now + watts)));
     }
 
@@ -223,18 +258,37 @@ public final class LiveUnit {
     public View view() {
         boolean finished = isFinished();
         FitStep step = finished ? null : step();
-        FitStep next = finished || at + 1 >= order.size() ? null : workout.steps().get(order.get(at + 1));
+        FitStep next =
+                finished || at + 1 >= order.size() ? null : workout.steps().get(order.get(at + 1));
         double toGo = finished ? Double.NaN : toGo(step);
         int countdown = !finished && step.ends() == Ends.TIME && toGo <= COUNTDOWN_SECONDS ? (int) Math.round(toGo) : 0;
         Warning warning = outside > PATIENCE ? Warning.ABOVE : outside < -PATIENCE ? Warning.BELOW : Warning.NONE;
         boolean open = finished || step.basis() == null;
-        return new View(track.seconds(), finished ? -1 : order.get(at), Math.min(order.size(), at + 1), order.size(), step, next, open ? Double.NaN : target(step, false), open ? Double.NaN : target(step, true),
-            finished ? Double.NaN : live(step), track.latest(Channel.HEART_RATE, 1), track.latest(Channel.CADENCE, SHOWN_OVER), toGo, countdown, warning, paused, finished, personWatts);
+        return new View(
+                track.seconds(),
+                finished ? -1 : order.get(at),
+                Math.min(order.size(), at + 1),
+                order.size(),
+                step,
+                next,
+                open ? Double.NaN : target(step, false),
+                open ? Double.NaN : target(step, true),
+                finished ? Double.NaN : live(step),
+                track.latest(Channel.HEART_RATE, 1),
+                track.latest(Channel.CADENCE, SHOWN_OVER),
+                toGo,
+                countdown,
+                warning,
+                paused,
+                finished,
+                personWatts);
     }
 
     private double toGo(FitStep step) {
         if (step.ends() == Ends.TIME) return step.endValue() - (track.seconds() - stepBegan);
-        return step.ends() == Ends.DISTANCE ? Math.max(0, step.endValue() - (athlete.metres - metresAtStep)) : Double.NaN;
+        return step.ends() == Ends.DISTANCE
+                ? Math.max(0, step.endValue() - (athlete.metres - metresAtStep))
+                : Double.NaN;
     }
 
     /** That of the workout; a file that names none is the athlete's own. */
@@ -261,9 +315,11 @@ public final class LiveUnit {
 
     /**
      * What was recorded, as a FIT activity whose laps carry the index of their step.
+     *
      * @throws IllegalArgumentException when nothing was recorded
      */
     public byte[] activity(Instant start) {
-        return FitActivityWriter.write(track.recording(sport(), start), SERIAL, sport() == Sport.SWIM ? POOL_METRES : Double.NaN);
+        return FitActivityWriter.write(
+                track.recording(sport(), start), SERIAL, sport() == Sport.SWIM ? POOL_METRES : Double.NaN);
     }
 }

@@ -27,11 +27,20 @@ final class SimulatedAthlete {
     double metres;
     /** Where a swimmer stops at the latest, m from the start. */
     double wall = Double.POSITIVE_INFINITY;
+
     double altitude;
 
     /** What the sensors see in one second; run dynamics are NaN on the bike. */
-    record Sensed(double watts, double bpm, double cadence, double speed, double metres, double altitude,
-                  double stepLength, double contactSeconds, double oscillationMetres) {}
+    record Sensed(
+            double watts,
+            double bpm,
+            double cadence,
+            double speed,
+            double metres,
+            double altitude,
+            double stepLength,
+            double contactSeconds,
+            double oscillationMetres) {}
 
     SimulatedAthlete(Body body, RandomGenerator random, double heat) {
         this.body = body;
@@ -56,7 +65,7 @@ final class SimulatedAthlete {
         double able = tank > 0 ? wanted : Math.min(wanted, 0.97);
         sway += -0.05 * sway + 0.004 * random.nextGaussian();
         output += (able * (1 + sway) - output) * 0.35;
-        double share = swims && wanted == 0 ? 0 : Math.max(0, output);      // at the wall at once
+        double share = swims && wanted == 0 ? 0 : Math.max(0, output); // at the wall at once
         if (swims) return swim(share, cadenceWanted);
         tires(share);
         return body.sport() == Sport.RIDE ? ride(share, cadenceWanted) : run(share, cadenceWanted);
@@ -72,16 +81,20 @@ final class SimulatedAthlete {
     private Sensed swim(double share, double cadenceWanted) {
         tires(share * share * share);
         speed = share == 0 ? 0 : Math.max(0.3, share * body.thresholdSpeed() + 0.01 * random.nextGaussian());
-        speed = Math.min(speed, Math.max(0, wall - metres));      // a swim ends at the wall
+        speed = Math.min(speed, Math.max(0, wall - metres)); // a swim ends at the wall
         metres += speed;
-        double strokes = speed == 0 ? 0 : Math.rint((cadenceWanted > 0 ? cadenceWanted : 18 + 12 * speed) + 0.6 * random.nextGaussian());
-        return new Sensed(Double.NaN, Math.rint(heart), strokes, speed, metres, Double.NaN, Double.NaN, Double.NaN, Double.NaN);
+        double strokes = speed == 0
+                ? 0
+                : Math.rint((cadenceWanted > 0 ? cadenceWanted : 18 + 12 * speed) + 0.6 * random.nextGaussian());
+        return new Sensed(
+                Double.NaN, Math.rint(heart), strokes, speed, metres, Double.NaN, Double.NaN, Double.NaN, Double.NaN);
     }
 
     private double heartFor(double share) {
         double drift = Math.min(0.06, seconds / 3600.0 * (0.008 + 0.025 * heat));
         double reserve = body.maximumBpm() - body.restingBpm();
-        return body.restingBpm() + reserve * Math.min(1, (share < 1 ? 0.14 + 0.72 * share : 0.86 + 0.35 * (share - 1)) + drift);
+        return body.restingBpm()
+                + reserve * Math.min(1, (share < 1 ? 0.14 + 0.72 * share : 0.86 + 0.35 * (share - 1)) + drift);
     }
 
     private double gradient() {
@@ -95,9 +108,20 @@ final class SimulatedAthlete {
         double kilograms = body.massKilograms() + BIKE_KILOGRAMS;
         double force = watts / Math.max(speed, 2) - kilograms * GRAVITY * (ROLLING + gradient()) - DRAG * speed * speed;
         speed = Math.max(1.5, Math.min(20, speed + force / kilograms));
-        double cadence = coasting ? 0 : (cadenceWanted > 0 ? cadenceWanted : 80 + 10 * Math.min(1.2, share)) + 1.5 * random.nextGaussian();
+        double cadence = coasting
+                ? 0
+                : (cadenceWanted > 0 ? cadenceWanted : 80 + 10 * Math.min(1.2, share)) + 1.5 * random.nextGaussian();
         moved();
-        return new Sensed(Math.rint(watts), Math.rint(heart), Math.rint(cadence), speed, metres, altitude, Double.NaN, Double.NaN, Double.NaN);
+        return new Sensed(
+                Math.rint(watts),
+                Math.rint(heart),
+                Math.rint(cadence),
+                speed,
+                metres,
+                altitude,
+                Double.NaN,
+                Double.NaN,
+                Double.NaN);
     }
 
     /** Who coasts down a hill on an easy ride pushes a little more afterwards: the target is held on average. */
@@ -118,8 +142,16 @@ final class SimulatedAthlete {
         double steps = (cadenceWanted > 0 ? cadenceWanted : 150 + 7 * speed) + 2 * tired + random.nextGaussian();
         steps = 2 * Math.rint(steps / 2);
         moved();
-        return new Sensed(Double.NaN, Math.rint(heart), steps, speed, metres, altitude, speed * 60 / steps,
-            0.340 - 0.028 * speed + 0.010 * tired + 0.003 * random.nextGaussian(), 0.075 + 0.004 * random.nextGaussian());
+        return new Sensed(
+                Double.NaN,
+                Math.rint(heart),
+                steps,
+                speed,
+                metres,
+                altitude,
+                speed * 60 / steps,
+                0.340 - 0.028 * speed + 0.010 * tired + 0.003 * random.nextGaussian(),
+                0.075 + 0.004 * random.nextGaussian());
     }
 
     private void moved() {

@@ -6,12 +6,12 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Pause;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 
 /** What a device has written down so far, one sample a timer second. */
 final class Track {
@@ -96,6 +96,12 @@ final class Track {
             Series series = Series.of(Arrays.copyOf(values, seconds));
             if (series.present() > 0) channels.put(channel.key(), series);
         });
-        return new Recording(sport, start, seconds, pauses.stream().filter(p -> p.index() < seconds).toList(), channels, laps);
+        return new Recording(
+                sport,
+                start,
+                seconds,
+                pauses.stream().filter(p -> p.index() < seconds).toList(),
+                channels,
+                laps);
     }
 }

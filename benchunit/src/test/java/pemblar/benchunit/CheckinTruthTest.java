@@ -10,8 +10,9 @@ import pemblar.core.checkin.Bands;
 import pemblar.core.checkin.Measure;
 
 /**
- * The truth of illnesses: in a thousand seeded half-years the simulated world knows when a body was ill, and the bands must say so within three days, and say so
- * falsely at most once in sixty days. An alarm is the first morning of a run on which resting heart rate or variability is strained: both feed what a plan answers to.
+ * The truth of illnesses: in a thousand seeded half-years the simulated world knows when a body was ill, and the bands
+ * must say so within three days, and say so falsely at most once in sixty days. An alarm is the first morning of a run
+ * on which resting heart rate or variability is strained: both feed what a plan answers to.
  */
 class CheckinTruthTest {
     private static final LocalDate FIRST = LocalDate.of(2027, 1, 1);
@@ -34,7 +35,9 @@ class CheckinTruthTest {
             boolean hit = false;
             for (int day = BEGIN; day < DAYS; day++) {
                 LocalDate on = FIRST.plusDays(day);
-                boolean strain = Bands.of(Measure.RESTING_HEART_RATE, values.bpm(), on).isStrain() || Bands.of(Measure.VARIABILITY, values.rmssd(), on).isStrain();
+                boolean strain = Bands.of(Measure.RESTING_HEART_RATE, values.bpm(), on)
+                                .isStrain()
+                        || Bands.of(Measure.VARIABILITY, values.rmssd(), on).isStrain();
                 boolean ill = day >= ILL_FROM && day <= ILL_FROM + WITHIN;
                 boolean shadow = day >= ILL_FROM && day < ILL_FROM + ILL_DAYS + AFTER;
                 hit |= ill && strain;
@@ -48,7 +51,9 @@ class CheckinTruthTest {
         }
         double share = (double) found / SEEDS;
         double daysAnAlarm = (double) healthy / Math.max(1, alarms);
-        System.out.printf("illness found within %d days: %.1f %%; one false alarm in %.0f days%n", WITHIN, 100 * share, daysAnAlarm);
+        System.out.printf(
+                "illness found within %d days: %.1f %%; one false alarm in %.0f days%n",
+                WITHIN, 100 * share, daysAnAlarm);
         assertThat(share).isGreaterThanOrEqualTo(0.9);
         assertThat(daysAnAlarm).isGreaterThanOrEqualTo(60);
     }

@@ -13,11 +13,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pemblar.benchunit.LiveUnit.Warning;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Recording;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Forecast;
@@ -28,8 +28,12 @@ import pemblar.formats.fit.FitWorkouts;
 
 class LiveUnitTest {
     private static final Instant START = Instant.parse("2026-05-04T15:00:00Z");
-    private static final Thresholds VALUES = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250).with(Quantity.THRESHOLD_SPEED, 4).with(Quantity.THRESHOLD_HEART_RATE, 170)
-        .with(Quantity.MAXIMUM_HEART_RATE, 188).with(Quantity.RESTING_HEART_RATE, 50);
+    private static final Thresholds VALUES = Thresholds.NONE
+            .with(Quantity.THRESHOLD_POWER, 250)
+            .with(Quantity.THRESHOLD_SPEED, 4)
+            .with(Quantity.THRESHOLD_HEART_RATE, 170)
+            .with(Quantity.MAXIMUM_HEART_RATE, 188)
+            .with(Quantity.RESTING_HEART_RATE, 50);
 
     private static Workout workout(String text, Sport sport) {
         return Shorthand.read(text, sport).workout().orElseThrow();
@@ -47,19 +51,34 @@ class LiveUnitTest {
     }
 
     private static Recording recording(LiveUnit unit) {
-        return RecordingFiles.read(unit.activity(START), Optional.empty()).recording().orElseThrow();
+        return RecordingFiles.read(unit.activity(START), Optional.empty())
+                .recording()
+                .orElseThrow();
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"15min 45>70%, 2 x (20min 92-97%, 6min 50%), 10min 60>45%", "1h30min 66-72%", "15min 50%, 5 x (4min 105%, 4min 50%), 10min 50%", "30min 80-86%, 30min 60%"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "15min 45>70%, 2 x (20min 92-97%, 6min 50%), 10min 60>45%",
+                "1h30min 66-72%",
+                "15min 50%, 5 x (4min 105%, 4min 50%), 10min 50%",
+                "30min 80-86%, 30min 60%"
+            })
     void theForecastIsWithinTwoPercentOfWhatTheBenchUnitDoes(String text) {
         Workout workout = workout(text, Sport.RIDE);
         double forecast = Forecast.of(workout, VALUES).load().orElseThrow();
         double done = 0;
-        for (int course = 1; course <= COURSES; course++) {        // each seed is another course with other hills to coast down
+        for (int course = 1;
+                course <= COURSES;
+                course++) { // each seed is another course with other hills to coast down
             LiveUnit unit = unit(text, course);
             unit.advance(6 * 3600);
-            done += LoadChoice.BY_ORDER.of(SessionSummary.of(recording(unit), VALUES).loads()).orElseThrow().points() / COURSES;
+            done += LoadChoice.BY_ORDER
+                            .of(SessionSummary.of(recording(unit), VALUES).loads())
+                            .orElseThrow()
+                            .points()
+                    / COURSES;
         }
         assertEquals(1, done / forecast, 0.02, "forecast " + forecast + ", done " + done);
     }
@@ -132,13 +151,17 @@ class LiveUnitTest {
         Recording recording = recording(unit);
         assertEquals(150, recording.seconds());
         assertEquals(195, recording.elapsedSeconds(), 1);
-        assertEquals(List.of(0, 1), recording.laps().stream().map(Lap::stepIndex).toList());
+        assertEquals(
+                List.of(0, 1), recording.laps().stream().map(Lap::stepIndex).toList());
         assertEquals(90, recording.laps().get(1).seconds());
     }
 
     @Test
     void aDamagedWorkoutIsRefusedAndAnEmptyRideHasNoFile() {
-        assertThrows(IllegalArgumentException.class, () -> LiveUnit.load(new byte[] {1, 2}, new Body(Sport.RIDE, 250, 20_000, 4, 50, 188, 70), new Random(1), 0));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> LiveUnit.load(
+                        new byte[] {1, 2}, new Body(Sport.RIDE, 250, 20_000, 4, 50, 188, 70), new Random(1), 0));
         LiveUnit unit = unit("10min 50%");
         unit.stop();
         assertThrows(IllegalArgumentException.class, () -> unit.activity(START));

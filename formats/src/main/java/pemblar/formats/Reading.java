@@ -7,8 +7,8 @@ import pemblar.core.recording.Recording;
 /** What a file held, and all that was wrong in it. Without a recording the problems say why. */
 public record Reading(Optional<Recording> recording, List<Problem> problems) {
     /**
-     * @param place  where in the file, such as "byte 812" or "line 40"
-     * @param text   what was found and what was done about it
+     * @param place where in the file, such as "byte 812" or "line 40"
+     * @param text what was found and what was done about it
      * @param damage true when the file breaks its own format; false for a remark on a sound file
      */
     public record Problem(String place, String text, boolean damage) {

@@ -9,10 +9,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 import pemblar.formats.fit.FitActivity;
 import pemblar.formats.fit.FitDecoder;
 import pemblar.formats.gpx.GpxRecording;
@@ -25,6 +25,7 @@ public final class RecordingFiles {
     private static final Instant EARLIEST = Instant.parse("1990-01-01T00:00:00Z");
     /** Values of all channels together: 32 MB. */
     private static final int MOST_VALUES = 4_000_000;
+
     private static final int FEWEST_CHANNELS = 5;
 
     private RecordingFiles() {}
@@ -33,12 +34,16 @@ public final class RecordingFiles {
     public static Reading read(byte[] bytes, Optional<Sport> sport) {
         if (bytes.length == 0) return Reading.refused("", "the file is empty: copy it from the device again");
         if (bytes.length > MAX_BYTES)
-            return Reading.refused("", "the file has " + (bytes.length >> 20) + " MB, at most " + (MAX_BYTES >> 20) + " MB are read");
+            return Reading.refused(
+                    "", "the file has " + (bytes.length >> 20) + " MB, at most " + (MAX_BYTES >> 20) + " MB are read");
         try {
             if (FitDecoder.looksLikeFit(bytes)) return bounded(FitActivity.read(bytes, sport));
             if (looksLikeXml(bytes)) return bounded(GpxRecording.read(bytes, sport));
         } catch (DateTimeException | ArithmeticException | IllegalArgumentException | IndexOutOfBoundsException e) {
-            return Reading.refused("", "something in the file is out of every range (" + e.getMessage() + "): export it from the device again");
+            return Reading.refused(
+                    "",
+                    "something in the file is out of every range (" + e.getMessage()
+                            + "): export it from the device again");
         }
         return Reading.refused("byte 0", "this is neither a FIT nor a GPX file: export the recording as one of these");
     }
@@ -47,16 +52,34 @@ public final class RecordingFiles {
     private static Reading bounded(Reading reading) {
         if (reading.recording().isEmpty()) return reading;
         Recording recording = reading.recording().get();
-        if (recording.start().isBefore(EARLIEST)) return Reading.refused("", "the file begins on " + recording.start().toString().substring(0, 10) + ", before 1990: set the device's clock and export it again");
+        if (recording.start().isBefore(EARLIEST))
+            return Reading.refused(
+                    "",
+                    "the file begins on " + recording.start().toString().substring(0, 10)
+                            + ", before 1990: set the device's clock and export it again");
         List<String> keys = new ArrayList<>(recording.channels().keySet());
         int kept = (int) Math.max(FEWEST_CHANNELS, MOST_VALUES / recording.seconds());
         if (keys.size() <= kept) return reading;
         keys.sort(Comparator.comparingInt(RecordingFiles::rank));
         Map<String, Series> channels = new LinkedHashMap<>();
-        for (String key : recording.channels().keySet()) if (keys.indexOf(key) < kept) channels.put(key, recording.channels().get(key));
+        for (String key : recording.channels().keySet())
+            if (keys.indexOf(key) < kept) channels.put(key, recording.channels().get(key));
         List<Reading.Problem> problems = new ArrayList<>(reading.problems());
-        problems.add(new Reading.Problem("", "a recording of " + recording.seconds() / 3600 + " h can keep " + kept + " channels; left out: " + String.join(", ", keys.subList(kept, Math.min(keys.size(), kept + 8))) + (keys.size() > kept + 8 ? " and others" : ""), false));
-        return new Reading(Optional.of(new Recording(recording.sport(), recording.start(), recording.seconds(), recording.pauses(), channels, recording.laps())), problems);
+        problems.add(new Reading.Problem(
+                "",
+                "a recording of " + recording.seconds() / 3600 + " h can keep " + kept + " channels; left out: "
+                        + String.join(", ", keys.subList(kept, Math.min(keys.size(), kept + 8)))
+                        + (keys.size() > kept + 8 ? " and others" : ""),
+                false));
+        return new Reading(
+                Optional.of(new Recording(
+                        recording.sport(),
+                        recording.start(),
+                        recording.seconds(),
+                        recording.pauses(),
+                        channels,
+                        recording.laps())),
+                problems);
     }
 
     /** Native channels in their order, then a device's own. */

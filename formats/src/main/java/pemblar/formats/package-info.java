@@ -1,4 +1,5 @@
 /**
- * Open file formats in and out; unit conversion happens here, at the edge. Start at {@link pemblar.formats.RecordingFiles}.
+ * Open file formats in and out; unit conversion happens here, at the edge. Start at
+ * {@link pemblar.formats.RecordingFiles}.
  */
 package pemblar.formats;

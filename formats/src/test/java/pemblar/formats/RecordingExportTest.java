@@ -13,12 +13,12 @@ import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Pause;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 import pemblar.formats.csv.ChannelsCsv;
 import pemblar.formats.gpx.GpxTrack;
 import pemblar.formats.json.RecordingJson;
@@ -43,16 +43,25 @@ class RecordingExportTest {
         channels.put("latitude", Series.of(latitude));
         channels.put("longitude", Series.of(longitude));
         channels.put("=own field", Series.of(watts));
-        return new Recording(Sport.RIDE, START, 60, List.of(new Pause(30, 100)), channels, List.of(new Lap(0, 30, 2), new Lap(30, 60, Lap.NO_STEP)));
+        return new Recording(
+                Sport.RIDE,
+                START,
+                60,
+                List.of(new Pause(30, 100)),
+                channels,
+                List.of(new Lap(0, 30, 2), new Lap(30, 60, Lap.NO_STEP)));
     }
 
     @Test
     void csvHasARowForEachSecondWithClockTimeOverThePauseAndGapsEmpty() throws IOException {
         StringBuilder text = new StringBuilder();
         ChannelsCsv.write(recording(), text);
-        List<CSVRecord> rows = CSVFormat.RFC4180.parse(new java.io.StringReader(text.toString())).getRecords();
+        List<CSVRecord> rows = CSVFormat.RFC4180
+                .parse(new java.io.StringReader(text.toString()))
+                .getRecords();
         assertThat(rows).hasSize(61);
-        assertThat(rows.get(0).values()).containsExactly("second", "time", "power [W]", "latitude [°]", "longitude [°]", "'=own field");
+        assertThat(rows.get(0).values())
+                .containsExactly("second", "time", "power [W]", "latitude [°]", "longitude [°]", "'=own field");
         assertThat(rows.get(1).get(2)).isEqualTo("200.5");
         assertThat(rows.get(8).get(2)).isEmpty();
         assertThat(rows.get(31).get(1)).isEqualTo("2026-05-01T08:02:10Z");
@@ -62,11 +71,19 @@ class RecordingExportTest {
     void gpxIsReadBackWithItsPauseAsASecondSegment() throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         assertThat(GpxTrack.write(recording(), "Round <the> lake", out)).isTrue();
-        Recording back = RecordingFiles.read(out.toByteArray(), Optional.of(Sport.RIDE)).recording().orElseThrow();
+        Recording back = RecordingFiles.read(out.toByteArray(), Optional.of(Sport.RIDE))
+                .recording()
+                .orElseThrow();
         assertThat(back.start()).isEqualTo(START);
         assertThat(back.channel(Channel.LATITUDE).orElseThrow().at(5)).isEqualTo(50.00025);
         assertThat(back.elapsedSeconds()).isEqualTo(160);
-        Recording indoors = new Recording(Sport.RIDE, START, 60, List.of(), Map.of("power", recording().channels().get("power")), List.of());
+        Recording indoors = new Recording(
+                Sport.RIDE,
+                START,
+                60,
+                List.of(),
+                Map.of("power", recording().channels().get("power")),
+                List.of());
         assertThat(GpxTrack.write(indoors, "x", out)).isFalse();
     }
 

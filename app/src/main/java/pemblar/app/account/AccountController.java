@@ -41,7 +41,8 @@ class AccountController {
     /** An invitation that brought somebody here is what they want to see next. */
     private static String wanted(HttpServletRequest request) {
         SavedRequest saved = new HttpSessionRequestCache().getRequest(request, null);
-        String path = saved == null ? "" : java.net.URI.create(saved.getRedirectUrl()).getPath();
+        String path =
+                saved == null ? "" : java.net.URI.create(saved.getRedirectUrl()).getPath();
         return path.matches("/invitation/[\\w-]{10,80}") ? path : "/";
     }
 
@@ -49,7 +50,11 @@ class AccountController {
     private static List<Sport> sports(String role) {
         if (role.equals("coach")) return List.of();
         try {
-            if (ROLE.matcher(role).matches()) return Arrays.stream(role.split(",")).map(Sport::ofKey).distinct().toList();
+            if (ROLE.matcher(role).matches())
+                return Arrays.stream(role.split(","))
+                        .map(Sport::ofKey)
+                        .distinct()
+                        .toList();
         } catch (IllegalArgumentException e) {
             // said below, with what to do
         }
@@ -57,16 +62,24 @@ class AccountController {
     }
 
     @PostMapping("/sign-up")
-    String create(@RequestParam String email, @RequestParam String name, @RequestParam String password, @RequestParam String role,
-                  @RequestParam(defaultValue = "UTC") String zone, Model model, HttpServletRequest request) throws ServletException {
+    String create(
+            @RequestParam String email,
+            @RequestParam String name,
+            @RequestParam String password,
+            @RequestParam String role,
+            @RequestParam(defaultValue = "UTC") String zone,
+            Model model,
+            HttpServletRequest request)
+            throws ServletException {
         try {
             Viewer viewer = signUp.create(email, name, password, sports(role), zone);
             String wanted = wanted(request);
-            request.logout();        // whoever was signed in here before
+            request.logout(); // whoever was signed in here before
             request.login(email.strip(), password);
             return "redirect:" + wanted;
         } catch (IllegalArgumentException | DataIntegrityViolationException e) {
-            model.addAttribute("problem", e instanceof DataIntegrityViolationException ? AccountService.TAKEN : e.getMessage());
+            model.addAttribute(
+                    "problem", e instanceof DataIntegrityViolationException ? AccountService.TAKEN : e.getMessage());
             model.addAttribute("email", email);
             model.addAttribute("name", name);
             model.addAttribute("role", role);

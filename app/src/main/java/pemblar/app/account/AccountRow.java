@@ -13,6 +13,7 @@ class AccountRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     String email;
     String name;
     String passwordHash;

@@ -18,6 +18,7 @@ public class AccountService implements UserDetailsService {
     private static final int SHORTEST_PASSWORD = 10;
     /** BCrypt reads no further. */
     private static final int LONGEST_PASSWORD_BYTES = 72;
+
     private final AccountRepository accounts;
     private final PasswordEncoder passwords;
     private final InstantSource clock;
@@ -31,7 +32,9 @@ public class AccountService implements UserDetailsService {
     @Override
     @Transactional(readOnly = true)
     public UserDetails loadUserByUsername(String email) {
-        return accounts.findByEmail(normal(email)).map(SignedIn::new).orElseThrow(() -> new UsernameNotFoundException("no such account"));
+        return accounts.findByEmail(normal(email))
+                .map(SignedIn::new)
+                .orElseThrow(() -> new UsernameNotFoundException("no such account"));
     }
 
     @Transactional(readOnly = true)
@@ -49,13 +52,17 @@ public class AccountService implements UserDetailsService {
     @Transactional
     public Viewer create(String email, String name, String password) {
         String address = normal(email);
-        if (!address.matches("[^\\s@]+@[^\\s@]+") || address.length() > 200) throw new IllegalArgumentException("E-mail: enter an address such as you@example.org.");
-        if (name.isBlank() || name.length() > 100) throw new IllegalArgumentException("Name: enter 1 to 100 characters.");
-        if (password.length() < SHORTEST_PASSWORD) throw new IllegalArgumentException("Password: use at least " + SHORTEST_PASSWORD + " characters.");
+        if (!address.matches("[^\\s@]+@[^\\s@]+") || address.length() > 200)
+            throw new IllegalArgumentException("E-mail: enter an address such as you@example.org.");
+        if (name.isBlank() || name.length() > 100)
+            throw new IllegalArgumentException("Name: enter 1 to 100 characters.");
+        if (password.length() < SHORTEST_PASSWORD)
+            throw new IllegalArgumentException("Password: use at least " + SHORTEST_PASSWORD + " characters.");
         if (password.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD_BYTES)
             throw new IllegalArgumentException("Password: use at most " + LONGEST_PASSWORD_BYTES + " bytes.");
         if (accounts.findByEmail(address).isPresent()) throw new IllegalArgumentException(TAKEN);
-        AccountRow row = accounts.save(new AccountRow(address, name.strip(), passwords.encode(password), clock.instant()));
+        AccountRow row =
+                accounts.save(new AccountRow(address, name.strip(), passwords.encode(password), clock.instant()));
         return new Viewer(row.id, row.name);
     }
 

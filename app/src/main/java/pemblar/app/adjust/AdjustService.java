@@ -37,7 +37,10 @@ import pemblar.core.adjust.Situation;
 import pemblar.core.adjust.Trigger;
 import tools.jackson.databind.json.JsonMapper;
 
-/** What the plan could answer, taking it, leaving it, and what became of it. A proposal is made from the situation as it is now, so it is never stale. */
+/**
+ * What the plan could answer, taking it, leaving it, and what became of it. A proposal is made from the situation as it
+ * is now, so it is never stale.
+ */
 @Service
 public class AdjustService {
     private static final int DAYS_AHEAD = 180;
@@ -55,7 +58,18 @@ public class AdjustService {
     private final JdbcClient sql;
     private final InstantSource clock;
 
-    AdjustService(Situations situations, TrendService trends, SessionService sessions, AdjustedSessions adjusted, SeasonChanges season, AthleteService athletes, UndoService undo, LimitStore limits, CoachingService coachings, JdbcClient sql, InstantSource clock) {
+    AdjustService(
+            Situations situations,
+            TrendService trends,
+            SessionService sessions,
+            AdjustedSessions adjusted,
+            SeasonChanges season,
+            AthleteService athletes,
+            UndoService undo,
+            LimitStore limits,
+            CoachingService coachings,
+            JdbcClient sql,
+            InstantSource clock) {
         this.limits = limits;
         this.coachings = coachings;
         this.situations = situations;
@@ -69,19 +83,34 @@ public class AdjustService {
         this.clock = clock;
     }
 
-    /** @param triggers what happened, also what no proposal answers @param morning which morning the effects are about, in words */
-    public record Open(List<Shown> proposals, List<Trigger> triggers, Situation situation, Map<String, Slab> slabs, String morning, Set<Broken> already) {
+    /**
+     * @param triggers what happened, also what no proposal answers @param morning which morning the effects are about,
+     *     in words
+     */
+    public record Open(
+            List<Shown> proposals,
+            List<Trigger> triggers,
+            Situation situation,
+            Map<String, Slab> slabs,
+            String morning,
+            Set<Broken> already) {
         /** Why nothing is proposed, where nothing is. */
         public String nothing() {
             if (triggers.isEmpty()) return "Nothing happened that the plan would have to answer to.";
             LocalDate today = situation.today();
-            boolean free = situation.ahead().stream().noneMatch(p -> p.day().equals(today) || p.hard() && p.day().equals(today.plusDays(1)));
-            if (free && triggers.stream().allMatch(t -> t.kind() == Trigger.Kind.BODY)) return "Today is free and tomorrow holds nothing hard, which is all that mornings like these ask for. Look again after tomorrow’s check-in.";
+            boolean free = situation.ahead().stream()
+                    .noneMatch(p -> p.day().equals(today) || p.hard() && p.day().equals(today.plusDays(1)));
+            if (free && triggers.stream().allMatch(t -> t.kind() == Trigger.Kind.BODY))
+                return "Today is free and tomorrow holds nothing hard, which is all that mornings like these "
+                        + "ask for. Look again after tomorrow’s check-in.";
             return "Nothing is proposed beyond what was answered already: what is planned stands.";
         }
     }
 
-    /** One that was taken, left or asked about. @param came chronic load that came of it on its day, null when that is still ahead */
+    /**
+     * One that was taken, left or asked about. @param came chronic load that came of it on its day, null when that is
+     * still ahead
+     */
     public record Answered(String answer, String what, String why, String reason, String who, LocalDate day) {}
 
     /** What is open for an athlete whom the caller has already asked for: proposals that nobody has left. */
@@ -90,7 +119,11 @@ public class AdjustService {
         Situation situation = situations.of(athlete, trend);
         Adjusting.Answer answer = Adjusting.of(situation);
         Map<String, Slab> slabs = slabs(athlete, trend.today());
-        Set<String> left = new HashSet<>(sql.sql("select fingerprint from proposal_answer where athlete_id = ? and answer = 'LEFT' and day > ?").params(athlete.id(), trend.today().minusDays(14)).query(String.class).list());
+        Set<String> left = new HashSet<>(
+                sql.sql("select fingerprint from proposal_answer where athlete_id = ? and answer = 'LEFT' and day > ?")
+                        .params(athlete.id(), trend.today().minusDays(14))
+                        .query(String.class)
+                        .list());
         String morning = morning(situation);
         List<Shown> all = new ArrayList<>();
         for (Proposal p : answer.proposals()) {
@@ -100,24 +133,47 @@ public class AdjustService {
         return new Open(all, answer.triggers(), situation, slabs, morning, answer.broken());
     }
 
-    private static Shown shown(int number, String fingerprint, Proposal p, Adjusting.Answer answer, Map<String, Slab> slabs, String morning) {
-        return new Shown(number, fingerprint, Words.title(p.changes(), slabs), p.changes().stream().map(c -> Words.of(c, slabs)).toList(), Words.price(p.effect(), answer.leave(), morning), Words.broken(p.breaks(), answer.broken()), p, answer.leave());
+    private static Shown shown(
+            int number,
+            String fingerprint,
+            Proposal p,
+            Adjusting.Answer answer,
+            Map<String, Slab> slabs,
+            String morning) {
+        return new Shown(
+                number,
+                fingerprint,
+                Words.title(p.changes(), slabs),
+                p.changes().stream().map(c -> Words.of(c, slabs)).toList(),
+                Words.price(p.effect(), answer.leave(), morning),
+                Words.broken(p.breaks(), answer.broken()),
+                p,
+                answer.leave());
     }
 
     static String morning(Situation s) {
-        return s.events().stream().map(Situation.Coming::event).filter(e -> e.priority() == pemblar.core.season.Priority.A && e.day().isAfter(s.today())).map(e -> e.day()).min(LocalDate::compareTo)
-            .map(day -> "on the morning of the A event, " + Words.day(day)).orElse("after the last planned session");
+        return s.events().stream()
+                .map(Situation.Coming::event)
+                .filter(e -> e.priority() == pemblar.core.season.Priority.A
+                        && e.day().isAfter(s.today()))
+                .map(e -> e.day())
+                .min(LocalDate::compareTo)
+                .map(day -> "on the morning of the A event, " + Words.day(day))
+                .orElse("after the last planned session");
     }
 
     private Map<String, Slab> slabs(Athlete athlete, LocalDate today) {
         Map<String, Slab> all = new HashMap<>();
-        for (Slab slab : sessions.between(athlete, today.minusDays(Situations.DAYS_BEHIND), today.plusDays(DAYS_AHEAD))) all.put(String.valueOf(slab.id()), slab);
+        for (Slab slab : sessions.between(athlete, today.minusDays(Situations.DAYS_BEHIND), today.plusDays(DAYS_AHEAD)))
+            all.put(String.valueOf(slab.id()), slab);
         return all;
     }
 
     private static String fingerprint(Proposal p) {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest((p.trigger() + p.changes().toString()).getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256")
+                            .digest((p.trigger() + p.changes().toString()).getBytes(StandardCharsets.UTF_8)));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java runtime has SHA-256", e);
         }
@@ -137,22 +193,32 @@ public class AdjustService {
 
     /** @throws IllegalArgumentException when the situation has changed so that it is no longer proposed */
     private Shown require(Athlete athlete, String fingerprint) {
-        return open(athlete, trends.of(athlete)).proposals().stream().filter(p -> p.fingerprint().equals(fingerprint)).findFirst()
-            .orElseThrow(() -> new IllegalArgumentException("Something changed meanwhile, and this is no longer proposed. Here is what is proposed now."));
+        return open(athlete, trends.of(athlete)).proposals().stream()
+                .filter(p -> p.fingerprint().equals(fingerprint))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "Something changed meanwhile, and this is no longer proposed. Here is what is proposed now."));
     }
 
     /** Takes a proposal, or the part of it that is switched on, as one step. @return what to say */
     @Transactional
     public String take(long athleteId, Viewer viewer, String fingerprint, Set<Integer> on) {
         Athlete athlete = athletes.require(athleteId, viewer);
-        if (isLeftToCoach(athleteId, viewer)) throw new IllegalArgumentException("Your coach decides about proposals: write a note, or choose under “Limits” who decides.");
+        if (isLeftToCoach(athleteId, viewer))
+            throw new IllegalArgumentException(
+                    "Your coach decides about proposals: write a note, or choose under “Limits” who decides.");
         Shown shown = require(athlete, fingerprint);
         List<Change> changes = chosen(shown, on);
-        if (changes.isEmpty()) throw new IllegalArgumentException("Nothing is switched on, which is the same as leaving it.");
+        if (changes.isEmpty())
+            throw new IllegalArgumentException("Nothing is switched on, which is the same as leaving it.");
         String label = "Took a proposal: " + shown.title() + ".";
         undo.asOne(athleteId, viewer, label, () -> {
             adjusted.apply(athleteId, viewer, changes, label);
-            for (Change change : changes) if (change instanceof Change.Retarget r) season.change(new SeasonChanges.Asking(athleteId, viewer, null, false), new SeasonChanges.BlockChange(SeasonChanges.Kind.LOAD, r.first(), r.load()));
+            for (Change change : changes)
+                if (change instanceof Change.Retarget r)
+                    season.change(
+                            new SeasonChanges.Asking(athleteId, viewer, null, false),
+                            new SeasonChanges.BlockChange(SeasonChanges.Kind.LOAD, r.first(), r.load()));
         });
         answer(athlete, viewer, shown, "TAKEN", "");
         return "Taken: " + shown.title() + ".";
@@ -161,7 +227,9 @@ public class AdjustService {
     /** Only while there is a coach who may plan. */
     private boolean isLeftToCoach(long athleteId, Viewer viewer) {
         boolean own = athletes.own(viewer).filter(id -> id == athleteId).isPresent();
-        return own && limits.doesCoachDecide(athleteId) && coachings.ofAthlete(athleteId).stream().anyMatch(c -> c.stands() && c.plans());
+        return own
+                && limits.doesCoachDecide(athleteId)
+                && coachings.ofAthlete(athleteId).stream().anyMatch(c -> c.stands() && c.plans());
     }
 
     /** Takes the latest change back, within a day. */
@@ -172,7 +240,8 @@ public class AdjustService {
 
     @Transactional
     public String leave(long athleteId, Viewer viewer, String fingerprint, String reason) {
-        if (reason.length() > LONGEST_REASON) throw new IllegalArgumentException("Reason: enter at most " + LONGEST_REASON + " characters.");
+        if (reason.length() > LONGEST_REASON)
+            throw new IllegalArgumentException("Reason: enter at most " + LONGEST_REASON + " characters.");
         Athlete athlete = athletes.require(athleteId, viewer);
         answer(athlete, viewer, require(athlete, fingerprint), "LEFT", reason.strip());
         return "Left as it is.";
@@ -180,9 +249,22 @@ public class AdjustService {
 
     private void answer(Athlete athlete, Viewer viewer, Shown shown, String answer, String reason) {
         Instant now = clock.instant();
-        sql.sql("insert into proposal_answer (athlete_id, account_id, trigger, fingerprint, answer, what, why, reason, effect, day, answered_at) values (?, ?, ?, ?, ?, ?, ?, ?, ?::jsonb, ?, ?)")
-            .params(athlete.id(), viewer.accountId(), shown.proposal().trigger().key(), shown.fingerprint(), answer, cut(shown.title(), 400), cut(shown.why(), 1000), reason,
-                JsonMapper.shared().writeValueAsString(Map.of("taken", shown.effect(), "leave", shown.leave())), athlete.dayOf(now), now.atOffset(ZoneOffset.UTC)).update();
+        sql.sql("insert into proposal_answer (athlete_id, account_id, trigger, fingerprint, answer, "
+                        + "what, why, reason, effect, day, answered_at) values (?, ?, ?, ?, ?, ?, ?, "
+                        + "?, ?::jsonb, ?, ?)")
+                .params(
+                        athlete.id(),
+                        viewer.accountId(),
+                        shown.proposal().trigger().key(),
+                        shown.fingerprint(),
+                        answer,
+                        cut(shown.title(), 400),
+                        cut(shown.why(), 1000),
+                        reason,
+                        JsonMapper.shared().writeValueAsString(Map.of("taken", shown.effect(), "leave", shown.leave())),
+                        athlete.dayOf(now),
+                        now.atOffset(ZoneOffset.UTC))
+                .update();
     }
 
     private static String cut(String text, int most) {
@@ -191,8 +273,17 @@ public class AdjustService {
 
     @Transactional(readOnly = true)
     public List<Answered> answered(Athlete athlete) {
-        return sql.sql("select p.*, k.name from proposal_answer p join account k on k.id = p.account_id where p.athlete_id = ? order by p.id desc limit ?").params(athlete.id(), SHOWN)
-            .query((rs, i) -> new Answered(rs.getString("answer").toLowerCase(java.util.Locale.ROOT), rs.getString("what"), rs.getString("why"), rs.getString("reason"), rs.getString("name"), rs.getObject("day", LocalDate.class))).list();
+        return sql.sql("select p.*, k.name from proposal_answer p join account k on k.id = p.account_id "
+                        + "where p.athlete_id = ? order by p.id desc limit ?")
+                .params(athlete.id(), SHOWN)
+                .query((rs, i) -> new Answered(
+                        rs.getString("answer").toLowerCase(java.util.Locale.ROOT),
+                        rs.getString("what"),
+                        rs.getString("why"),
+                        rs.getString("reason"),
+                        rs.getString("name"),
+                        rs.getObject("day", LocalDate.class)))
+                .list();
     }
 
     /** Marks days as away with their reason, in one step; what falls in and the return are then proposed. */

@@ -27,7 +27,12 @@ class InsteadController {
     }
 
     @GetMapping
-    String offer(@PathVariable long athleteId, @RequestParam(defaultValue = "60") String minutes, @RequestParam(defaultValue = "AS_USUAL") Feeling feeling, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String offer(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "60") String minutes,
+            @RequestParam(defaultValue = "AS_USUAL") Feeling feeling,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "today", null, null);
         model.addAttribute("minutes", minutes);
         model.addAttribute("feeling", feeling);
@@ -42,7 +47,12 @@ class InsteadController {
     }
 
     @PostMapping
-    String put(@PathVariable long athleteId, @RequestParam long workout, @RequestParam int percent, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String put(
+            @PathVariable long athleteId,
+            @RequestParam long workout,
+            @RequestParam int percent,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         try {
             flash.addFlashAttribute("good", instead.put(athleteId, viewer, workout, percent));
             flash.addFlashAttribute("canUndo", true);

@@ -49,7 +49,16 @@ public class InsteadService {
     private final UndoService undo;
     private final InstantSource clock;
 
-    InsteadService(Situations situations, TrendService trends, WorkoutService workouts, ThresholdService thresholds, SessionService sessions, ScheduleService schedule, AthleteService athletes, UndoService undo, InstantSource clock) {
+    InsteadService(
+            Situations situations,
+            TrendService trends,
+            WorkoutService workouts,
+            ThresholdService thresholds,
+            SessionService sessions,
+            ScheduleService schedule,
+            AthleteService athletes,
+            UndoService undo,
+            InstantSource clock) {
         this.situations = situations;
         this.trends = trends;
         this.workouts = workouts;
@@ -62,10 +71,28 @@ public class InsteadService {
     }
 
     /** One workout as a page shows it. @param steps in shorthand, at its scale */
-    public record Shown(long workout, String title, int percent, Purpose purpose, int seconds, double load, String steps, double chronic, double weekLoad) {}
+    public record Shown(
+            long workout,
+            String title,
+            int percent,
+            Purpose purpose,
+            int seconds,
+            double load,
+            String steps,
+            double chronic,
+            double weekLoad) {}
 
-    /** @param replaced title of the session it would stand for; null on a day without one @param morning which one chronic load is of, in words */
-    public record Offers(String replaced, double plannedChronic, double plannedWeek, boolean strained, String morning, List<Shown> shown) {}
+    /**
+     * @param replaced title of the session it would stand for; null on a day without one @param morning which one
+     *     chronic load is of, in words
+     */
+    public record Offers(
+            String replaced,
+            double plannedChronic,
+            double plannedWeek,
+            boolean strained,
+            String morning,
+            List<Shown> shown) {}
 
     @Transactional(readOnly = true)
     public Offers of(Athlete athlete, Viewer viewer, Trend trend, int minutes, Feeling feeling) {
@@ -81,31 +108,63 @@ public class InsteadService {
         }
         Situation situation = situations.of(athlete, trend);
         Instead.Answer answer = Instead.of(situation, options, feeling);
-        String replaced = answer.replaced().map(r -> sessions.slab(athlete.id(), viewer, Long.parseLong(r.id())).title()).orElse(null);
-        return new Offers(replaced, answer.planned().chronic(), answer.plannedWeek(), answer.strained(), AdjustService.morning(situation), answer.choices().stream().map(c -> shown(c, byId.get(c.option().id()))).toList());
+        String replaced = answer.replaced()
+                .map(r -> sessions.slab(athlete.id(), viewer, Long.parseLong(r.id()))
+                        .title())
+                .orElse(null);
+        return new Offers(
+                replaced,
+                answer.planned().chronic(),
+                answer.plannedWeek(),
+                answer.strained(),
+                AdjustService.morning(situation),
+                answer.choices().stream()
+                        .map(c -> shown(c, byId.get(c.option().id())))
+                        .toList());
     }
 
     private static Shown shown(Instead.Choice choice, Shelved shelved) {
         Option o = choice.option();
-        return new Shown(o.id(), shelved.title(), o.percent(), o.purpose(), o.seconds(), o.load(), ShorthandText.of(shelved.workout().scaled(o.percent() / 100.0)), choice.effect().chronic(), choice.weekLoad());
+        return new Shown(
+                o.id(),
+                shelved.title(),
+                o.percent(),
+                o.purpose(),
+                o.seconds(),
+                o.load(),
+                ShorthandText.of(shelved.workout().scaled(o.percent() / 100.0)),
+                choice.effect().chronic(),
+                choice.weekLoad());
     }
 
     private static boolean suits(Shelved shelved, Athlete athlete) {
-        return athlete.trains(shelved.workout().sport()) && !shelved.folder().equals("Tests") && !shelved.folder().equals("Pre-race") && !shelved.tags().contains("test");
+        return athlete.trains(shelved.workout().sport())
+                && !shelved.folder().equals("Tests")
+                && !shelved.folder().equals("Pre-race")
+                && !shelved.tags().contains("test");
     }
 
     /** A workout at the scale at which it takes the minutes; nothing when it cannot, or when its load is not known. */
     private static Optional<Option> option(Shelved shelved, Zones zones, int minutes) {
         try {
-            OptionalInt percent = Instead.percent(Forecast.of(shelved.workout(), zones).seconds(), minutes);
+            OptionalInt percent =
+                    Instead.percent(Forecast.of(shelved.workout(), zones).seconds(), minutes);
             if (percent.isEmpty()) return Optional.empty();
             Workout scaled = shelved.workout().scaled(percent.getAsInt() / 100.0);
             Forecast forecast = Forecast.of(scaled, zones);
             if (forecast.load().isEmpty()) return Optional.empty();
-            OptionalDouble lowest = forecast.lowestReserve().map(l -> OptionalDouble.of(l.joules())).orElse(OptionalDouble.empty());
-            return Optional.of(new Option(shelved.id(), percent.getAsInt(), Purpose.of(forecast, shelved.workout().sport()), forecast.seconds(), forecast.load().getAsDouble(), lowest));
+            OptionalDouble lowest = forecast.lowestReserve()
+                    .map(l -> OptionalDouble.of(l.joules()))
+                    .orElse(OptionalDouble.empty());
+            return Optional.of(new Option(
+                    shelved.id(),
+                    percent.getAsInt(),
+                    Purpose.of(forecast, shelved.workout().sport()),
+                    forecast.seconds(),
+                    forecast.load().getAsDouble(),
+                    lowest));
         } catch (IllegalArgumentException e) {
-            return Optional.empty();        // a threshold that this workout needs is missing: others will do
+            return Optional.empty(); // a threshold that this workout needs is missing: others will do
         }
     }
 
@@ -114,13 +173,25 @@ public class InsteadService {
     public String put(long athleteId, Viewer viewer, long workout, int percent) {
         Athlete athlete = athletes.require(athleteId, viewer);
         LocalDate today = athlete.dayOf(clock.instant());
-        if (percent < Instead.LEAST_PERCENT || percent > Instead.MOST_PERCENT) throw new IllegalArgumentException("Scale: choose 70 to 130 %.");
+        if (percent < Instead.LEAST_PERCENT || percent > Instead.MOST_PERCENT)
+            throw new IllegalArgumentException("Scale: choose 70 to 130 %.");
         Shelved shelved = workouts.require(workout, viewer);
-        Slab replaced = Instead.of(situations.of(athlete, trends.of(athlete)), List.of(), Feeling.AS_USUAL).replaced().map(Session::id).map(id -> sessions.slab(athleteId, viewer, Long.parseLong(id))).orElse(null);
-        String label = replaced == null ? "Put “" + shelved.title() + "” on today." : "Put “" + shelved.title() + "” in place of “" + replaced.title() + "”.";
+        Slab replaced = Instead.of(situations.of(athlete, trends.of(athlete)), List.of(), Feeling.AS_USUAL)
+                .replaced()
+                .map(Session::id)
+                .map(id -> sessions.slab(athleteId, viewer, Long.parseLong(id)))
+                .orElse(null);
+        String label = replaced == null
+                ? "Put “" + shelved.title() + "” on today."
+                : "Put “" + shelved.title() + "” in place of “" + replaced.title() + "”.";
         undo.asOne(athleteId, viewer, label, () -> {
             if (replaced != null) schedule.remove(athleteId, viewer, replaced.id(), null);
-            long id = schedule.schedule(athleteId, viewer, today, replaced == null ? null : replaced.startMinute(), new ScheduleService.Chosen(shelved.title(), shelved.workout(), shelved.id(), shelved.version()));
+            long id = schedule.schedule(
+                    athleteId,
+                    viewer,
+                    today,
+                    replaced == null ? null : replaced.startMinute(),
+                    new ScheduleService.Chosen(shelved.title(), shelved.workout(), shelved.id(), shelved.version()));
             if (percent != 100) schedule.scale(athleteId, viewer, id, null, percent);
         });
         return label;

@@ -24,26 +24,60 @@ class LimitStore {
 
     /** As set, else the usual: hours a day follow from the longest weekday of the season's settings. */
     Limits of(long athleteId, SeasonSettings season) {
-        return sql.sql("select * from adjust_limits where athlete_id = ?").param(athleteId).query((rs, i) -> new Limits(season.highestBuild(), rs.getDouble("balance_floor"), rs.getDouble("spacing_hours"), rs.getDouble("hours_per_day"),
-            rs.getObject("highest_celsius", Double.class), rs.getBoolean("ice"), Limits.Decides.valueOf(rs.getString("decides")))).optional().orElseGet(() -> usual(season));
+        return sql.sql("select * from adjust_limits where athlete_id = ?")
+                .param(athleteId)
+                .query((rs, i) -> new Limits(
+                        season.highestBuild(),
+                        rs.getDouble("balance_floor"),
+                        rs.getDouble("spacing_hours"),
+                        rs.getDouble("hours_per_day"),
+                        rs.getObject("highest_celsius", Double.class),
+                        rs.getBoolean("ice"),
+                        Limits.Decides.valueOf(rs.getString("decides"))))
+                .optional()
+                .orElseGet(() -> usual(season));
     }
 
     boolean doesCoachDecide(long athleteId) {
-        return sql.sql("select decides from adjust_limits where athlete_id = ?").param(athleteId).query(String.class).optional().filter(Limits.Decides.COACH.name()::equals).isPresent();
+        return sql.sql("select decides from adjust_limits where athlete_id = ?")
+                .param(athleteId)
+                .query(String.class)
+                .optional()
+                .filter(Limits.Decides.COACH.name()::equals)
+                .isPresent();
     }
 
     static Limits usual(SeasonSettings season) {
-        double longest = season.dayMinutes().stream().mapToInt(Integer::intValue).max().orElse(180) / 60.0;
-        return new Limits(season.highestBuild(), FLOOR, SPACING_HOURS, Math.max(LEAST_HOURS, longest * SPARE), null, false, Limits.Decides.ATHLETE);
+        double longest =
+                season.dayMinutes().stream().mapToInt(Integer::intValue).max().orElse(180) / 60.0;
+        return new Limits(
+                season.highestBuild(),
+                FLOOR,
+                SPACING_HOURS,
+                Math.max(LEAST_HOURS, longest * SPARE),
+                null,
+                false,
+                Limits.Decides.ATHLETE);
     }
 
     @Transactional
     public void keep(long athleteId, Viewer viewer, Limits l) {
         athletes.require(athleteId, viewer);
         sql.sql("""
-            insert into adjust_limits (athlete_id, balance_floor, spacing_hours, hours_per_day, highest_celsius, ice, decides) values (?, ?, ?, ?, ?, ?, ?)
-            on conflict (athlete_id) do update set balance_floor = excluded.balance_floor, spacing_hours = excluded.spacing_hours, hours_per_day = excluded.hours_per_day,
+            insert into adjust_limits (athlete_id, balance_floor, spacing_hours, hours_per_day, highest_celsius,
+              ice, decides)
+            values (?, ?, ?, ?, ?, ?, ?)
+            on conflict (athlete_id) do update set balance_floor = excluded.balance_floor,
+            spacing_hours = excluded.spacing_hours, hours_per_day = excluded.hours_per_day,
             highest_celsius = excluded.highest_celsius, ice = excluded.ice, decides = excluded.decides""")
-            .params(athleteId, l.balanceFloor(), l.spacingHours(), l.hoursPerDay(), l.highestCelsius(), l.ice(), l.decides().name()).update();
+                .params(
+                        athleteId,
+                        l.balanceFloor(),
+                        l.spacingHours(),
+                        l.hoursPerDay(),
+                        l.highestCelsius(),
+                        l.ice(),
+                        l.decides().name())
+                .update();
     }
 }

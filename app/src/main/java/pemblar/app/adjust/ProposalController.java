@@ -20,7 +20,9 @@ import pemblar.app.ribbon.Pages;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonSettings.Away;
 
-/** What the plan could answer: what is open, one proposal in detail, days away, limits, and what became of earlier ones. */
+/**
+ * What the plan could answer: what is open, one proposal in detail, days away, limits, and what became of earlier ones.
+ */
 @Controller
 @RequestMapping("/a/{athleteId}/proposals")
 class ProposalController {
@@ -37,56 +39,120 @@ class ProposalController {
     }
 
     @GetMapping
-    String open(@PathVariable long athleteId, @RequestParam(defaultValue = "1") int number, @RequestParam(required = false) List<Integer> on, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String open(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "1") int number,
+            @RequestParam(required = false) List<Integer> on,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "proposals", null, null);
         Open open = adjusting.open(page.athlete(), page.trend());
-        Shown chosen = open.proposals().stream().filter(p -> p.number() == number).findFirst().orElse(open.proposals().isEmpty() ? null : open.proposals().get(0));
+        Shown chosen = open.proposals().stream()
+                .filter(p -> p.number() == number)
+                .findFirst()
+                .orElse(open.proposals().isEmpty() ? null : open.proposals().get(0));
         model.addAttribute("open", open);
         model.addAttribute("chosen", chosen);
-        if (chosen != null) model.addAttribute("view", ProposalView.of(open, chosen, on == null ? null : new HashSet<>(on), page.trend()));
+        if (chosen != null)
+            model.addAttribute(
+                    "view", ProposalView.of(open, chosen, on == null ? null : new HashSet<>(on), page.trend()));
         model.addAttribute("answered", adjusting.answered(page.athlete()));
-        model.addAttribute("limits", limits.of(athleteId, plan.held(page.athlete()).settings()));
+        model.addAttribute(
+                "limits", limits.of(athleteId, plan.held(page.athlete()).settings()));
         model.addAttribute("kinds", Away.Kind.values());
         return "adjust/proposals";
     }
 
     @PostMapping("/take")
-    String take(@PathVariable long athleteId, @RequestParam String fingerprint, @RequestParam(required = false) List<Integer> on, @RequestParam(defaultValue = "") String here, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
-        return said(athleteId, here, flash, () -> adjusting.take(athleteId, viewer, fingerprint, on == null ? null : new HashSet<>(on)));
+    String take(
+            @PathVariable long athleteId,
+            @RequestParam String fingerprint,
+            @RequestParam(required = false) List<Integer> on,
+            @RequestParam(defaultValue = "") String here,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(
+                athleteId,
+                here,
+                flash,
+                () -> adjusting.take(athleteId, viewer, fingerprint, on == null ? null : new HashSet<>(on)));
     }
 
     @PostMapping("/undo")
-    String undo(@PathVariable long athleteId, @RequestParam(defaultValue = "") String here, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String undo(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String here,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         return said(athleteId, here, flash, () -> adjusting.undo(athleteId, viewer));
     }
 
     @PostMapping("/leave")
-    String leave(@PathVariable long athleteId, @RequestParam String fingerprint, @RequestParam(defaultValue = "") String reason, @RequestParam(defaultValue = "") String here, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String leave(
+            @PathVariable long athleteId,
+            @RequestParam String fingerprint,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "") String here,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         return said(athleteId, here, flash, () -> adjusting.leave(athleteId, viewer, fingerprint, reason));
     }
 
     @PostMapping("/away")
-    String away(@PathVariable long athleteId, @RequestParam String first, @RequestParam String last, @RequestParam Away.Kind kind, @RequestParam(defaultValue = "0") String hours, @RequestParam(defaultValue = "") String reason,
-                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String away(
+            @PathVariable long athleteId,
+            @RequestParam String first,
+            @RequestParam String last,
+            @RequestParam Away.Kind kind,
+            @RequestParam(defaultValue = "0") String hours,
+            @RequestParam(defaultValue = "") String reason,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         return said(athleteId, "", flash, () -> {
             LocalDate from = Typed.day("From", first);
-            Away away = new Away(from, Typed.day("To", last), Typed.number("Hours a week", hours, 0, 100), reason.isBlank() ? kind.name().toLowerCase(java.util.Locale.ROOT) : reason.strip(), kind);
+            Away away = new Away(
+                    from,
+                    Typed.day("To", last),
+                    Typed.number("Hours a week", hours, 0, 100),
+                    reason.isBlank() ? kind.name().toLowerCase(java.util.Locale.ROOT) : reason.strip(),
+                    kind);
             adjusting.away(athleteId, viewer, away);
-            return "Away from " + Words.day(from) + " to " + Words.day(away.to()) + ". What falls into it is answered below.";
+            return "Away from " + Words.day(from) + " to " + Words.day(away.to())
+                    + ". What falls into it is answered below.";
         });
     }
 
     @PostMapping("/limits")
-    String limits(@PathVariable long athleteId, @RequestParam Map<String, String> typed, @RequestParam(defaultValue = "false") boolean ice, @RequestParam Limits.Decides decides, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String limits(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> typed,
+            @RequestParam(defaultValue = "false") boolean ice,
+            @RequestParam Limits.Decides decides,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         return said(athleteId, "", flash, () -> {
             String highest = typed.getOrDefault("highestCelsius", "").strip();
-            limits.keep(athleteId, viewer, new Limits(0, Typed.number("Balance floor", typed.getOrDefault("balanceFloor", "").replace('−', '-'), -100, 0), Typed.number("Hours between hard sessions", typed.get("spacingHours"), 0, 96),
-                Typed.number("Hours a day", typed.get("hoursPerDay"), 0.5, 24), highest.isEmpty() ? null : (Double) Typed.number("Hottest", highest, 0, 60), ice, decides));
+            limits.keep(
+                    athleteId,
+                    viewer,
+                    new Limits(
+                            0,
+                            Typed.number(
+                                    "Balance floor",
+                                    typed.getOrDefault("balanceFloor", "").replace('−', '-'),
+                                    -100,
+                                    0),
+                            Typed.number("Hours between hard sessions", typed.get("spacingHours"), 0, 96),
+                            Typed.number("Hours a day", typed.get("hoursPerDay"), 0.5, 24),
+                            highest.isEmpty() ? null : (Double) Typed.number("Hottest", highest, 0, 60),
+                            ice,
+                            decides));
             return "The limits hold from now on.";
         });
     }
 
-    private static String said(long athleteId, String here, RedirectAttributes flash, java.util.function.Supplier<String> change) {
+    private static String said(
+            long athleteId, String here, RedirectAttributes flash, java.util.function.Supplier<String> change) {
         try {
             flash.addFlashAttribute("good", change.get());
         } catch (IllegalArgumentException e) {
@@ -98,5 +164,4 @@ class ProposalController {
             default -> "redirect:/a/" + athleteId + "/proposals";
         };
     }
-
 }

@@ -51,12 +51,30 @@ class Situations {
         List<Slab> slabs = sessions.between(athlete, today.minusDays(DAYS_BEHIND), today.plusDays(DAYS_AHEAD));
         LoadTrend.Day morning = trend.on(today);
         LoadTrend.Day yesterday = trend.on(today.minusDays(1));
-        double start = Double.isNaN(athlete.trend().startChronic()) ? 0 : athlete.trend().startChronic();
+        double start = Double.isNaN(athlete.trend().startChronic())
+                ? 0
+                : athlete.trend().startChronic();
         double chronic = morning == null ? start : morning.chronicBefore();
-        double acute = yesterday != null ? yesterday.acute() : morning == null ? start : morning.chronicBefore() - morning.balance();
+        double acute = yesterday != null
+                ? yesterday.acute()
+                : morning == null ? start : morning.chronicBefore() - morning.balance();
         NavigableMap<LocalDate, Checkin> days = checkins.between(athlete, today.minusDays(DAYS_OF_CHECKINS), today);
-        return new Situation(today, chronic, acute, past(trend, today, chronic), new LoadTrend.Settings(athlete.trend().acuteDays(), athlete.trend().chronicDays(), Double.NaN, Double.NaN), behind(slabs, today), ahead(slabs, today),
-            blocks(held, trend), events(held, today, chronic), limits.of(athlete.id(), held.settings()).toCore(), days.values().stream().map(Situations::checkin).toList(), away(held), List.of(), List.of());
+        return new Situation(
+                today,
+                chronic,
+                acute,
+                past(trend, today, chronic),
+                new LoadTrend.Settings(
+                        athlete.trend().acuteDays(), athlete.trend().chronicDays(), Double.NaN, Double.NaN),
+                behind(slabs, today),
+                ahead(slabs, today),
+                blocks(held, trend),
+                events(held, today, chronic),
+                limits.of(athlete.id(), held.settings()).toCore(),
+                days.values().stream().map(Situations::checkin).toList(),
+                away(held),
+                List.of(),
+                List.of());
     }
 
     private static List<Double> past(Trend trend, LocalDate today, double chronic) {
@@ -70,14 +88,36 @@ class Situations {
 
     private static Session session(Slab slab) {
         int seconds = slab.plannedSeconds() == null ? 0 : slab.plannedSeconds();
-        String purpose = slab.purpose() == null ? MISSED_WORD : slab.purpose().name().toLowerCase(Locale.ROOT).replace('_', ' ');
-        return new Session(String.valueOf(slab.id()), slab.day(), slab.startMinute() == null ? Session.NOON : slab.startMinute(), slab.purpose() == Purpose.STRENGTH ? "strength" : slab.sport().key(), purpose,
-            slab.plannedLoad() == null ? 0 : slab.plannedLoad(), seconds / 3600.0, slab.hard(), !slab.hard() && seconds >= LONG_SECONDS, false, slab.purpose() == Purpose.STRENGTH);
+        String purpose = slab.purpose() == null
+                ? MISSED_WORD
+                : slab.purpose().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        return new Session(
+                String.valueOf(slab.id()),
+                slab.day(),
+                slab.startMinute() == null ? Session.NOON : slab.startMinute(),
+                slab.purpose() == Purpose.STRENGTH ? "strength" : slab.sport().key(),
+                purpose,
+                slab.plannedLoad() == null ? 0 : slab.plannedLoad(),
+                seconds / 3600.0,
+                slab.hard(),
+                !slab.hard() && seconds >= LONG_SECONDS,
+                false,
+                slab.purpose() == Purpose.STRENGTH);
     }
 
     private static List<Situation.Behind> behind(List<Slab> slabs, LocalDate today) {
-        return slabs.stream().filter(s -> s.day().isBefore(today) && s.hasPlan()).map(s -> new Situation.Behind(session(s),
-            s.done() == null ? Optional.empty() : Optional.of(new Situation.Done(s.done().load() == null ? 0 : s.done().load(), s.done().seconds() / 3600.0)), OptionalDouble.empty(), false)).toList();
+        return slabs.stream()
+                .filter(s -> s.day().isBefore(today) && s.hasPlan())
+                .map(s -> new Situation.Behind(
+                        session(s),
+                        s.done() == null
+                                ? Optional.empty()
+                                : Optional.of(new Situation.Done(
+                                        s.done().load() == null ? 0 : s.done().load(),
+                                        s.done().seconds() / 3600.0)),
+                        OptionalDouble.empty(),
+                        false))
+                .toList();
     }
 
     /** What was done today counts as it was done, and nothing moves it. */
@@ -88,7 +128,18 @@ class Situations {
             Session s = session(slab);
             if (slab.done() == null && slab.hasPlan()) all.add(s);
             else if (slab.done() != null)
-                all.add(new Session(s.id(), s.day(), s.startMinute(), s.sport(), s.purpose(), slab.done().load() == null ? 0 : slab.done().load(), slab.done().seconds() / 3600.0, s.hard(), s.isLong(), true, s.legs()));
+                all.add(new Session(
+                        s.id(),
+                        s.day(),
+                        s.startMinute(),
+                        s.sport(),
+                        s.purpose(),
+                        slab.done().load() == null ? 0 : slab.done().load(),
+                        slab.done().seconds() / 3600.0,
+                        s.hard(),
+                        s.isLong(),
+                        true,
+                        s.legs()));
         }
         return all;
     }
@@ -97,25 +148,44 @@ class Situations {
         List<Situation.Target> all = new ArrayList<>();
         for (Block b : held.blocks()) {
             if (b.targetLoad() <= 0 || b.last().isBefore(trend.today().minusDays(DAYS_BEHIND))) continue;
-            double done = trend.dayLoads().stream().filter(d -> b.contains(d.day()) && !d.day().isAfter(trend.today())).mapToDouble(DayLoad::doneLoad).sum();
-            all.add(new Situation.Target(b.first(), b.days(), b.phase(), b.targetLoad(), b.targetSeconds() / 3600.0, OptionalDouble.of(done)));
+            double done = trend.dayLoads().stream()
+                    .filter(d -> b.contains(d.day()) && !d.day().isAfter(trend.today()))
+                    .mapToDouble(DayLoad::doneLoad)
+                    .sum();
+            all.add(new Situation.Target(
+                    b.first(),
+                    b.days(),
+                    b.phase(),
+                    b.targetLoad(),
+                    b.targetSeconds() / 3600.0,
+                    OptionalDouble.of(done)));
         }
         return all;
     }
 
     private static List<Situation.Coming> events(Held held, LocalDate today, double usual) {
-        return held.events().stream().filter(e -> !e.last().isBefore(today)).map((SeasonEvent e) -> new Situation.Coming(e.toCore(usual), Optional.empty(), false)).toList();
+        return held.events().stream()
+                .filter(e -> !e.last().isBefore(today))
+                .map((SeasonEvent e) -> new Situation.Coming(e.toCore(usual), Optional.empty(), false))
+                .toList();
     }
 
     private static Situation.Checkin checkin(Checkin c) {
-        return new Situation.Checkin(c.day(), c.restingHeartRate() == null ? Double.NaN : c.restingHeartRate(), c.rmssd() == null ? Double.NaN : c.rmssd(), c.soreness() == null ? Double.NaN : c.soreness(), c.illness(), c.injury());
+        return new Situation.Checkin(
+                c.day(),
+                c.restingHeartRate() == null ? Double.NaN : c.restingHeartRate(),
+                c.rmssd() == null ? Double.NaN : c.rmssd(),
+                c.soreness() == null ? Double.NaN : c.soreness(),
+                c.illness(),
+                c.injury());
     }
 
     /** Only days with less than an ordinary week's hours are away; a camp is not. */
     private static List<Situation.Away> away(Held held) {
         List<Situation.Away> all = new ArrayList<>();
         for (SeasonSettings.Away a : held.allAway()) {
-            if (a.weeklyHours() > held.settings().weeklyHours() || a.kind() == SeasonSettings.Away.Kind.OTHER && a.weeklyHours() > 0) continue;
+            if (a.weeklyHours() > held.settings().weeklyHours()
+                    || a.kind() == SeasonSettings.Away.Kind.OTHER && a.weeklyHours() > 0) continue;
             Situation.Reason reason = switch (a.kind()) {
                 case ILLNESS -> Situation.Reason.ILLNESS;
                 case INJURY -> Situation.Reason.INJURY;

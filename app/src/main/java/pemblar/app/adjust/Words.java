@@ -24,11 +24,15 @@ final class Words {
 
     static String of(Change change, Map<String, Slab> sessions) {
         if (change instanceof Change.Move c) return "Move " + named(c.session(), sessions) + " to " + day(c.to());
-        if (change instanceof Change.Scale c) return "Shorten " + named(c.session(), sessions) + " to " + Math.round(100 * c.factor()) + " %";
-        if (change instanceof Change.Swap c) return "Make " + named(c.session(), sessions) + " easy, " + Math.round(c.hours() * 60) + " min and " + Math.round(c.load()) + " points";
+        if (change instanceof Change.Scale c)
+            return "Shorten " + named(c.session(), sessions) + " to " + Math.round(100 * c.factor()) + " %";
+        if (change instanceof Change.Swap c)
+            return "Make " + named(c.session(), sessions) + " easy, " + Math.round(c.hours() * 60) + " min and "
+                    + Math.round(c.load()) + " points";
         if (change instanceof Change.Drop c) return "Drop " + named(c.session(), sessions);
         if (change instanceof Change.Rest c) return "Rest on " + day(c.day());
-        if (change instanceof Change.Retarget c) return "Set the block of " + day(c.first()) + " to " + Math.round(c.load()) + " points";
+        if (change instanceof Change.Retarget c)
+            return "Set the block of " + day(c.first()) + " to " + Math.round(c.load()) + " points";
         Change.Add c = (Change.Add) change;
         return "Add " + c.title() + " on " + day(c.day());
     }
@@ -50,7 +54,8 @@ final class Words {
         long now = Math.round(leave.chronic());
         long then = Math.round(effect.chronic());
         String chronic = now == then ? "Chronic load stays " + then : "Chronic load " + then + " instead of " + now;
-        return chronic + " " + morning + ", lowest balance on the way " + signed(effect.lowestBalance()) + " instead of " + signed(leave.lowestBalance()) + ".";
+        return chronic + " " + morning + ", lowest balance on the way " + signed(effect.lowestBalance())
+                + " instead of " + signed(leave.lowestBalance()) + ".";
     }
 
     static String signed(double value) {
@@ -60,7 +65,10 @@ final class Words {
 
     /** Limits that a plan breaks; those that it breaks without any change say so. */
     static String broken(Set<Broken> breaks, Set<Broken> already) {
-        return breaks.stream().sorted().map(b -> of(b) + (already.contains(b) ? " (as the plan does already)" : "")).collect(Collectors.joining(", "));
+        return breaks.stream()
+                .sorted()
+                .map(b -> of(b) + (already.contains(b) ? " (as the plan does already)" : ""))
+                .collect(Collectors.joining(", "));
     }
 
     private static String of(Broken broken) {

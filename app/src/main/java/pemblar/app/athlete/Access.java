@@ -10,7 +10,10 @@ import pemblar.app.frame.ChangeGuard;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 
-/** Decides who may change, after {@link AthleteService} has decided who may see; and keeps the trail of those who are not the athlete. */
+/**
+ * Decides who may change, after {@link AthleteService} has decided who may see; and keeps the trail of those who are
+ * not the athlete.
+ */
 @Component
 public class Access implements ChangeGuard {
     private final JdbcClient sql;
@@ -24,7 +27,7 @@ public class Access implements ChangeGuard {
     @Override
     public void before(long athleteId, Viewer viewer, boolean seenSuffices) {
         Optional<Boolean> plans = plans(athleteId, viewer);
-        if (plans.isEmpty()) return;          // the athlete, or a stranger whom the service itself turns away
+        if (plans.isEmpty()) return; // the athlete, or a stranger whom the service itself turns away
         if (!plans.get() && !seenSuffices) throw new NotFoundException("athlete");
         trail(athleteId, viewer, 0, 1);
     }
@@ -36,8 +39,11 @@ public class Access implements ChangeGuard {
 
     /** Empty for who is no coach of this athlete. */
     private Optional<Boolean> plans(long athleteId, Viewer viewer) {
-        return sql.sql("select plans from coaching where athlete_id = ? and coach_account_id = ? and accepted_at is not null and ended_at is null")
-            .params(athleteId, viewer.accountId()).query(Boolean.class).optional();
+        return sql.sql("select plans from coaching where athlete_id = ? and coach_account_id = ? and "
+                        + "accepted_at is not null and ended_at is null")
+                .params(athleteId, viewer.accountId())
+                .query(Boolean.class)
+                .optional();
     }
 
     /** A page was opened by somebody else than the athlete. */
@@ -46,7 +52,17 @@ public class Access implements ChangeGuard {
     }
 
     private void trail(long athleteId, Viewer viewer, int looks, int changes) {
-        sql.sql("insert into access_trail as t (athlete_id, account_id, day, looks, changes) values (?, ?, ?, ?, ?) on conflict (athlete_id, account_id, day) do update set looks = t.looks + ?, changes = t.changes + ?")
-            .params(athleteId, viewer.accountId(), LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC), looks, changes, looks, changes).update();
+        sql.sql("insert into access_trail as t (athlete_id, account_id, day, looks, changes) values "
+                        + "(?, ?, ?, ?, ?) on conflict (athlete_id, account_id, day) do update set "
+                        + "looks = t.looks + ?, changes = t.changes + ?")
+                .params(
+                        athleteId,
+                        viewer.accountId(),
+                        LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC),
+                        looks,
+                        changes,
+                        looks,
+                        changes)
+                .update();
     }
 }

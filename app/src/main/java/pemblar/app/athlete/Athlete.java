@@ -6,15 +6,17 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
 import pemblar.app.frame.OfAthlete;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
 /**
  * An athlete as other features see one. Days are local to {@code zone}.
+ *
  * @param sports what is trained, the first one first; never empty
  */
-public record Athlete(long id, String name, List<Sport> sports, Sex sex, ZoneId zone, LoadTrend.Settings trend) implements OfAthlete {
+public record Athlete(long id, String name, List<Sport> sports, Sex sex, ZoneId zone, LoadTrend.Settings trend)
+        implements OfAthlete {
     public Athlete {
         sports = List.copyOf(sports);
         if (sports.isEmpty()) throw new IllegalArgumentException("an athlete must train at least one sport");
@@ -31,7 +33,10 @@ public record Athlete(long id, String name, List<Sport> sports, Sex sex, ZoneId 
 
     /** The sport asked for when the athlete trains it, else the first. */
     public Sport orFirst(String key) {
-        return sports.stream().filter(s -> s.key().equalsIgnoreCase(key)).findFirst().orElse(first());
+        return sports.stream()
+                .filter(s -> s.key().equalsIgnoreCase(key))
+                .findFirst()
+                .orElse(first());
     }
 
     @Override
@@ -40,10 +45,14 @@ public record Athlete(long id, String name, List<Sport> sports, Sex sex, ZoneId 
     }
 
     /**
-     * The instant of a local day and minute: 17:30 stays 17:30 on days on which the clocks change. A time that the clocks skip is the one an hour later.
+     * The instant of a local day and minute: 17:30 stays 17:30 on days on which the clocks change. A time that the
+     * clocks skip is the one an hour later.
      */
     public Instant at(LocalDate day, int minute) {
-        return day.plusDays(Math.floorDiv(minute, 1440)).atTime(LocalTime.ofSecondOfDay(Math.floorMod(minute, 1440) * 60L)).atZone(zone).toInstant();
+        return day.plusDays(Math.floorDiv(minute, 1440))
+                .atTime(LocalTime.ofSecondOfDay(Math.floorMod(minute, 1440) * 60L))
+                .atZone(zone)
+                .toInstant();
     }
 
     public LocalDate dayOf(Instant instant) {

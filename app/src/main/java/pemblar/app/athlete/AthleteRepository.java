@@ -6,7 +6,8 @@ import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface AthleteRepository extends Repository<AthleteRow, Long> {
-    String SEEN = "(a.accountId = :account or exists (select 1 from CoachingRow c where c.athleteId = a.id and c.coachAccountId = :account and c.acceptedAt is not null and c.endedAt is null))";
+    String SEEN = "(a.accountId = :account or exists (select 1 from CoachingRow c where c.athleteId = a.id and "
+            + "c.coachAccountId = :account and c.acceptedAt is not null and c.endedAt is null))";
 
     AthleteRow save(AthleteRow row);
 

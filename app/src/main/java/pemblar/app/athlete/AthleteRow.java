@@ -11,8 +11,8 @@ import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
 @Entity
@@ -21,12 +21,15 @@ class AthleteRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long accountId;
     String name;
     /** Names of the sports with commas between, the first one first. */
     String sports;
+
     @Enumerated(EnumType.STRING)
     Sex sex;
+
     String timeZone;
     double acuteDays = LoadTrend.Settings.DEFAULT.acuteDays();
     double chronicDays = LoadTrend.Settings.DEFAULT.chronicDays();
@@ -52,6 +55,12 @@ class AthleteRow {
 
     Athlete toAthlete() {
         double start = startChronic == null ? Double.NaN : startChronic;
-        return new Athlete(id, name, trained(), sex, ZoneId.of(timeZone), new LoadTrend.Settings(acuteDays, chronicDays, start, start));
+        return new Athlete(
+                id,
+                name,
+                trained(),
+                sex,
+                ZoneId.of(timeZone),
+                new LoadTrend.Settings(acuteDays, chronicDays, start, start));
     }
 }

@@ -26,18 +26,24 @@ public class AthleteService {
     /** @throws NotFoundException when there is no such athlete for this person */
     @Transactional(readOnly = true)
     public Athlete require(long athleteId, Viewer viewer) {
-        return athletes.findSeen(athleteId, viewer.accountId()).map(AthleteRow::toAthlete).orElseThrow(() -> new NotFoundException("athlete"));
+        return athletes.findSeen(athleteId, viewer.accountId())
+                .map(AthleteRow::toAthlete)
+                .orElseThrow(() -> new NotFoundException("athlete"));
     }
 
     /** For jobs, which act for a person who was checked when they were queued. */
     @Transactional(readOnly = true)
     public Athlete forJob(long athleteId) {
-        return athletes.findById(athleteId).map(AthleteRow::toAthlete).orElseThrow(() -> new NotFoundException("athlete"));
+        return athletes.findById(athleteId)
+                .map(AthleteRow::toAthlete)
+                .orElseThrow(() -> new NotFoundException("athlete"));
     }
 
     @Transactional(readOnly = true)
     public List<Athlete> roster(Viewer viewer) {
-        return athletes.findAllSeen(viewer.accountId()).stream().map(AthleteRow::toAthlete).toList();
+        return athletes.findAllSeen(viewer.accountId()).stream()
+                .map(AthleteRow::toAthlete)
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -54,14 +60,16 @@ public class AthleteService {
     /** The athlete that belongs to an account; an unknown time zone becomes UTC. */
     @Transactional
     public Athlete create(Viewer viewer, List<Sport> sports, String zone) {
-        return athletes.save(new AthleteRow(viewer.accountId(), viewer.name(), sports, Sex.NOT_GIVEN, zone(zone))).toAthlete();
+        return athletes.save(new AthleteRow(viewer.accountId(), viewer.name(), sports, Sex.NOT_GIVEN, zone(zone)))
+                .toAthlete();
     }
 
     /** What the athlete trains, the first one first. */
     @Transactional
     public void setSports(long athleteId, Viewer viewer, List<Sport> sports) {
         if (sports.isEmpty()) throw new IllegalArgumentException("Sports: choose at least one.");
-        athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete")).sports = AthleteRow.text(sports.stream().distinct().toList());
+        athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete")).sports =
+                AthleteRow.text(sports.stream().distinct().toList());
     }
 
     @Transactional
@@ -72,8 +80,11 @@ public class AthleteService {
     /** Load per day that the athlete was used to before the first session; it begins the load trend. */
     @Transactional
     public void setStartLoad(long athleteId, Viewer viewer, double loadPerDay) {
-        if (!(loadPerDay >= 0 && loadPerDay <= 500)) throw new IllegalArgumentException("loadPerDay must be in 0..500, was " + loadPerDay);
-        athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete")).startChronic = loadPerDay;
+        if (!(loadPerDay >= 0 && loadPerDay <= 500))
+            throw new IllegalArgumentException("loadPerDay must be in 0..500, was " + loadPerDay);
+        athletes.findSeen(athleteId, viewer.accountId())
+                .orElseThrow(() -> new NotFoundException("athlete"))
+                .startChronic = loadPerDay;
     }
 
     private static ZoneId zone(String zone) {

@@ -13,6 +13,7 @@ import java.time.Instant;
 class CoachingRow {
     @Id
     Long athleteId;
+
     @Id
     Long coachAccountId;
 

@@ -24,23 +24,39 @@ class BenchController {
     }
 
     @GetMapping("/workout.fit")
-    ResponseEntity<byte[]> workout(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    ResponseEntity<byte[]> workout(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         return sent(bench.workoutFile(athleteId, viewer, id));
     }
 
     @GetMapping("/zones.fit")
-    ResponseEntity<byte[]> zones(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    ResponseEntity<byte[]> zones(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         return sent(bench.zonesFile(athleteId, viewer, id));
     }
 
     private static ResponseEntity<byte[]> sent(BenchService.WorkoutFile file) {
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_OCTET_STREAM)
-            .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(file.name(), StandardCharsets.UTF_8).build().toString())
-            .body(file.bytes());
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(file.name(), StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(file.bytes());
     }
 
     @PostMapping("/bench-unit")
-    String perform(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String perform(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         try {
             bench.perform(athleteId, viewer, id);
             flash.addFlashAttribute("benchRan", true);

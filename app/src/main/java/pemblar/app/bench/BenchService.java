@@ -1,8 +1,8 @@
 package pemblar.app.bench;
 
+import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.InstantSource;
-import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,7 +33,10 @@ import pemblar.formats.fit.FitWorkout;
 import pemblar.formats.fit.FitWorkouts;
 import pemblar.formats.fit.FitZones;
 
-/** Sends a planned session to the bench unit as a FIT workout and takes the FIT activity back through the ordinary upload. */
+/**
+ * Sends a planned session to the bench unit as a FIT workout and takes the FIT activity back through the ordinary
+ * upload.
+ */
 @Service
 public class BenchService {
     private static final Logger LOG = LoggerFactory.getLogger(BenchService.class);
@@ -48,7 +51,14 @@ public class BenchService {
     private final LiveRides rides;
     private final InstantSource clock;
 
-    BenchService(SessionService sessions, ImportService imports, AthleteService athletes, ThresholdService thresholds, DeviceFolder folder, LiveRides rides, InstantSource clock) {
+    BenchService(
+            SessionService sessions,
+            ImportService imports,
+            AthleteService athletes,
+            ThresholdService thresholds,
+            DeviceFolder folder,
+            LiveRides rides,
+            InstantSource clock) {
         this.sessions = sessions;
         this.imports = imports;
         this.athletes = athletes;
@@ -59,7 +69,8 @@ public class BenchService {
     }
 
     /** A workout on the device, as the device reads it; {@code problem} when it cannot. */
-    public record OnDevice(long sessionId, LocalDate day, Sport sport, String name, List<FitWorkout.FitStep> steps, String problem) {}
+    public record OnDevice(
+            long sessionId, LocalDate day, Sport sport, String name, List<FitWorkout.FitStep> steps, String problem) {}
 
     /** What is on the device, and whether its zones are those of today. */
     public record Device(List<OnDevice> workouts, List<String> outdated, boolean isSynced) {}
@@ -70,13 +81,30 @@ public class BenchService {
         List<OnDevice> workouts = new ArrayList<>();
         boolean synced = false;
         LocalDate today = athlete.dayOf(clock.instant());
-        Map<Long, LocalDate> days = sessions.between(athlete, today.minusDays(DAYS_ON_DEVICE), today.plusDays(2 * DAYS_ON_DEVICE)).stream().collect(Collectors.toMap(Slab::id, Slab::day));
+        Map<Long, LocalDate> days =
+                sessions.between(athlete, today.minusDays(DAYS_ON_DEVICE), today.plusDays(2 * DAYS_ON_DEVICE)).stream()
+                        .collect(Collectors.toMap(Slab::id, Slab::day));
         for (DeviceFolder.DeviceFile file : folder.inbox(athleteId)) {
             synced = true;
             if (!file.name().startsWith("workout-")) continue;
             FitWorkout.Answer answer = FitWorkout.read(file.bytes());
             long id = Long.parseLong(file.name().replaceAll("\\D", ""));
-            workouts.add(answer.workout() == null ? new OnDevice(id, days.get(id), Sport.OTHER, file.name(), List.of(), answer.problems().toString()) : new OnDevice(id, days.get(id), answer.workout().sport(), answer.workout().name(), answer.workout().steps(), null));
+            workouts.add(
+                    answer.workout() == null
+                            ? new OnDevice(
+                                    id,
+                                    days.get(id),
+                                    Sport.OTHER,
+                                    file.name(),
+                                    List.of(),
+                                    answer.problems().toString())
+                            : new OnDevice(
+                                    id,
+                                    days.get(id),
+                                    answer.workout().sport(),
+                                    answer.workout().name(),
+                                    answer.workout().steps(),
+                                    null));
         }
         return new Device(workouts, outdated(athlete), synced);
     }
@@ -86,27 +114,39 @@ public class BenchService {
         Zones now = thresholds.zonesOf(athlete).on(athlete.dayOf(clock.instant()));
         List<String> outdated = new ArrayList<>();
         for (Sport sport : athlete.sports())
-            folder.zones(athlete.id(), sport).flatMap(file -> FitZones.read(file.bytes()).zones()).ifPresent(onDevice -> {
-                FitZones wanted = FitZones.read(FitZones.of(now, sport, onDevice.created()).write(SERIAL)).zones().orElse(null);
-                if (!onDevice.equals(wanted)) outdated.add(sport.doing() + ", of " + athlete.dayOf(onDevice.created()));
-            });
+            folder.zones(athlete.id(), sport)
+                    .flatMap(file -> FitZones.read(file.bytes()).zones())
+                    .ifPresent(onDevice -> {
+                        FitZones wanted = FitZones.read(FitZones.of(now, sport, onDevice.created())
+                                        .write(SERIAL))
+                                .zones()
+                                .orElse(null);
+                        if (!onDevice.equals(wanted))
+                            outdated.add(sport.doing() + ", of " + athlete.dayOf(onDevice.created()));
+                    });
         return outdated;
     }
 
     /**
-     * Puts the workouts of today and the next days and the zones of today on the device, and fetches what it recorded. Not in one
-     * transaction: a file leaves the outbox only after its upload is committed.
+     * Puts the workouts of today and the next days and the zones of today on the device, and fetches what it recorded.
+     * Not in one transaction: a file leaves the outbox only after its upload is committed.
      */
     public int sync(long athleteId, Viewer viewer) {
         Athlete athlete = athletes.require(athleteId, viewer);
         LocalDate today = athlete.dayOf(clock.instant());
         List<DeviceFolder.DeviceFile> files = new ArrayList<>();
         for (Slab slab : sessions.between(athlete, today, today.plusDays(DAYS_ON_DEVICE)))
-            if (slab.planned() && slab.done() == null && slab.plannedSeconds() != null) files.add(new DeviceFolder.DeviceFile(DeviceFolder.workoutName(slab.id()), workoutFile(athleteId, viewer, slab.id()).bytes()));
+            if (slab.planned() && slab.done() == null && slab.plannedSeconds() != null)
+                files.add(new DeviceFolder.DeviceFile(
+                        DeviceFolder.workoutName(slab.id()),
+                        workoutFile(athleteId, viewer, slab.id()).bytes()));
         Zones zones = thresholds.zonesOf(athlete).on(today);
         for (Sport sport : athlete.sports()) {
             FitZones own = FitZones.of(zones, sport, clock.instant());
-            if (!own.power().isEmpty() || !own.heartRate().isEmpty() || !own.speed().isEmpty()) files.add(new DeviceFolder.DeviceFile(DeviceFolder.zonesName(sport), own.write(SERIAL)));
+            if (!own.power().isEmpty()
+                    || !own.heartRate().isEmpty()
+                    || !own.speed().isEmpty())
+                files.add(new DeviceFolder.DeviceFile(DeviceFolder.zonesName(sport), own.write(SERIAL)));
         }
         folder.load(athleteId, files);
         for (long sessionId : rides.waiting(athleteId)) deliver(athleteId, viewer, sessionId);
@@ -121,14 +161,24 @@ public class BenchService {
         }
     }
 
-    /** Starts a workout that is on the device. @throws IllegalArgumentException when it is not there or is done already */
+    /**
+     * Starts a workout that is on the device. @throws IllegalArgumentException when it is not there or is done already
+     */
     @Transactional(readOnly = true)
     public void start(long athleteId, Viewer viewer, long sessionId, int speed) {
         SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
         if (opened.slab().done() != null) throw new IllegalArgumentException("This session has a recording already.");
-        if (opened.slab().day().isAfter(opened.athlete().dayOf(clock.instant()))) throw new IllegalArgumentException("“" + opened.slab().title() + "” is planned for " + opened.slab().day() + ": move it to today on the board, then sync.");
-        DeviceFolder.DeviceFile file = folder.workout(athleteId, sessionId).orElseThrow(() -> new IllegalArgumentException("This workout is not on the device: press Sync first."));
-        LiveUnit unit = LiveUnit.load(file.bytes(), body(opened.slab().sport(), opened.thresholds()), new Random(sessionId), Faults.NONE.heat());
+        if (opened.slab().day().isAfter(opened.athlete().dayOf(clock.instant())))
+            throw new IllegalArgumentException("“" + opened.slab().title() + "” is planned for "
+                    + opened.slab().day() + ": move it to today on the board, then sync.");
+        DeviceFolder.DeviceFile file = folder.workout(athleteId, sessionId)
+                .orElseThrow(
+                        () -> new IllegalArgumentException("This workout is not on the device: press Sync first."));
+        LiveUnit unit = LiveUnit.load(
+                file.bytes(),
+                body(opened.slab().sport(), opened.thresholds()),
+                new Random(sessionId),
+                Faults.NONE.heat());
         rides.start(athleteId, sessionId, unit, begin(opened), speed);
     }
 
@@ -143,16 +193,28 @@ public class BenchService {
         return finish(athleteId, viewer, sessionId, rides.key(athleteId, sessionId, key));
     }
 
-    /** A unit that has just finished leaves its file in the outbox, and Pemblar fetches it through the ordinary upload. */
-    private Optional<LiveRides.State> finish(long athleteId, Viewer viewer, long sessionId, Optional<LiveRides.State> state) {
+    /**
+     * A unit that has just finished leaves its file in the outbox, and Pemblar fetches it through the ordinary upload.
+     */
+    private Optional<LiveRides.State> finish(
+            long athleteId, Viewer viewer, long sessionId, Optional<LiveRides.State> state) {
         if (state.isPresent() && state.get().view().finished()) deliver(athleteId, viewer, sessionId);
         return state;
     }
 
-    /** @return false when the outbox cannot be written now: the unit keeps its ride, and the next look or sync tries again */
+    /**
+     * @return false when the outbox cannot be written now: the unit keeps its ride, and the next look or sync tries
+     *     again
+     */
     private boolean deliver(long athleteId, Viewer viewer, long sessionId) {
         try {
-            rides.finish(athleteId, sessionId, bytes -> folder.deliver(athleteId, new DeviceFolder.DeviceFile("bench-unit-" + sessionId + "-" + clock.millis() + ".fit", bytes)));
+            rides.finish(
+                    athleteId,
+                    sessionId,
+                    bytes -> folder.deliver(
+                            athleteId,
+                            new DeviceFolder.DeviceFile(
+                                    "bench-unit-" + sessionId + "-" + clock.millis() + ".fit", bytes)));
             collect(athleteId, viewer);
             return true;
         } catch (UncheckedIOException e) {
@@ -168,16 +230,22 @@ public class BenchService {
     @Transactional(readOnly = true)
     public WorkoutFile workoutFile(long athleteId, Viewer viewer, long sessionId) {
         SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
-        var workout = opened.workout().orElseThrow(() -> new IllegalArgumentException("This session has no workout to send."));
+        var workout = opened.workout()
+                .orElseThrow(() -> new IllegalArgumentException("This session has no workout to send."));
         String title = opened.slab().title();
-        return new WorkoutFile(title.replaceAll("[^\\p{L}\\p{N}]+", "-") + ".fit", FitWorkouts.of(title, workout, opened.zones()).write(SERIAL, clock.instant()));
+        return new WorkoutFile(
+                title.replaceAll("[^\\p{L}\\p{N}]+", "-") + ".fit",
+                FitWorkouts.of(title, workout, opened.zones()).write(SERIAL, clock.instant()));
     }
 
     /** The zones of the session's day and sport, as a device gets them beside the workout. */
     @Transactional(readOnly = true)
     public WorkoutFile zonesFile(long athleteId, Viewer viewer, long sessionId) {
         SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
-        return new WorkoutFile("zones-" + opened.slab().sport().key() + ".fit", FitZones.of(opened.zones(), opened.slab().sport(), clock.instant()).write(SERIAL));
+        return new WorkoutFile(
+                "zones-" + opened.slab().sport().key() + ".fit",
+                FitZones.of(opened.zones(), opened.slab().sport(), clock.instant())
+                        .write(SERIAL));
     }
 
     /** Does the session on the bench unit and uploads what it recorded. */
@@ -186,20 +254,32 @@ public class BenchService {
         SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
         if (opened.slab().done() != null) throw new IllegalArgumentException("This session has a recording already.");
         WorkoutFile file = workoutFile(athleteId, viewer, sessionId);
-        byte[] activity = HeadUnit.follow(file.bytes(), body(opened.slab().sport(), opened.thresholds()), begin(opened), new Random(sessionId), Faults.NONE);
+        byte[] activity = HeadUnit.follow(
+                file.bytes(),
+                body(opened.slab().sport(), opened.thresholds()),
+                begin(opened),
+                new Random(sessionId),
+                Faults.NONE);
         imports.upload(athleteId, viewer, "bench-unit-" + opened.slab().day() + ".fit", activity);
     }
 
     /** A simulated session happens at its planned time. */
     private static Instant begin(SessionService.Opened opened) {
-        int minute = opened.slab().startMinute() == null ? EVENING_MINUTE : opened.slab().startMinute();
+        int minute = opened.slab().startMinute() == null
+                ? EVENING_MINUTE
+                : opened.slab().startMinute();
         return opened.athlete().at(opened.slab().day(), minute);
     }
 
     /** A stand-in body near to the athlete's own values; what is not known takes an ordinary value. */
     private static Body body(Sport sport, Thresholds t) {
-        return new Body(sport, t.get(Quantity.THRESHOLD_POWER).orElse(220) * 1.01, t.get(Quantity.W_PRIME).orElse(16_000),
-            t.forSport(sport).get(Quantity.THRESHOLD_SPEED).orElse(Body.usualSpeed(sport)) * 1.005, t.get(Quantity.RESTING_HEART_RATE).orElse(52), t.get(Quantity.MAXIMUM_HEART_RATE).orElse(186),
-            t.get(Quantity.BODY_MASS).orElse(70));
+        return new Body(
+                sport,
+                t.get(Quantity.THRESHOLD_POWER).orElse(220) * 1.01,
+                t.get(Quantity.W_PRIME).orElse(16_000),
+                t.forSport(sport).get(Quantity.THRESHOLD_SPEED).orElse(Body.usualSpeed(sport)) * 1.005,
+                t.get(Quantity.RESTING_HEART_RATE).orElse(52),
+                t.get(Quantity.MAXIMUM_HEART_RATE).orElse(186),
+                t.get(Quantity.BODY_MASS).orElse(70));
     }
 }

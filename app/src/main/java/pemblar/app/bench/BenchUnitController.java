@@ -1,7 +1,5 @@
 package pemblar.app.bench;
 
-import pemblar.app.frame.Shown;
-import pemblar.core.sport.Sport;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,10 +17,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
-import pemblar.app.threshold.Amounts;
 import pemblar.benchunit.LiveUnit;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;
 import pemblar.core.workout.Pace;
 import pemblar.formats.fit.FitWorkout.Ends;
@@ -34,6 +33,7 @@ import pemblar.formats.fit.FitWorkout.FitStep;
 class BenchUnitController {
     /** Slower than so many metres a second is standing. */
     private static final double STANDING = 0.2;
+
     private final Pages pages;
     private final BenchService bench;
     private final DeviceService devices;
@@ -47,13 +47,27 @@ class BenchUnitController {
     /** A step as the device words it. */
     record StepLine(String length, String target, String notes) {}
 
-    record WorkoutLine(long sessionId, LocalDate day, boolean isToday, String name, List<StepLine> steps, String problem) {}
+    record WorkoutLine(
+            long sessionId, LocalDate day, boolean isToday, String name, List<StepLine> steps, String problem) {}
 
     @GetMapping
-    String device(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        LocalDate today = pages.open(model, athleteId, viewer, "bench", null, null).today();
+    String device(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        LocalDate today =
+                pages.open(model, athleteId, viewer, "bench", null, null).today();
         BenchService.Device device = bench.device(athleteId, viewer);
-        model.addAttribute("workouts", device.workouts().stream().sorted(java.util.Comparator.comparing(w -> w.day() == null ? LocalDate.MAX : w.day())).map(w -> new WorkoutLine(w.sessionId(), w.day(), w.day() != null && !w.day().isAfter(today), w.name(), w.steps().stream().map(s -> line(s, w.sport())).toList(), w.problem())).toList());
+        model.addAttribute(
+                "workouts",
+                device.workouts().stream()
+                        .sorted(java.util.Comparator.comparing(w -> w.day() == null ? LocalDate.MAX : w.day()))
+                        .map(w -> new WorkoutLine(
+                                w.sessionId(),
+                                w.day(),
+                                w.day() != null && !w.day().isAfter(today),
+                                w.name(),
+                                w.steps().stream().map(s -> line(s, w.sport())).toList(),
+                                w.problem()))
+                        .toList());
         model.addAttribute("outdated", device.outdated());
         model.addAttribute("synced", device.isSynced());
         model.addAttribute("devices", devices.of(athleteId, viewer));
@@ -61,14 +75,21 @@ class BenchUnitController {
     }
 
     @PostMapping("/sync")
-    String sync(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String sync(
+            @PathVariable long athleteId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         int files = bench.sync(athleteId, viewer);
         flash.addFlashAttribute("said", "Synced: " + files + " files are on the device.");
         return "redirect:/a/" + athleteId + "/bench";
     }
 
     @PostMapping("/devices")
-    String add(@PathVariable long athleteId, @RequestParam String name, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String add(
+            @PathVariable long athleteId,
+            @RequestParam String name,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         try {
             flash.addFlashAttribute("newToken", devices.add(athleteId, viewer, name));
         } catch (IllegalArgumentException e) {
@@ -78,13 +99,22 @@ class BenchUnitController {
     }
 
     @PostMapping("/devices/{id}/revoke")
-    String revoke(@PathVariable long athleteId, @PathVariable long id, @RequestParam boolean revoked, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String revoke(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam boolean revoked,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         devices.revoke(athleteId, viewer, id, revoked);
         return "redirect:/a/" + athleteId + "/bench";
     }
 
     @PostMapping("/{sessionId}/start")
-    String start(@PathVariable long athleteId, @PathVariable long sessionId, @RequestParam(defaultValue = "1") int speed, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String start(
+            @PathVariable long athleteId,
+            @PathVariable long sessionId,
+            @RequestParam(defaultValue = "1") int speed,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         try {
             bench.start(athleteId, viewer, sessionId, speed);
         } catch (IllegalArgumentException e) {
@@ -95,7 +125,12 @@ class BenchUnitController {
     }
 
     @GetMapping("/{sessionId}")
-    String ride(@PathVariable long athleteId, @PathVariable long sessionId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model, RedirectAttributes flash) {
+    String ride(
+            @PathVariable long athleteId,
+            @PathVariable long sessionId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model,
+            RedirectAttributes flash) {
         pages.open(model, athleteId, viewer, "bench", null, null);
         if (bench.state(athleteId, viewer, sessionId).isEmpty()) {
             flash.addFlashAttribute("said", "The bench unit is not running this workout.");
@@ -107,14 +142,25 @@ class BenchUnitController {
 
     @GetMapping("/{sessionId}/state")
     @ResponseBody
-    ResponseEntity<Map<String, Object>> state(@PathVariable long athleteId, @PathVariable long sessionId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return bench.state(athleteId, viewer, sessionId).map(s -> ResponseEntity.ok(shown(s))).orElseThrow(() -> new NotFoundException("bench unit"));
+    ResponseEntity<Map<String, Object>> state(
+            @PathVariable long athleteId,
+            @PathVariable long sessionId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        return bench.state(athleteId, viewer, sessionId)
+                .map(s -> ResponseEntity.ok(shown(s)))
+                .orElseThrow(() -> new NotFoundException("bench unit"));
     }
 
     @PostMapping("/{sessionId}/key")
     @ResponseBody
-    ResponseEntity<Map<String, Object>> key(@PathVariable long athleteId, @PathVariable long sessionId, @RequestParam String key, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return bench.key(athleteId, viewer, sessionId, key).map(s -> ResponseEntity.ok(shown(s))).orElseGet(() -> ResponseEntity.ok(Map.of("finished", true)));
+    ResponseEntity<Map<String, Object>> key(
+            @PathVariable long athleteId,
+            @PathVariable long sessionId,
+            @RequestParam String key,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        return bench.key(athleteId, viewer, sessionId, key)
+                .map(s -> ResponseEntity.ok(shown(s)))
+                .orElseGet(() -> ResponseEntity.ok(Map.of("finished", true)));
     }
 
     /** All texts ready to show; the page only places them. */
@@ -130,7 +176,11 @@ class BenchUnitController {
         map.put("countdown", v.countdown());
         map.put("bpm", whole(v.bpm()));
         map.put("cadence", whole(v.cadence()));
-        map.put("driver", Double.isNaN(v.personWatts()) ? "the simulated athlete drives" : "you drive: " + Math.round(v.personWatts()) + " W asked for");
+        map.put(
+                "driver",
+                Double.isNaN(v.personWatts())
+                        ? "the simulated athlete drives"
+                        : "you drive: " + Math.round(v.personWatts()) + " W asked for");
         if (v.finished()) return map;
         FitStep step = v.step();
         map.put("step", step.name().isEmpty() ? length(step) : step.name() + ", " + length(step));
@@ -138,13 +188,27 @@ class BenchUnitController {
         map.put("target", target(step, state.sport(), v.low(), v.high()));
         map.put("live", value(step.basis(), state.sport(), v.live()));
         map.put("unit", unit(step.basis(), state.sport()));
-        map.put("toGo", step.ends() == Ends.TIME ? clock((int) Math.round(v.toGo())) : step.ends() == Ends.DISTANCE ? Math.round(v.toGo()) + " m" : step.ends() == Ends.LAP_KEY ? "until the lap key" : length(step));
-        map.put("next", v.next() == null ? "then it is done" : line(v.next(), state.sport()).length() + " at " + line(v.next(), state.sport()).target());
+        map.put(
+                "toGo",
+                step.ends() == Ends.TIME
+                        ? clock((int) Math.round(v.toGo()))
+                        : step.ends() == Ends.DISTANCE
+                                ? Math.round(v.toGo()) + " m"
+                                : step.ends() == Ends.LAP_KEY ? "until the lap key" : length(step));
+        map.put(
+                "next",
+                v.next() == null
+                        ? "then it is done"
+                        : line(v.next(), state.sport()).length() + " at "
+                                + line(v.next(), state.sport()).target());
         map.put("place", place(v));
         return map;
     }
 
-    /** Where the live value stands on the gauge, whose target band reaches from 0.4 to 0.6; null when there is no target. */
+    /**
+     * Where the live value stands on the gauge, whose target band reaches from 0.4 to 0.6; null when there is no
+     * target.
+     */
     private static Double place(LiveUnit.View v) {
         if (Double.isNaN(v.low()) || Double.isNaN(v.live()) || v.high() <= v.low()) return null;
         double place = 0.4 + 0.2 * (v.live() - v.low()) / (v.high() - v.low());
@@ -157,7 +221,9 @@ class BenchUnitController {
 
     private static String value(Basis basis, Sport sport, double live) {
         if (Double.isNaN(live)) return "–";
-        return basis == Basis.PACE ? live < STANDING ? "–" : Shown.speedFigure(sport, live) : String.valueOf(Math.round(live));
+        return basis == Basis.PACE
+                ? live < STANDING ? "–" : Shown.speedFigure(sport, live)
+                : String.valueOf(Math.round(live));
     }
 
     private static String unit(Basis basis, Sport sport) {
@@ -165,18 +231,28 @@ class BenchUnitController {
     }
 
     private static StepLine line(FitStep step, Sport sport) {
-        if (step.isRepeat()) return new StepLine("repeat", step.times() + " times from step " + ((int) step.endValue() + 1), step.name());
-        return new StepLine((step.name().isEmpty() ? "" : step.name() + ", ") + length(step), target(step, sport, step.low(), step.high()), step.notes());
+        if (step.isRepeat())
+            return new StepLine(
+                    "repeat", step.times() + " times from step " + ((int) step.endValue() + 1), step.name());
+        return new StepLine(
+                (step.name().isEmpty() ? "" : step.name() + ", ") + length(step),
+                target(step, sport, step.low(), step.high()),
+                step.notes());
     }
 
     private static String target(FitStep step, Sport sport, double low, double high) {
-        return step.basis() == null || Double.isNaN(low) ? "no target" : Shown.range(step.basis().measure(), sport, low, high);
+        return step.basis() == null || Double.isNaN(low)
+                ? "no target"
+                : Shown.range(step.basis().measure(), sport, low, high);
     }
 
     private static String length(FitStep step) {
         return switch (step.ends()) {
             case TIME -> clock((int) step.endValue());
-            case DISTANCE -> step.endValue() >= 2000 ? String.format(Locale.ROOT, "%.1f km", step.endValue() / 1000) : Math.round(step.endValue()) + " m";
+            case DISTANCE ->
+                step.endValue() >= 2000
+                        ? String.format(Locale.ROOT, "%.1f km", step.endValue() / 1000)
+                        : Math.round(step.endValue()) + " m";
             case HEART_RATE_BELOW -> "until under " + Math.round(step.endValue()) + " bpm";
             case HEART_RATE_ABOVE -> "until over " + Math.round(step.endValue()) + " bpm";
             case LAP_KEY, REPEAT -> "until the lap key";
@@ -184,6 +260,8 @@ class BenchUnitController {
     }
 
     private static String clock(int seconds) {
-        return seconds >= 3600 ? String.format(Locale.ROOT, "%d:%02d:%02d", seconds / 3600, seconds / 60 % 60, seconds % 60) : Pace.clock(seconds);
+        return seconds >= 3600
+                ? String.format(Locale.ROOT, "%d:%02d:%02d", seconds / 3600, seconds / 60 % 60, seconds % 60)
+                : Pace.clock(seconds);
     }
 }

@@ -13,8 +13,8 @@ import org.springframework.stereotype.Component;
 import pemblar.core.sport.Sport;
 
 /**
- * The folders of each athlete's bench unit, as if a device were mounted: Pemblar puts workouts and zones into the inbox, the unit its
- * activities into the outbox. Nothing else passes between the two.
+ * The folders of each athlete's bench unit, as if a device were mounted: Pemblar puts workouts and zones into the
+ * inbox, the unit its activities into the outbox. Nothing else passes between the two.
  */
 @Component
 class DeviceFolder {
@@ -43,11 +43,15 @@ class DeviceFolder {
     }
 
     Optional<DeviceFile> workout(long athleteId, long sessionId) {
-        return inbox(athleteId).stream().filter(f -> f.name().equals(workoutName(sessionId))).findFirst();
+        return inbox(athleteId).stream()
+                .filter(f -> f.name().equals(workoutName(sessionId)))
+                .findFirst();
     }
 
     Optional<DeviceFile> zones(long athleteId, Sport sport) {
-        return inbox(athleteId).stream().filter(f -> f.name().equals(zonesName(sport))).findFirst();
+        return inbox(athleteId).stream()
+                .filter(f -> f.name().equals(zonesName(sport)))
+                .findFirst();
     }
 
     static String workoutName(long sessionId) {
@@ -61,7 +65,8 @@ class DeviceFolder {
     /** What the unit writes when a session ends. */
     void deliver(long athleteId, DeviceFile activity) {
         try {
-            Files.write(Files.createDirectories(folder(athleteId, "outbox")).resolve(activity.name()), activity.bytes());
+            Files.write(
+                    Files.createDirectories(folder(athleteId, "outbox")).resolve(activity.name()), activity.bytes());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -88,7 +93,9 @@ class DeviceFolder {
         if (!Files.isDirectory(folder)) return List.of();
         try (Stream<Path> paths = Files.list(folder)) {
             List<DeviceFile> files = new ArrayList<>();
-            for (Path path : paths.filter(p -> p.toString().endsWith(".fit")).sorted().toList()) files.add(new DeviceFile(path.getFileName().toString(), Files.readAllBytes(path)));
+            for (Path path :
+                    paths.filter(p -> p.toString().endsWith(".fit")).sorted().toList())
+                files.add(new DeviceFile(path.getFileName().toString(), Files.readAllBytes(path)));
             return files;
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -13,6 +13,7 @@ class DeviceRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long athleteId;
     Long accountId;
     String name;

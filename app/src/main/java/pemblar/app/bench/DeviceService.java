@@ -39,7 +39,9 @@ public class DeviceService {
     @Transactional(readOnly = true)
     public List<Known> of(long athleteId, Viewer viewer) {
         athletes.require(athleteId, viewer);
-        return devices.findByAthleteIdOrderByName(athleteId).stream().map(d -> new Known(d.id, d.name, d.revoked, d.lastSync)).toList();
+        return devices.findByAthleteIdOrderByName(athleteId).stream()
+                .map(d -> new Known(d.id, d.name, d.revoked, d.lastSync))
+                .toList();
     }
 
     /** Makes a token for a new device. It is told once and cannot be read again. */
@@ -57,7 +59,8 @@ public class DeviceService {
     @Transactional
     public void revoke(long athleteId, Viewer viewer, long deviceId, boolean revoked) {
         athletes.require(athleteId, viewer);
-        devices.findByIdAndAthleteId(deviceId, athleteId).orElseThrow(() -> new NotFoundException("device")).revoked = revoked;
+        devices.findByIdAndAthleteId(deviceId, athleteId).orElseThrow(() -> new NotFoundException("device")).revoked =
+                revoked;
     }
 
     /** Empty for a token that nobody gave out. */
@@ -70,7 +73,8 @@ public class DeviceService {
 
     private static String hash(String token) {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java runtime has SHA-256", e);
         }

@@ -18,7 +18,10 @@ import pemblar.app.exchange.ImportService;
 import pemblar.app.frame.Limits;
 import pemblar.app.frame.WholeFiles;
 
-/** Sync for devices: files down, activities up, with the header {@code Authorization: Bearer <token>} (docs/formats/device-sync.md). */
+/**
+ * Sync for devices: files down, activities up, with the header {@code Authorization: Bearer <token>}
+ * (docs/formats/device-sync.md).
+ */
 @RestController
 @RequestMapping("/device")
 class DeviceSyncController {
@@ -32,7 +35,13 @@ class DeviceSyncController {
     private final Limits limits;
     private final WholeFiles whole;
 
-    DeviceSyncController(DeviceService devices, BenchService bench, DeviceFolder folder, ImportService imports, Limits limits, WholeFiles whole) {
+    DeviceSyncController(
+            DeviceService devices,
+            BenchService bench,
+            DeviceFolder folder,
+            ImportService imports,
+            Limits limits,
+            WholeFiles whole) {
         this.devices = devices;
         this.bench = bench;
         this.folder = folder;
@@ -46,22 +55,43 @@ class DeviceSyncController {
     ResponseEntity<Object> files(@RequestHeader(value = "Authorization", defaultValue = "") String authorization) {
         return answer(authorization, asking -> {
             bench.sync(asking.athleteId(), asking.viewer());
-            return ResponseEntity.ok(folder.inbox(asking.athleteId()).stream().map(DeviceFolder.DeviceFile::name).toList());
+            return ResponseEntity.ok(folder.inbox(asking.athleteId()).stream()
+                    .map(DeviceFolder.DeviceFile::name)
+                    .toList());
         });
     }
 
     @GetMapping("/files/{name}")
-    ResponseEntity<Object> file(@PathVariable String name, @RequestHeader(value = "Authorization", defaultValue = "") String authorization) {
-        return answer(authorization, asking -> folder.inbox(asking.athleteId()).stream().filter(f -> f.name().equals(name)).findFirst()
-            .<ResponseEntity<Object>>map(f -> ResponseEntity.ok().contentType(MediaType.APPLICATION_OCTET_STREAM).body(f.bytes())).orElse(ResponseEntity.notFound().build()));
+    ResponseEntity<Object> file(
+            @PathVariable String name,
+            @RequestHeader(value = "Authorization", defaultValue = "") String authorization) {
+        return answer(
+                authorization,
+                asking -> folder.inbox(asking.athleteId()).stream()
+                        .filter(f -> f.name().equals(name))
+                        .findFirst()
+                        .<ResponseEntity<Object>>map(f -> ResponseEntity.ok()
+                                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                                .body(f.bytes()))
+                        .orElse(ResponseEntity.notFound().build()));
     }
 
-    /** Takes a FIT activity; the same file twice is recognised, so a device may send again until it hears that it arrived. */
+    /**
+     * Takes a FIT activity; the same file twice is recognised, so a device may send again until it hears that it
+     * arrived.
+     */
     @PostMapping("/activities")
-    ResponseEntity<Object> activity(@RequestHeader(value = "Authorization", defaultValue = "") String authorization, HttpServletRequest request) {
+    ResponseEntity<Object> activity(
+            @RequestHeader(value = "Authorization", defaultValue = "") String authorization,
+            HttpServletRequest request) {
         return answer(authorization, asking -> {
-            if (request.getContentLengthLong() > MOST_BYTES) return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE).header("Connection", "close").body(said(TOO_LARGE));
-            if (!limits.allowUpload(asking.viewer().accountId())) return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS).body(said("That was a lot in a minute. Keep the file and send it again in a minute."));
+            if (request.getContentLengthLong() > MOST_BYTES)
+                return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
+                        .header("Connection", "close")
+                        .body(said(TOO_LARGE));
+            if (!limits.allowUpload(asking.viewer().accountId()))
+                return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+                        .body(said("That was a lot in a minute. Keep the file and send it again in a minute."));
             return whole.with(() -> take(asking, request));
         });
     }
@@ -70,11 +100,15 @@ class DeviceSyncController {
     private ResponseEntity<Object> take(Asking asking, HttpServletRequest request) {
         try {
             byte[] bytes = request.getInputStream().readNBytes(MOST_BYTES + 1);
-            if (bytes.length > MOST_BYTES) return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE).header("Connection", "close").body(said(TOO_LARGE));
+            if (bytes.length > MOST_BYTES)
+                return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
+                        .header("Connection", "close")
+                        .body(said(TOO_LARGE));
             imports.upload(asking.athleteId(), asking.viewer(), "device.fit", bytes);
             return ResponseEntity.accepted().body(said("The activity arrived."));
         } catch (IOException e) {
-            return ResponseEntity.badRequest().body(said("The activity did not arrive whole. Keep the file and send it again."));
+            return ResponseEntity.badRequest()
+                    .body(said("The activity did not arrive whole. Keep the file and send it again."));
         }
     }
 
@@ -83,9 +117,16 @@ class DeviceSyncController {
     }
 
     private ResponseEntity<Object> answer(String authorization, Work work) {
-        Optional<Asking> asking = authorization.startsWith(BEARER) ? devices.asking(authorization.substring(BEARER.length())) : Optional.empty();
-        if (asking.isEmpty()) return ResponseEntity.status(HttpStatus.UNAUTHORIZED).body(said("This device is not known. Make a token for it on the bench unit's page."));
-        if (asking.get().revoked()) return ResponseEntity.status(HttpStatus.FORBIDDEN).body(said("This device's token was revoked. Nothing is lost: keep the files, let the token be allowed again or make a new one, then sync again."));
+        Optional<Asking> asking = authorization.startsWith(BEARER)
+                ? devices.asking(authorization.substring(BEARER.length()))
+                : Optional.empty();
+        if (asking.isEmpty())
+            return ResponseEntity.status(HttpStatus.UNAUTHORIZED)
+                    .body(said("This device is not known. Make a token for it on the bench unit's page."));
+        if (asking.get().revoked())
+            return ResponseEntity.status(HttpStatus.FORBIDDEN)
+                    .body(said("This device's token was revoked. Nothing is lost: keep the files, let "
+                            + "the token be allowed again or make a new one, then sync again."));
         return work.of(asking.get());
     }
 

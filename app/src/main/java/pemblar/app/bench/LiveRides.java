@@ -1,6 +1,5 @@
 package pemblar.app.bench;
 
-import pemblar.core.sport.Sport;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.util.List;
@@ -10,10 +9,12 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Component;
 import pemblar.benchunit.LiveUnit;
+import pemblar.core.sport.Sport;
 
 /**
- * Bench units that are running on this node. A unit lives on by the wall clock times its speed, and is brought up to the moment whenever it
- * is looked at; one that nobody looks at for half a day is forgotten, as a device whose battery ran out.
+ * Bench units that are running on this node. A unit lives on by the wall clock times its speed, and is brought up to
+ * the moment whenever it is looked at; one that nobody looks at for half a day is forgotten, as a device whose battery
+ * ran out.
  */
 @Component
 class LiveRides {
@@ -53,7 +54,8 @@ class LiveRides {
     void start(long athleteId, long sessionId, LiveUnit unit, Instant start, int speed) {
         long now = clock.millis();
         rides.values().removeIf(ride -> now - ride.lived > FORGOTTEN_MILLIS);
-        if (rides.size() >= MOST) throw new IllegalArgumentException("Too many bench units run at once. Try again in a while.");
+        if (rides.size() >= MOST)
+            throw new IllegalArgumentException("Too many bench units run at once. Try again in a while.");
         rides.put(sessionId, new Ride(athleteId, unit, start, clamped(speed), now));
     }
 
@@ -62,7 +64,7 @@ class LiveRides {
     }
 
     Optional<State> state(long athleteId, long sessionId) {
-        return with(athleteId, sessionId, ride -> { });
+        return with(athleteId, sessionId, ride -> {});
     }
 
     /** Presses a key, after the unit has lived up to this moment. */
@@ -110,8 +112,8 @@ class LiveRides {
     }
 
     /**
-     * Hands over the activity of a unit that has finished; only once that has worked the unit is put away, so that a full disk loses no ride. One that
-     * was stopped before it began leaves none.
+     * Hands over the activity of a unit that has finished; only once that has worked the unit is put away, so that a
+     * full disk loses no ride. One that was stopped before it began leaves none.
      */
     boolean finish(long athleteId, long sessionId, Consumer<byte[]> deliver) {
         Ride ride = rides.get(sessionId);
@@ -127,6 +129,10 @@ class LiveRides {
 
     /** Sessions of an athlete whose unit has finished and still holds its ride. */
     List<Long> waiting(long athleteId) {
-        return rides.entrySet().stream().filter(e -> e.getValue().athleteId == athleteId && e.getValue().unit.isFinished()).map(Map.Entry::getKey).toList();
+        return rides.entrySet().stream()
+                .filter(e ->
+                        e.getValue().athleteId == athleteId && e.getValue().unit.isFinished())
+                .map(Map.Entry::getKey)
+                .toList();
     }
 }

@@ -1,4 +1,2 @@
-/**
- * The bench unit as seen from the browser.
- */
+/** The bench unit as seen from the browser. */
 package pemblar.app.bench;

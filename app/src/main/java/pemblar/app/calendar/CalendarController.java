@@ -32,16 +32,24 @@ class CalendarController {
     }
 
     @GetMapping("/a/{athleteId}/season/calendar")
-    String show(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String show(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
         model.addAttribute("since", calendar.since(page.athlete()).orElse(null));
         return "calendar/calendar";
     }
 
     @PostMapping("/a/{athleteId}/season/calendar/renew")
-    String renew(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes answer) {
+    String renew(
+            @PathVariable long athleteId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes answer) {
         String token = calendar.renew(athleteId, viewer);
-        answer.addFlashAttribute("address", ServletUriComponentsBuilder.fromCurrentContextPath().path("/calendar/" + token + ".ics").toUriString());
+        answer.addFlashAttribute(
+                "address",
+                ServletUriComponentsBuilder.fromCurrentContextPath()
+                        .path("/calendar/" + token + ".ics")
+                        .toUriString());
         return "redirect:/a/" + athleteId + "/season/calendar";
     }
 
@@ -52,18 +60,39 @@ class CalendarController {
     }
 
     @GetMapping("/a/{athleteId}/season/plan.ics")
-    ResponseEntity<byte[]> file(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return ResponseEntity.ok().contentType(CALENDAR).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("plan.ics").build().toString()).body(calendar.calendar(pages.athlete(athleteId, viewer)));
+    ResponseEntity<byte[]> file(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        return ResponseEntity.ok()
+                .contentType(CALENDAR)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("plan.ics")
+                                .build()
+                                .toString())
+                .body(calendar.calendar(pages.athlete(athleteId, viewer)));
     }
 
     @GetMapping("/a/{athleteId}/season/season.csv")
-    ResponseEntity<String> season(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return ResponseEntity.ok().contentType(CSV).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("season.csv").build().toString()).body(calendar.season(pages.athlete(athleteId, viewer)));
+    ResponseEntity<String> season(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        return ResponseEntity.ok()
+                .contentType(CSV)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("season.csv")
+                                .build()
+                                .toString())
+                .body(calendar.season(pages.athlete(athleteId, viewer)));
     }
 
     @GetMapping("/calendar/{token}.ics")
     ResponseEntity<byte[]> feed(@PathVariable String token) {
         byte[] bytes = calendar.feed(token).orElseThrow(() -> new NotFoundException("calendar"));
-        return ResponseEntity.ok().contentType(CALENDAR).cacheControl(CacheControl.noStore()).body(bytes);
+        return ResponseEntity.ok()
+                .contentType(CALENDAR)
+                .cacheControl(CacheControl.noStore())
+                .body(bytes);
     }
 }

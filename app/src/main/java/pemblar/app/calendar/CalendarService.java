@@ -45,7 +45,13 @@ class CalendarService {
     private final Shown shown;
     private final InstantSource clock;
 
-    CalendarService(AthleteService athletes, PlanService plan, SessionService sessions, JdbcClient sql, Shown shown, InstantSource clock) {
+    CalendarService(
+            AthleteService athletes,
+            PlanService plan,
+            SessionService sessions,
+            JdbcClient sql,
+            Shown shown,
+            InstantSource clock) {
         this.athletes = athletes;
         this.plan = plan;
         this.sessions = sessions;
@@ -57,7 +63,10 @@ class CalendarService {
     /** When the present address was made; empty when there is none. */
     @Transactional(readOnly = true)
     Optional<LocalDate> since(Athlete athlete) {
-        return sql.sql("select created_at from calendar_feed where athlete_id = ?").param(athlete.id()).query((rs, i) -> athlete.dayOf(rs.getTimestamp(1).toInstant())).optional();
+        return sql.sql("select created_at from calendar_feed where athlete_id = ?")
+                .param(athlete.id())
+                .query((rs, i) -> athlete.dayOf(rs.getTimestamp(1).toInstant()))
+                .optional();
     }
 
     /** Makes a new address; the one before no longer works. It is told once and cannot be read again. */
@@ -67,26 +76,37 @@ class CalendarService {
         byte[] bytes = new byte[TOKEN_BYTES];
         RANDOM.nextBytes(bytes);
         String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        sql.sql("insert into calendar_feed (athlete_id, token_sha256, created_at) values (?, ?, ?) on conflict (athlete_id) do update set token_sha256 = excluded.token_sha256, created_at = excluded.created_at")
-            .params(athleteId, hash(token), java.sql.Timestamp.from(clock.instant())).update();
+        sql.sql("insert into calendar_feed (athlete_id, token_sha256, created_at) values (?, ?, ?) on "
+                        + "conflict (athlete_id) do update set token_sha256 = excluded.token_sha256, "
+                        + "created_at = excluded.created_at")
+                .params(athleteId, hash(token), java.sql.Timestamp.from(clock.instant()))
+                .update();
         return token;
     }
 
     @Transactional
     void close(long athleteId, Viewer viewer) {
         athletes.require(athleteId, viewer);
-        sql.sql("delete from calendar_feed where athlete_id = ?").param(athleteId).update();
+        sql.sql("delete from calendar_feed where athlete_id = ?")
+                .param(athleteId)
+                .update();
     }
 
     /** The calendar behind an address; empty for one that nobody has. */
     @Transactional(readOnly = true)
     Optional<byte[]> feed(String token) {
-        return sql.sql("select athlete_id from calendar_feed where token_sha256 = ?").param(hash(token)).query(Long.class).optional().map(athletes::forJob).map(this::calendar);
+        return sql.sql("select athlete_id from calendar_feed where token_sha256 = ?")
+                .param(hash(token))
+                .query(Long.class)
+                .optional()
+                .map(athletes::forJob)
+                .map(this::calendar);
     }
 
     private static String hash(String token) {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java runtime has SHA-256", e);
         }
@@ -98,17 +118,34 @@ class CalendarService {
         LocalDate today = athlete.dayOf(clock.instant());
         LocalDate from = today.minusDays(DAYS_BACK);
         List<Entry> entries = new ArrayList<>();
-        for (SeasonEvent event : plan.events(athlete)) if (!event.day().isBefore(from)) entries.add(new Entry("event-" + event.id() + "@pemblar", event.day(), null, null, event.priority() + " · " + event.name(), ""));
-        for (Whole session : sessions.wholeBetween(athlete, from, today.plusDays(DAYS_AHEAD))) if (session.slab().done() == null && session.slab().hasPlan()) entries.add(entry(athlete, session));
+        for (SeasonEvent event : plan.events(athlete))
+            if (!event.day().isBefore(from))
+                entries.add(new Entry(
+                        "event-" + event.id() + "@pemblar",
+                        event.day(),
+                        null,
+                        null,
+                        event.priority() + " · " + event.name(),
+                        ""));
+        for (Whole session : sessions.wholeBetween(athlete, from, today.plusDays(DAYS_AHEAD)))
+            if (session.slab().done() == null && session.slab().hasPlan()) entries.add(entry(athlete, session));
         return PlanCalendar.write("Plan of " + athlete.name(), entries, clock.instant());
     }
 
     private Entry entry(Athlete athlete, Whole session) {
         Slab slab = session.slab();
-        Instant start = slab.startMinute() == null || slab.plannedSeconds() == null || slab.plannedSeconds() == 0 ? null : athlete.at(slab.day(), slab.startMinute());
+        Instant start = slab.startMinute() == null || slab.plannedSeconds() == null || slab.plannedSeconds() == 0
+                ? null
+                : athlete.at(slab.day(), slab.startMinute());
         String steps = session.workout().map(ShorthandText::of).orElse(shown.word(slab.purpose()));
         String load = slab.plannedLoad() == null ? "" : ", load " + shown.whole(slab.plannedLoad());
-        return new Entry("session-" + slab.id() + "@pemblar", slab.day(), start, start == null ? null : start.plusSeconds(slab.plannedSeconds()), slab.title(), shown.duration(slab.plannedSeconds()) + load + "\n" + steps);
+        return new Entry(
+                "session-" + slab.id() + "@pemblar",
+                slab.day(),
+                start,
+                start == null ? null : start.plusSeconds(slab.plannedSeconds()),
+                slab.title(),
+                shown.duration(slab.plannedSeconds()) + load + "\n" + steps);
     }
 
     @Transactional(readOnly = true)
@@ -117,9 +154,20 @@ class CalendarService {
         List<SeasonEvent> events = plan.events(athlete);
         List<SeasonCsv.Row> rows = new ArrayList<>();
         for (Block block : plan.blocks(athlete)) {
-            List<DayLoad> inside = days.stream().filter(d -> block.contains(d.day())).toList();
-            rows.add(new SeasonCsv.Row(block, inside.stream().mapToDouble(DayLoad::plannedLoad).sum(), inside.stream().mapToDouble(DayLoad::plannedSeconds).sum() / 3600, inside.stream().mapToDouble(DayLoad::doneLoad).sum(),
-                inside.stream().mapToDouble(DayLoad::doneSeconds).sum() / 3600, String.join("; ", events.stream().filter(e -> block.contains(e.day())).map(e -> e.priority() + " " + e.name() + " " + e.day()).toList())));
+            List<DayLoad> inside =
+                    days.stream().filter(d -> block.contains(d.day())).toList();
+            rows.add(new SeasonCsv.Row(
+                    block,
+                    inside.stream().mapToDouble(DayLoad::plannedLoad).sum(),
+                    inside.stream().mapToDouble(DayLoad::plannedSeconds).sum() / 3600,
+                    inside.stream().mapToDouble(DayLoad::doneLoad).sum(),
+                    inside.stream().mapToDouble(DayLoad::doneSeconds).sum() / 3600,
+                    String.join(
+                            "; ",
+                            events.stream()
+                                    .filter(e -> block.contains(e.day()))
+                                    .map(e -> e.priority() + " " + e.name() + " " + e.day())
+                                    .toList())));
         }
         return SeasonCsv.write(rows);
     }

@@ -41,29 +41,50 @@ class CheckinController {
     }
 
     @GetMapping("/checkins")
-    String lanes(@PathVariable long athleteId, @RequestParam(required = false) LocalDate day, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String lanes(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) LocalDate day,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "checkins", null, null);
         LocalDate from = page.today().minusDays(DAYS - 1L);
-        NavigableMap<LocalDate, Checkin> days = checkins.between(page.athlete(), from.minusDays(DAYS_BEFORE), page.today());
+        NavigableMap<LocalDate, Checkin> days =
+                checkins.between(page.athlete(), from.minusDays(DAYS_BEFORE), page.today());
         NavigableMap<LocalDate, Double> loads = new TreeMap<>();
         page.trend().dayLoads().forEach(d -> loads.put(d.day(), d.doneLoad()));
-        model.addAttribute("lanes", LanesDrawing.of(days, loads, spans(plan.held(page.athlete()), days), from, page.today()));
+        model.addAttribute(
+                "lanes", LanesDrawing.of(days, loads, spans(plan.held(page.athlete()), days), from, page.today()));
         model.addAttribute("empty", days.isEmpty());
         LocalDate asked = day == null || day.isAfter(page.today()) ? page.today() : day;
-        model.addAttribute("form", new CheckinForm(asked, asked.equals(page.today()), checkins.between(page.athlete(), asked, asked).getOrDefault(asked, Checkin.none(asked)), checkins.bands(days, asked)));
+        model.addAttribute(
+                "form",
+                new CheckinForm(
+                        asked,
+                        asked.equals(page.today()),
+                        checkins.between(page.athlete(), asked, asked).getOrDefault(asked, Checkin.none(asked)),
+                        checkins.bands(days, asked)));
         return "checkin/lanes";
     }
 
     private static List<LanesDrawing.Span> spans(Held held, NavigableMap<LocalDate, Checkin> days) {
         List<LanesDrawing.Span> spans = new ArrayList<>();
         held.away().forEach(a -> spans.add(new LanesDrawing.Span(a.from(), a.to(), a.reason())));
-        days.values().stream().filter(c -> !c.illness().isEmpty()).forEach(c -> spans.add(new LanesDrawing.Span(c.day(), c.day(), "ill: " + c.illness())));
-        days.values().stream().filter(c -> !c.injury().isEmpty()).forEach(c -> spans.add(new LanesDrawing.Span(c.day(), c.day(), "hurt: " + c.injury())));
+        days.values().stream()
+                .filter(c -> !c.illness().isEmpty())
+                .forEach(c -> spans.add(new LanesDrawing.Span(c.day(), c.day(), "ill: " + c.illness())));
+        days.values().stream()
+                .filter(c -> !c.injury().isEmpty())
+                .forEach(c -> spans.add(new LanesDrawing.Span(c.day(), c.day(), "hurt: " + c.injury())));
         return spans;
     }
 
     @PostMapping("/checkin")
-    String keep(@PathVariable long athleteId, @RequestParam String day, @RequestParam Map<String, String> typed, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String keep(
+            @PathVariable long athleteId,
+            @RequestParam String day,
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         String back = "redirect:/a/" + athleteId + ("lanes".equals(typed.get("here")) ? "/checkins" : "/today");
         try {
             checkins.keep(athleteId, viewer, CheckinService.Source.HAND, Typing.of(Typed.day("Day", day), typed));
@@ -76,7 +97,12 @@ class CheckinController {
     }
 
     @PostMapping("/checkins/file")
-    String file(@PathVariable long athleteId, @RequestParam MultipartFile file, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) throws IOException {
+    String file(
+            @PathVariable long athleteId,
+            @RequestParam MultipartFile file,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash)
+            throws IOException {
         String back = "redirect:/a/" + athleteId + "/checkins";
         if (file.getSize() > MOST_BYTES) {
             flash.addFlashAttribute("problems", List.of("file: at most 5 MB are read; import it in parts"));
@@ -84,7 +110,11 @@ class CheckinController {
         }
         CheckinCsv.Reading reading = CheckinCsv.read(file.getBytes());
         try {
-            if (reading.problems().isEmpty()) flash.addFlashAttribute("good", checkins.keepAll(athleteId, viewer, CheckinService.Source.FILE, reading.checkins()) + " mornings were read.");
+            if (reading.problems().isEmpty())
+                flash.addFlashAttribute(
+                        "good",
+                        checkins.keepAll(athleteId, viewer, CheckinService.Source.FILE, reading.checkins())
+                                + " mornings were read.");
             else flash.addFlashAttribute("problems", reading.problems());
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("problems", List.of(e.getMessage()));

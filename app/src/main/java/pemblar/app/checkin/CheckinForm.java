@@ -12,8 +12,10 @@ import pemblar.core.checkin.Measure;
 public record CheckinForm(LocalDate day, boolean today, Checkin now, List<Bands> bands) {
     /** Words of the scales, from 1 to 5. */
     public enum Scale {
-        SORENESS("soreness", "Legs", List.of("fresh", "fine", "tired", "sore", "very sore")), MOOD("mood", "Mood", List.of("low", "flat", "fine", "good", "great")),
-        STRESS("stress", "Stress", List.of("none", "little", "some", "much", "too much")), ENERGY("energy", "Energy", List.of("empty", "low", "fine", "good", "full"));
+        SORENESS("soreness", "Legs", List.of("fresh", "fine", "tired", "sore", "very sore")),
+        MOOD("mood", "Mood", List.of("low", "flat", "fine", "good", "great")),
+        STRESS("stress", "Stress", List.of("none", "little", "some", "much", "too much")),
+        ENERGY("energy", "Energy", List.of("empty", "low", "fine", "good", "full"));
 
         private final String field;
         private final String label;
@@ -55,7 +57,11 @@ public record CheckinForm(LocalDate day, boolean today, Checkin now, List<Bands>
 
     /** The person has said something themselves; what a sensor filled in still waits for how the legs are. */
     public boolean done() {
-        return now.soreness() != null || now.mood() != null || now.stress() != null || now.energy() != null || !(now.illness() + now.injury() + now.note()).isEmpty();
+        return now.soreness() != null
+                || now.mood() != null
+                || now.stress() != null
+                || now.energy() != null
+                || !(now.illness() + now.injury() + now.note()).isEmpty();
     }
 
     public boolean hasValues() {
@@ -64,24 +70,36 @@ public record CheckinForm(LocalDate day, boolean today, Checkin now, List<Bands>
 
     /** A figure as it stands in a field. */
     public String figure(Double value) {
-        return value == null ? "" : value == Math.rint(value) ? String.valueOf(value.longValue()) : String.format(Locale.ROOT, "%.1f", value);
+        return value == null
+                ? ""
+                : value == Math.rint(value)
+                        ? String.valueOf(value.longValue())
+                        : String.format(Locale.ROOT, "%.1f", value);
     }
 
     public String sleep() {
-        return now.sleepMinutes() == null ? "" : (int) (now.sleepMinutes() / 60) + ":" + String.format(Locale.ROOT, "%02d", (int) (now.sleepMinutes() % 60));
+        return now.sleepMinutes() == null
+                ? ""
+                : (int) (now.sleepMinutes() / 60) + ":"
+                        + String.format(Locale.ROOT, "%02d", (int) (now.sleepMinutes() % 60));
     }
 
     /** The usual of a measure, in a few words; empty when it is not known. */
     public String usual(int measure) {
         Bands of = bands.get(measure);
         if (!Double.isFinite(of.usual())) return "";
-        if (of.measure() == Measure.SLEEP) return "usually " + (int) (of.usual() / 60) + ":" + String.format(Locale.ROOT, "%02d", (int) (of.usual() % 60));
+        if (of.measure() == Measure.SLEEP)
+            return "usually " + (int) (of.usual() / 60) + ":"
+                    + String.format(Locale.ROOT, "%02d", (int) (of.usual() % 60));
         return "usually " + Math.round(of.usual());
     }
 
     /** What stands out this morning: only what is out of band, drifting or sharp; else that all is as usual. */
     public List<String> sentences() {
-        List<String> all = bands.stream().filter(b -> b.sharp() || b.verdict() == Verdict.OUT_OF_BAND || b.verdict() == Verdict.DRIFTING).map(BandWords::of).toList();
+        List<String> all = bands.stream()
+                .filter(b -> b.sharp() || b.verdict() == Verdict.OUT_OF_BAND || b.verdict() == Verdict.DRIFTING)
+                .map(BandWords::of)
+                .toList();
         if (!all.isEmpty()) return all;
         boolean judged = bands.stream().anyMatch(b -> b.verdict() == Verdict.IN_BAND);
         return judged ? List.of("All values stand in their usual bands.") : List.of();

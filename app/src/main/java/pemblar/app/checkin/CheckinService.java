@@ -37,12 +37,20 @@ public class CheckinService {
     }
 
     /** Where a value comes from, the strongest first. */
-    public enum Source { HAND, FILE, DEVICE, SENSOR }
+    public enum Source {
+        HAND,
+        FILE,
+        DEVICE,
+        SENSOR
+    }
 
     /** Something about an athlete changed that proposals rest on. */
     public record Changed(long athleteId) {}
 
-    /** Keeps one morning; an empty one takes away what this source said. @throws IllegalArgumentException for a day to come */
+    /**
+     * Keeps one morning; an empty one takes away what this source said. @throws IllegalArgumentException for a day to
+     * come
+     */
     @Transactional
     public void keep(long athleteId, Viewer viewer, Source source, Checkin checkin) {
         Athlete athlete = athletes.require(athleteId, viewer);
@@ -61,12 +69,36 @@ public class CheckinService {
 
     private void write(Athlete athlete, Source source, String by, Checkin c) {
         LocalDate today = athlete.dayOf(clock.instant());
-        if (c.day().isAfter(today)) throw new IllegalArgumentException("Day: " + c.day() + " is still to come; the latest possible is " + today + ".");
-        if (c.day().isBefore(today.minusYears(30))) throw new IllegalArgumentException("Day: " + c.day() + " is too far back.");
-        sql.sql("delete from checkin where athlete_id = ? and day = ? and source = ?").params(athlete.id(), c.day(), source.name()).update();
+        if (c.day().isAfter(today))
+            throw new IllegalArgumentException(
+                    "Day: " + c.day() + " is still to come; the latest possible is " + today + ".");
+        if (c.day().isBefore(today.minusYears(30)))
+            throw new IllegalArgumentException("Day: " + c.day() + " is too far back.");
+        sql.sql("delete from checkin where athlete_id = ? and day = ? and source = ?")
+                .params(athlete.id(), c.day(), source.name())
+                .update();
         if (c.isEmpty()) return;
-        sql.sql("insert into checkin (athlete_id, day, source, resting_heart_rate, rmssd, sleep_minutes, soreness, mood, stress, energy, body_mass, illness, injury, note, entered_by, entered_at) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
-            .params(athlete.id(), c.day(), source.name(), c.restingHeartRate(), c.rmssd(), c.sleepMinutes(), c.soreness(), c.mood(), c.stress(), c.energy(), c.bodyMass(), c.illness(), c.injury(), c.note(), by, clock.instant().atOffset(ZoneOffset.UTC)).update();
+        sql.sql("insert into checkin (athlete_id, day, source, resting_heart_rate, rmssd, "
+                        + "sleep_minutes, soreness, mood, stress, energy, body_mass, illness, injury, "
+                        + "note, entered_by, entered_at) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                .params(
+                        athlete.id(),
+                        c.day(),
+                        source.name(),
+                        c.restingHeartRate(),
+                        c.rmssd(),
+                        c.sleepMinutes(),
+                        c.soreness(),
+                        c.mood(),
+                        c.stress(),
+                        c.energy(),
+                        c.bodyMass(),
+                        c.illness(),
+                        c.injury(),
+                        c.note(),
+                        by,
+                        clock.instant().atOffset(ZoneOffset.UTC))
+                .update();
     }
 
     /** For making the demo. */
@@ -79,8 +111,12 @@ public class CheckinService {
     @Transactional(readOnly = true)
     public NavigableMap<LocalDate, Checkin> between(Athlete athlete, LocalDate from, LocalDate to) {
         NavigableMap<LocalDate, Checkin> days = new TreeMap<>();
-        sql.sql("select * from checkin where athlete_id = ? and day between ? and ? order by day, case source when 'HAND' then 0 when 'FILE' then 1 when 'DEVICE' then 2 else 3 end").params(athlete.id(), from, to)
-            .query((rs, i) -> checkin(rs)).list().forEach(c -> days.merge(c.day(), c, Checkin::over));
+        sql.sql("select * from checkin where athlete_id = ? and day between ? and ? order by day, "
+                        + "case source when 'HAND' then 0 when 'FILE' then 1 when 'DEVICE' then 2 else 3 end")
+                .params(athlete.id(), from, to)
+                .query((rs, i) -> checkin(rs))
+                .list()
+                .forEach(c -> days.merge(c.day(), c, Checkin::over));
         return days;
     }
 
@@ -103,7 +139,8 @@ public class CheckinService {
         };
     }
 
-    static NavigableMap<LocalDate, Double> values(NavigableMap<LocalDate, Checkin> days, Function<Checkin, Double> value) {
+    static NavigableMap<LocalDate, Double> values(
+            NavigableMap<LocalDate, Checkin> days, Function<Checkin, Double> value) {
         NavigableMap<LocalDate, Double> values = new TreeMap<>();
         days.forEach((day, c) -> {
             if (value.apply(c) != null) values.put(day, value.apply(c));
@@ -112,8 +149,18 @@ public class CheckinService {
     }
 
     private static Checkin checkin(ResultSet rs) throws SQLException {
-        return new Checkin(rs.getObject("day", LocalDate.class), rs.getObject("resting_heart_rate", Double.class), rs.getObject("rmssd", Double.class), rs.getObject("sleep_minutes", Double.class),
-            rs.getObject("soreness", Integer.class), rs.getObject("mood", Integer.class), rs.getObject("stress", Integer.class), rs.getObject("energy", Integer.class), rs.getObject("body_mass", Double.class),
-            rs.getString("illness"), rs.getString("injury"), rs.getString("note"));
+        return new Checkin(
+                rs.getObject("day", LocalDate.class),
+                rs.getObject("resting_heart_rate", Double.class),
+                rs.getObject("rmssd", Double.class),
+                rs.getObject("sleep_minutes", Double.class),
+                rs.getObject("soreness", Integer.class),
+                rs.getObject("mood", Integer.class),
+                rs.getObject("stress", Integer.class),
+                rs.getObject("energy", Integer.class),
+                rs.getObject("body_mass", Double.class),
+                rs.getString("illness"),
+                rs.getString("injury"),
+                rs.getString("note"));
     }
 }

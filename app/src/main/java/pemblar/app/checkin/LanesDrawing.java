@@ -11,14 +11,25 @@ import pemblar.core.checkin.Bands;
 import pemblar.core.checkin.Bands.Verdict;
 import pemblar.core.checkin.Measure;
 
-/** Small lanes over 90 days, each 1000 by 84: the usual as a band that moves with the days, each morning's value, the 7-day mean, days out of band. */
+/**
+ * Small lanes over 90 days, each 1000 by 84: the usual as a band that moves with the days, each morning's value, the
+ * 7-day mean, days out of band.
+ */
 record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Tick> months, List<Shade> shades) {
     static final double WIDTH = 1000;
     static final double HEIGHT = 84;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
     /** @param sentence where the last days stand, in words */
-    record Lane(String name, String unit, String sentence, String band, String mean, List<Dot> dots, List<Tick> ticks, int missing) {}
+    record Lane(
+            String name,
+            String unit,
+            String sentence,
+            String band,
+            String mean,
+            List<Dot> dots,
+            List<Tick> ticks,
+            int missing) {}
 
     /** A morning's value; {@code out} when the mean of that morning was out of band. */
     record Dot(double x, double y, boolean out, boolean latest, String label) {}
@@ -32,23 +43,47 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
     /** @param spans days that were ill or away, with their reason */
     record Span(LocalDate first, LocalDate last, String why) {}
 
-    static LanesDrawing of(NavigableMap<LocalDate, Checkin> days, NavigableMap<LocalDate, Double> loads, List<Span> spans, LocalDate from, LocalDate today) {
+    static LanesDrawing of(
+            NavigableMap<LocalDate, Checkin> days,
+            NavigableMap<LocalDate, Double> loads,
+            List<Span> spans,
+            LocalDate from,
+            LocalDate today) {
         List<Lane> lanes = new ArrayList<>();
         for (Measure measure : Measure.values()) lanes.add(new Maker(days, measure, from, today).lane());
-        double most = Math.max(50, loads.subMap(from, true, today, true).values().stream().mapToDouble(Double::doubleValue).max().orElse(50));
+        double most = Math.max(
+                50,
+                loads.subMap(from, true, today, true).values().stream()
+                        .mapToDouble(Double::doubleValue)
+                        .max()
+                        .orElse(50));
         List<Load> bars = new ArrayList<>();
-        loads.subMap(from, true, today, true).forEach((day, load) -> bars.add(new Load(x(day, from, today) - 3.5, 7, 60 * load / most, DAY.format(day) + ": load " + Math.round(load))));
+        loads.subMap(from, true, today, true)
+                .forEach((day, load) -> bars.add(new Load(
+                        x(day, from, today) - 3.5,
+                        7,
+                        60 * load / most,
+                        DAY.format(day) + ": load " + Math.round(load))));
         List<Tick> months = new ArrayList<>();
-        for (LocalDate month = from.withDayOfMonth(1).plusMonths(1); !month.isAfter(today); month = month.plusMonths(1)) months.add(new Tick(x(month, from, today), month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH)));
-        List<Shade> shades = spans.stream().filter(s -> !s.last().isBefore(from) && !s.first().isAfter(today)).map(s -> {
-            double left = Math.max(0, x(s.first(), from, today) - 5);
-            return new Shade(left, Math.max(8, Math.min(WIDTH, x(s.last(), from, today) + 5) - left), s.why());
-        }).toList();
+        for (LocalDate month = from.withDayOfMonth(1).plusMonths(1); !month.isAfter(today); month = month.plusMonths(1))
+            months.add(new Tick(
+                    x(month, from, today),
+                    month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH)));
+        List<Shade> shades = spans.stream()
+                .filter(s -> !s.last().isBefore(from) && !s.first().isAfter(today))
+                .map(s -> {
+                    double left = Math.max(0, x(s.first(), from, today) - 5);
+                    return new Shade(left, Math.max(8, Math.min(WIDTH, x(s.last(), from, today) + 5) - left), s.why());
+                })
+                .toList();
         return new LanesDrawing(lanes, bars, most, months, shades);
     }
 
     private static double x(LocalDate day, LocalDate from, LocalDate today) {
-        return 6 + (WIDTH - 12) * (day.toEpochDay() - from.toEpochDay()) / Math.max(1.0, today.toEpochDay() - from.toEpochDay());
+        return 6
+                + (WIDTH - 12)
+                        * (day.toEpochDay() - from.toEpochDay())
+                        / Math.max(1.0, today.toEpochDay() - from.toEpochDay());
     }
 
     /** One measure's lane. */
@@ -66,11 +101,26 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
             this.from = from;
             this.today = today;
             this.values = CheckinService.values(days, CheckinService.value(measure));
-            for (LocalDate day = from; !day.isAfter(today); day = day.plusDays(1)) bands.add(Bands.of(measure, values, day));
-            double least = values.tailMap(from, true).values().stream().mapToDouble(Double::doubleValue).min().orElse(0);
-            double most = values.tailMap(from, true).values().stream().mapToDouble(Double::doubleValue).max().orElse(1);
-            double bandLow = bands.stream().mapToDouble(Bands::bandLow).filter(Double::isFinite).min().orElse(least);
-            double bandHigh = bands.stream().mapToDouble(Bands::bandHigh).filter(Double::isFinite).max().orElse(most);
+            for (LocalDate day = from; !day.isAfter(today); day = day.plusDays(1))
+                bands.add(Bands.of(measure, values, day));
+            double least = values.tailMap(from, true).values().stream()
+                    .mapToDouble(Double::doubleValue)
+                    .min()
+                    .orElse(0);
+            double most = values.tailMap(from, true).values().stream()
+                    .mapToDouble(Double::doubleValue)
+                    .max()
+                    .orElse(1);
+            double bandLow = bands.stream()
+                    .mapToDouble(Bands::bandLow)
+                    .filter(Double::isFinite)
+                    .min()
+                    .orElse(least);
+            double bandHigh = bands.stream()
+                    .mapToDouble(Bands::bandHigh)
+                    .filter(Double::isFinite)
+                    .max()
+                    .orElse(most);
             double room = Math.max(1, (Math.max(most, bandHigh) - Math.min(least, bandLow)) * 0.08);
             this.low = Math.min(least, bandLow) - room;
             this.high = Math.max(most, bandHigh) + room;
@@ -78,7 +128,15 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
 
         Lane lane() {
             Bands last = bands.get(bands.size() - 1);
-            return new Lane(measure.words(), measure == Measure.SLEEP ? "h" : measure.unit(), BandWords.of(last), band(), mean(), dots(), ticks(), values.isEmpty() ? 18 : last.missing());
+            return new Lane(
+                    measure.words(),
+                    measure == Measure.SLEEP ? "h" : measure.unit(),
+                    BandWords.of(last),
+                    band(),
+                    mean(),
+                    dots(),
+                    ticks(),
+                    values.isEmpty() ? 18 : last.missing());
         }
 
         private double y(double value) {
@@ -94,9 +152,12 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
             for (int i = 0; i < bands.size(); i++) {
                 if (!Double.isFinite(bands.get(i).limit())) continue;
                 int end = i;
-                while (end + 1 < bands.size() && Double.isFinite(bands.get(end + 1).limit())) end++;
-                for (int k = i; k <= end; k++) path.append(k == i ? 'M' : 'L').append(point(k, bands.get(k).bandHigh()));
-                for (int k = end; k >= i; k--) path.append('L').append(point(k, bands.get(k).bandLow()));
+                while (end + 1 < bands.size()
+                        && Double.isFinite(bands.get(end + 1).limit())) end++;
+                for (int k = i; k <= end; k++)
+                    path.append(k == i ? 'M' : 'L').append(point(k, bands.get(k).bandHigh()));
+                for (int k = end; k >= i; k--)
+                    path.append('L').append(point(k, bands.get(k).bandLow()));
                 path.append('Z');
                 i = end;
             }
@@ -123,13 +184,19 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
             List<Dot> dots = new ArrayList<>();
             values.subMap(from, true, today, true).forEach((day, value) -> {
                 Bands of = bands.get((int) (day.toEpochDay() - from.toEpochDay()));
-                dots.add(new Dot(x(day, from, today), y(value), of.verdict() == Verdict.OUT_OF_BAND || of.sharp(), day.equals(today), DAY.format(day) + ": " + figure(value)));
+                dots.add(new Dot(
+                        x(day, from, today),
+                        y(value),
+                        of.verdict() == Verdict.OUT_OF_BAND || of.sharp(),
+                        day.equals(today),
+                        DAY.format(day) + ": " + figure(value)));
             });
             return dots;
         }
 
         private String figure(double value) {
-            if (measure == Measure.SLEEP) return (int) value / 60 + " h " + String.format(Locale.ROOT, "%02d", (int) value % 60);
+            if (measure == Measure.SLEEP)
+                return (int) value / 60 + " h " + String.format(Locale.ROOT, "%02d", (int) value % 60);
             return Math.round(value) + " " + measure.unit();
         }
 
@@ -137,7 +204,10 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
             if (values.isEmpty()) return List.of();
             double step = measure == Measure.SLEEP ? 60 : high - low > 40 ? 20 : high - low > 16 ? 10 : 5;
             List<Tick> ticks = new ArrayList<>();
-            for (double v = Math.ceil(low / step) * step; v <= high; v += step) ticks.add(new Tick(y(v), measure == Measure.SLEEP ? String.valueOf(Math.round(v / 60)) : String.valueOf(Math.round(v))));
+            for (double v = Math.ceil(low / step) * step; v <= high; v += step)
+                ticks.add(new Tick(
+                        y(v),
+                        measure == Measure.SLEEP ? String.valueOf(Math.round(v / 60)) : String.valueOf(Math.round(v))));
             return ticks;
         }
     }

@@ -12,8 +12,19 @@ final class Typing {
     private Typing() {}
 
     static Checkin of(LocalDate day, Map<String, String> typed) {
-        return new Checkin(day, number(typed, "restingHeartRate", "Resting heart rate", 25, 130), number(typed, "rmssd", "Variability", 3, 300), sleep(typed), scale(typed, "soreness", "Soreness"), scale(typed, "mood", "Mood"),
-            scale(typed, "stress", "Stress"), scale(typed, "energy", "Energy"), number(typed, "bodyMass", "Body mass", 20, 400), words(typed, "illness", "Illness", LONGEST_WORDS), words(typed, "injury", "Injury", LONGEST_WORDS), words(typed, "note", "Note", LONGEST_NOTE));
+        return new Checkin(
+                day,
+                number(typed, "restingHeartRate", "Resting heart rate", 25, 130),
+                number(typed, "rmssd", "Variability", 3, 300),
+                sleep(typed),
+                scale(typed, "soreness", "Soreness"),
+                scale(typed, "mood", "Mood"),
+                scale(typed, "stress", "Stress"),
+                scale(typed, "energy", "Energy"),
+                number(typed, "bodyMass", "Body mass", 20, 400),
+                words(typed, "illness", "Illness", LONGEST_WORDS),
+                words(typed, "injury", "Injury", LONGEST_WORDS),
+                words(typed, "note", "Note", LONGEST_NOTE));
     }
 
     private static String text(Map<String, String> typed, String name) {
@@ -30,16 +41,21 @@ final class Typing {
 
     /** 7:30, 7h30, 450 min, 7.5 h, or hours as a bare number up to 24. */
     private static Double sleep(Map<String, String> typed) {
-        String text = text(typed, "sleep").toLowerCase(java.util.Locale.ROOT).replace(" ", "").replace(',', '.');
+        String text = text(typed, "sleep")
+                .toLowerCase(java.util.Locale.ROOT)
+                .replace(" ", "")
+                .replace(',', '.');
         if (text.isEmpty()) return null;
-        if (text.matches("\\d{1,2}:[0-5]\\d")) return checked(Double.parseDouble(text.split(":")[0]) * 60 + Double.parseDouble(text.split(":")[1]));
+        if (text.matches("\\d{1,2}:[0-5]\\d"))
+            return checked(Double.parseDouble(text.split(":")[0]) * 60 + Double.parseDouble(text.split(":")[1]));
         if (text.matches("\\d{1,2}h[0-5]?\\d?(min)?")) {
             String[] parts = text.replace("min", "").split("h");
             return checked(Double.parseDouble(parts[0]) * 60 + (parts.length > 1 ? Double.parseDouble(parts[1]) : 0));
         }
         if (text.matches("\\d{1,4}min")) return checked(Double.parseDouble(text.replace("min", "")));
         if (text.matches("\\d{1,2}(\\.\\d{1,2})?h?")) return checked(60 * Double.parseDouble(text.replace("h", "")));
-        throw new IllegalArgumentException("Sleep: “" + typed.get("sleep") + "” is not understood; enter 7:30, 7h30, 450 min or 7.5.");
+        throw new IllegalArgumentException(
+                "Sleep: “" + typed.get("sleep") + "” is not understood; enter 7:30, 7h30, 450 min or 7.5.");
     }
 
     private static double checked(double minutes) {
@@ -48,7 +64,8 @@ final class Typing {
     }
 
     private static String words(Map<String, String> typed, String name, String field, int longest) {
-        if (text(typed, name).length() > longest) throw new IllegalArgumentException(field + ": enter at most " + longest + " characters.");
+        if (text(typed, name).length() > longest)
+            throw new IllegalArgumentException(field + ": enter at most " + longest + " characters.");
         return text(typed, name);
     }
 }

@@ -34,7 +34,14 @@ class MorningController {
     private final SessionService sessions;
     private final NoteService notes;
 
-    MorningController(AthleteService athletes, CoachingService coachings, MorningService morning, AdjustService adjusting, TrendService trends, SessionService sessions, NoteService notes) {
+    MorningController(
+            AthleteService athletes,
+            CoachingService coachings,
+            MorningService morning,
+            AdjustService adjusting,
+            TrendService trends,
+            SessionService sessions,
+            NoteService notes) {
         this.athletes = athletes;
         this.coachings = coachings;
         this.morning = morning;
@@ -50,12 +57,31 @@ class MorningController {
     }
 
     @GetMapping("/roster")
-    String morning(@RequestParam(required = false) Long group, @RequestParam(defaultValue = "") String search, @RequestParam(required = false) Long open, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String morning(
+            @RequestParam(required = false) Long group,
+            @RequestParam(defaultValue = "") String search,
+            @RequestParam(required = false) Long open,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         List<Line> lines = morning.lines(viewer, group, search);
-        double scale = Math.max(LEAST_SCALE, lines.stream().flatMap(l -> l.strand().days().stream()).mapToDouble(d -> Math.max(d.planned(), d.done())).sorted().skip((long) (0.98 * lines.size() * 22)).findFirst().orElse(LEAST_SCALE));
+        double scale = Math.max(
+                LEAST_SCALE,
+                lines.stream()
+                        .flatMap(l -> l.strand().days().stream())
+                        .mapToDouble(d -> Math.max(d.planned(), d.done()))
+                        .sorted()
+                        .skip((long) (0.98 * lines.size() * 22))
+                        .findFirst()
+                        .orElse(LEAST_SCALE));
         model.addAttribute("viewer", viewer);
-        model.addAttribute("strands", lines.stream().map(l -> MorningView.of(l, scale, today(l))).toList());
-        model.addAttribute("waiting", lines.stream().filter(l -> !l.dealt() && !l.strand().reasons().isEmpty()).count());
+        model.addAttribute(
+                "strands",
+                lines.stream().map(l -> MorningView.of(l, scale, today(l))).toList());
+        model.addAttribute(
+                "waiting",
+                lines.stream()
+                        .filter(l -> !l.dealt() && !l.strand().reasons().isEmpty())
+                        .count());
         model.addAttribute("groups", morning.groups(viewer));
         model.addAttribute("group", group);
         model.addAttribute("search", search);
@@ -65,23 +91,30 @@ class MorningController {
     }
 
     private static LocalDate today(Line line) {
-        return line.strand().days().size() > Strands.DAYS_BEHIND ? line.strand().days().get(Strands.DAYS_BEHIND).day() : LocalDate.EPOCH;
+        return line.strand().days().size() > Strands.DAYS_BEHIND
+                ? line.strand().days().get(Strands.DAYS_BEHIND).day()
+                : LocalDate.EPOCH;
     }
 
     /** What is behind a strand, in place: the last session, notes with a field to answer, proposals. */
     @GetMapping("/roster/{athleteId}")
-    String open(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String open(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Athlete athlete = athletes.require(athleteId, viewer);
         model.addAttribute("athlete", athlete);
         model.addAttribute("viewer", viewer);
         model.addAttribute("open", adjusting.open(athlete, trends.of(athlete)));
-        model.addAttribute("last", sessions.lastDone(athlete, 1).stream().findFirst().orElse(null));
+        model.addAttribute(
+                "last", sessions.lastDone(athlete, 1).stream().findFirst().orElse(null));
         model.addAttribute("notes", notes.latest(athleteId, NOTES_SHOWN));
         return "coach/strand :: opened";
     }
 
     @PostMapping("/roster/{athleteId}/dealt")
-    String dealt(@PathVariable long athleteId, @RequestParam(defaultValue = "true") boolean dealt, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String dealt(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "true") boolean dealt,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         if (dealt) morning.dealt(viewer, athleteId);
         else morning.notDealt(viewer, athleteId);
         return "redirect:/roster";
@@ -89,7 +122,12 @@ class MorningController {
 
     /** Answers a note where it was written. */
     @PostMapping("/roster/{athleteId}/reply")
-    String reply(@PathVariable long athleteId, @RequestParam long session, @RequestParam String body, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String reply(
+            @PathVariable long athleteId,
+            @RequestParam long session,
+            @RequestParam String body,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         return said(flash, () -> {
             notes.write(athleteId, viewer, session, null, body);
             return "Answered.";
@@ -97,7 +135,10 @@ class MorningController {
     }
 
     @PostMapping("/roster/groups")
-    String group(@RequestParam String name, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String group(
+            @RequestParam String name,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         return said(flash, () -> {
             morning.addGroup(viewer, name);
             return "The group is there. Put athletes into it below.";
@@ -111,7 +152,11 @@ class MorningController {
     }
 
     @PostMapping("/roster/groups/{id}/members")
-    String member(@PathVariable long id, @RequestParam long athleteId, @RequestParam boolean in, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String member(
+            @PathVariable long id,
+            @RequestParam long athleteId,
+            @RequestParam boolean in,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         morning.member(viewer, id, athleteId, in);
         return "redirect:/roster";
     }

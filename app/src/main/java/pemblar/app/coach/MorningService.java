@@ -26,8 +26,8 @@ import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The coach's morning from stored strands: one query for all of them, and only what changed since is computed again. What was dealt with leaves the list until
- * something new is said of the athlete.
+ * The coach's morning from stored strands: one query for all of them, and only what changed since is computed again.
+ * What was dealt with leaves the list until something new is said of the athlete.
  */
 @Service
 public class MorningService {
@@ -57,7 +57,8 @@ public class MorningService {
     /** Who needs something, the heaviest first; dealt with and without a reason last. @param group null for all */
     public List<Line> lines(Viewer coach, Long group, String search) {
         Long own = athletes.own(coach).orElse(-1L);
-        List<Athlete> roster = athletes.roster(coach).stream().filter(a -> a.id() != own).toList();
+        List<Athlete> roster =
+                athletes.roster(coach).stream().filter(a -> a.id() != own).toList();
         if (roster.isEmpty()) return List.of();
         Map<Long, Stored> stored = stored(roster);
         Map<Long, String> dealt = dealt(coach);
@@ -66,13 +67,25 @@ public class MorningService {
         int anew = 0;
         for (Athlete athlete : roster) {
             if (group != null && !groups.getOrDefault(athlete.id(), List.of()).contains(group)) continue;
-            if (!search.isBlank() && !athlete.name().toLowerCase(java.util.Locale.ROOT).contains(search.strip().toLowerCase(java.util.Locale.ROOT))) continue;
+            if (!search.isBlank()
+                    && !athlete.name()
+                            .toLowerCase(java.util.Locale.ROOT)
+                            .contains(search.strip().toLowerCase(java.util.Locale.ROOT))) continue;
             Stored state = stored.get(athlete.id());
             boolean stale = state == null || state.dirty() || !state.day().equals(athlete.dayOf(clock.instant()));
-            Strand strand = stale && anew++ < MOST_ANEW ? compute(athlete) : state == null ? Strand.of(List.of(), List.of()) : state.strand();
-            lines.add(new Line(athlete, strand, fingerprint(strand).equals(dealt.get(athlete.id())), groups.getOrDefault(athlete.id(), List.of())));
+            Strand strand = stale && anew++ < MOST_ANEW
+                    ? compute(athlete)
+                    : state == null ? Strand.of(List.of(), List.of()) : state.strand();
+            lines.add(new Line(
+                    athlete,
+                    strand,
+                    fingerprint(strand).equals(dealt.get(athlete.id())),
+                    groups.getOrDefault(athlete.id(), List.of())));
         }
-        lines.sort(Comparator.comparing((Line l) -> l.dealt() || l.strand().reasons().isEmpty()).thenComparing(l -> -l.strand().weight()).thenComparing(l -> l.athlete().name()));
+        lines.sort(Comparator.comparing(
+                        (Line l) -> l.dealt() || l.strand().reasons().isEmpty())
+                .thenComparing(l -> -l.strand().weight())
+                .thenComparing(l -> l.athlete().name()));
         return lines;
     }
 
@@ -83,41 +96,72 @@ public class MorningService {
             strand = strands.of(athlete);
         } catch (IllegalArgumentException | ArithmeticException | IndexOutOfBoundsException | NullPointerException e) {
             LOG.error("the strand of athlete {} cannot be computed", athlete.id(), e);
-            strand = Strand.of(List.of(new Strand.Reason("Something in this athlete's data cannot be computed; it was noted.", 70, null)), List.of());
+            strand = Strand.of(
+                    List.of(new Strand.Reason(
+                            "Something in this athlete's data cannot be computed; it was noted.", 70, null)),
+                    List.of());
         }
-        sql.sql("insert into morning_state (athlete_id, day, reasons, strand, weight, dirty) values (?, ?, ?::jsonb, ?::jsonb, ?, false) on conflict (athlete_id) do update set day = excluded.day, reasons = excluded.reasons, strand = excluded.strand, weight = excluded.weight, dirty = false")
-            .params(athlete.id(), athlete.dayOf(clock.instant()), JSON.writeValueAsString(strand.reasons()), JSON.writeValueAsString(strand.days()), strand.weight()).update();
+        sql.sql("insert into morning_state (athlete_id, day, reasons, strand, weight, dirty) values "
+                        + "(?, ?, ?::jsonb, ?::jsonb, ?, false) on conflict (athlete_id) do update "
+                        + "set day = excluded.day, reasons = excluded.reasons, strand = "
+                        + "excluded.strand, weight = excluded.weight, dirty = false")
+                .params(
+                        athlete.id(),
+                        athlete.dayOf(clock.instant()),
+                        JSON.writeValueAsString(strand.reasons()),
+                        JSON.writeValueAsString(strand.days()),
+                        strand.weight())
+                .update();
         return strand;
     }
 
     private Map<Long, Stored> stored(List<Athlete> roster) {
         Map<Long, Stored> all = new HashMap<>();
-        sql.sql("select * from morning_state where athlete_id in (:ids)").param("ids", roster.stream().map(Athlete::id).toList()).query(rs -> {
-            List<Strand.Reason> reasons = JSON.readValue(rs.getString("reasons"), new TypeReference<List<Strand.Reason>>() {});
-            List<Strand.Day> days = JSON.readValue(rs.getString("strand"), new TypeReference<List<Strand.Day>>() {});
-            all.put(rs.getLong("athlete_id"), new Stored(rs.getObject("day", LocalDate.class), rs.getBoolean("dirty"), new Strand(reasons, days, rs.getDouble("weight"))));
-        });
+        sql.sql("select * from morning_state where athlete_id in (:ids)")
+                .param("ids", roster.stream().map(Athlete::id).toList())
+                .query(rs -> {
+                    List<Strand.Reason> reasons =
+                            JSON.readValue(rs.getString("reasons"), new TypeReference<List<Strand.Reason>>() {});
+                    List<Strand.Day> days =
+                            JSON.readValue(rs.getString("strand"), new TypeReference<List<Strand.Day>>() {});
+                    all.put(
+                            rs.getLong("athlete_id"),
+                            new Stored(
+                                    rs.getObject("day", LocalDate.class),
+                                    rs.getBoolean("dirty"),
+                                    new Strand(reasons, days, rs.getDouble("weight"))));
+                });
         return all;
     }
 
     private Map<Long, String> dealt(Viewer coach) {
         Map<Long, String> all = new HashMap<>();
-        sql.sql("select athlete_id, fingerprint from morning_dealt where account_id = ?").param(coach.accountId()).query(rs -> {
-            all.put(rs.getLong(1), rs.getString(2));
-        });
+        sql.sql("select athlete_id, fingerprint from morning_dealt where account_id = ?")
+                .param(coach.accountId())
+                .query(rs -> {
+                    all.put(rs.getLong(1), rs.getString(2));
+                });
         return all;
     }
 
     private Map<Long, List<Long>> members(Viewer coach) {
         record Member(long athleteId, long groupId) {}
-        return sql.sql("select m.athlete_id, m.group_id from group_member m join coach_group g on g.id = m.group_id where g.account_id = ?").param(coach.accountId())
-            .query((rs, i) -> new Member(rs.getLong(1), rs.getLong(2))).list().stream().collect(Collectors.groupingBy(Member::athleteId, Collectors.mapping(Member::groupId, Collectors.toList())));
+        return sql
+                .sql("select m.athlete_id, m.group_id from group_member m join coach_group g on g.id = "
+                        + "m.group_id where g.account_id = ?")
+                .param(coach.accountId())
+                .query((rs, i) -> new Member(rs.getLong(1), rs.getLong(2)))
+                .list()
+                .stream()
+                .collect(Collectors.groupingBy(
+                        Member::athleteId, Collectors.mapping(Member::groupId, Collectors.toList())));
     }
 
     private static String fingerprint(Strand strand) {
         try {
             String said = strand.reasons().stream().map(Strand.Reason::text).collect(Collectors.joining("\n"));
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(said.getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(said.getBytes(StandardCharsets.UTF_8)));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java runtime has SHA-256", e);
         }
@@ -126,41 +170,69 @@ public class MorningService {
     /** The coach has dealt with an athlete, until something new is said. */
     public void dealt(Viewer coach, long athleteId) {
         Athlete athlete = athletes.require(athleteId, coach);
-        sql.sql("insert into morning_dealt (athlete_id, account_id, fingerprint, dealt_at) values (?, ?, ?, ?) on conflict (athlete_id, account_id) do update set fingerprint = excluded.fingerprint, dealt_at = excluded.dealt_at")
-            .params(athleteId, coach.accountId(), fingerprint(compute(athlete)), clock.instant().atOffset(ZoneOffset.UTC)).update();
+        sql.sql("insert into morning_dealt (athlete_id, account_id, fingerprint, dealt_at) values (?, "
+                        + "?, ?, ?) on conflict (athlete_id, account_id) do update set fingerprint = "
+                        + "excluded.fingerprint, dealt_at = excluded.dealt_at")
+                .params(
+                        athleteId,
+                        coach.accountId(),
+                        fingerprint(compute(athlete)),
+                        clock.instant().atOffset(ZoneOffset.UTC))
+                .update();
     }
 
     @Transactional
     public void notDealt(Viewer coach, long athleteId) {
-        sql.sql("delete from morning_dealt where athlete_id = ? and account_id = ?").params(athleteId, coach.accountId()).update();
+        sql.sql("delete from morning_dealt where athlete_id = ? and account_id = ?")
+                .params(athleteId, coach.accountId())
+                .update();
     }
 
     @Transactional(readOnly = true)
     public List<Group> groups(Viewer coach) {
-        return sql.sql("select g.id, g.name, (select count(*) from group_member m where m.group_id = g.id) as members from coach_group g where g.account_id = ? order by g.place, g.name").param(coach.accountId())
-            .query((rs, i) -> new Group(rs.getLong(1), rs.getString(2), rs.getInt(3))).list();
+        return sql.sql("select g.id, g.name, (select count(*) from group_member m where m.group_id = g.id) "
+                        + "as members from coach_group g where g.account_id = ? order by g.place, g.name")
+                .param(coach.accountId())
+                .query((rs, i) -> new Group(rs.getLong(1), rs.getString(2), rs.getInt(3)))
+                .list();
     }
 
     /** @throws IllegalArgumentException for a name that is there already, or none */
     @Transactional
     public void addGroup(Viewer coach, String name) {
         String kept = name.strip();
-        if (kept.isEmpty() || kept.length() > 60) throw new IllegalArgumentException("Group: enter 1 to 60 characters.");
-        int made = sql.sql("insert into coach_group (account_id, name) values (?, ?) on conflict do nothing").params(coach.accountId(), kept).update();
+        if (kept.isEmpty() || kept.length() > 60)
+            throw new IllegalArgumentException("Group: enter 1 to 60 characters.");
+        int made = sql.sql("insert into coach_group (account_id, name) values (?, ?) on conflict do nothing")
+                .params(coach.accountId(), kept)
+                .update();
         if (made == 0) throw new IllegalArgumentException("Group: there is “" + kept + "” already.");
     }
 
     @Transactional
     public void removeGroup(Viewer coach, long groupId) {
-        if (sql.sql("delete from coach_group where id = ? and account_id = ?").params(groupId, coach.accountId()).update() == 0) throw new NotFoundException("group");
+        if (sql.sql("delete from coach_group where id = ? and account_id = ?")
+                        .params(groupId, coach.accountId())
+                        .update()
+                == 0) throw new NotFoundException("group");
     }
 
     /** Puts an athlete into a group or takes them out. */
     @Transactional
     public void member(Viewer coach, long groupId, long athleteId, boolean in) {
         athletes.require(athleteId, coach);
-        if (sql.sql("select count(*) from coach_group where id = ? and account_id = ?").params(groupId, coach.accountId()).query(Integer.class).single() == 0) throw new NotFoundException("group");
-        if (in) sql.sql("insert into group_member (group_id, athlete_id) values (?, ?) on conflict do nothing").params(groupId, athleteId).update();
-        else sql.sql("delete from group_member where group_id = ? and athlete_id = ?").params(groupId, athleteId).update();
+        if (sql.sql("select count(*) from coach_group where id = ? and account_id = ?")
+                        .params(groupId, coach.accountId())
+                        .query(Integer.class)
+                        .single()
+                == 0) throw new NotFoundException("group");
+        if (in)
+            sql.sql("insert into group_member (group_id, athlete_id) values (?, ?) on conflict do nothing")
+                    .params(groupId, athleteId)
+                    .update();
+        else
+            sql.sql("delete from group_member where group_id = ? and athlete_id = ?")
+                    .params(groupId, athleteId)
+                    .update();
     }
 }

@@ -12,7 +12,18 @@ record MorningView(Line line, List<Bar> bars, String first, String second, int m
     private static final double HEIGHT = 26;
 
     /** @param broken the bar is higher than the scale; its figure is in the words */
-    record Bar(double x, double width, double plannedY, double plannedHeight, double doneY, double doneHeight, boolean ahead, boolean checkin, String event, boolean broken, String label) {}
+    record Bar(
+            double x,
+            double width,
+            double plannedY,
+            double plannedHeight,
+            double doneY,
+            double doneHeight,
+            boolean ahead,
+            boolean checkin,
+            String event,
+            boolean broken,
+            String label) {}
 
     static MorningView of(Line line, double scale, LocalDate today) {
         List<Bar> bars = new ArrayList<>();
@@ -22,11 +33,28 @@ record MorningView(Line line, List<Bar> bars, String first, String second, int m
             Strand.Day d = days.get(i);
             double planned = height(d.planned(), scale);
             double done = height(d.done(), scale);
-            bars.add(new Bar(i * width + 2, width - 4, FLOOR - planned, planned, FLOOR - done, done, !d.day().isBefore(today), d.checkin(), d.event(), Math.max(d.planned(), d.done()) > scale, d.label()));
+            bars.add(new Bar(
+                    i * width + 2,
+                    width - 4,
+                    FLOOR - planned,
+                    planned,
+                    FLOOR - done,
+                    done,
+                    !d.day().isBefore(today),
+                    d.checkin(),
+                    d.event(),
+                    Math.max(d.planned(), d.done()) > scale,
+                    d.label()));
         }
         List<Strand.Reason> reasons = line.strand().reasons();
         double at = days.isEmpty() ? 0 : (today.toEpochDay() - days.get(0).day().toEpochDay()) * width;
-        return new MorningView(line, bars, reasons.isEmpty() ? "" : reasons.get(0).text(), reasons.size() > 1 ? reasons.get(1).text() : "", Math.max(0, reasons.size() - 2), at);
+        return new MorningView(
+                line,
+                bars,
+                reasons.isEmpty() ? "" : reasons.get(0).text(),
+                reasons.size() > 1 ? reasons.get(1).text() : "",
+                Math.max(0, reasons.size() - 2),
+                at);
     }
 
     private static double height(double load, double scale) {

@@ -12,8 +12,17 @@ record Strand(List<Reason> reasons, List<Day> days, double weight) {
     record Day(LocalDate day, double planned, double done, boolean checkin, String event, String label) {}
 
     static Strand of(List<Reason> reasons, List<Day> days) {
-        List<Reason> sorted = reasons.stream().sorted(java.util.Comparator.comparingDouble(r -> -r.weight())).toList();
-        double weight = sorted.isEmpty() ? 0 : sorted.get(0).weight() + 0.2 * sorted.stream().skip(1).mapToDouble(Reason::weight).sum();
+        List<Reason> sorted = reasons.stream()
+                .sorted(java.util.Comparator.comparingDouble(r -> -r.weight()))
+                .toList();
+        double weight = sorted.isEmpty()
+                ? 0
+                : sorted.get(0).weight()
+                        + 0.2
+                                * sorted.stream()
+                                        .skip(1)
+                                        .mapToDouble(Reason::weight)
+                                        .sum();
         return new Strand(sorted, days, weight);
     }
 }

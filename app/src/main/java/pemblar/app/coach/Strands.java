@@ -40,7 +40,13 @@ class Strands {
     private final PlanService plan;
     private final NoteService notes;
 
-    Strands(TrendService trends, SessionService sessions, AdjustService adjusting, CheckinService checkins, PlanService plan, NoteService notes) {
+    Strands(
+            TrendService trends,
+            SessionService sessions,
+            AdjustService adjusting,
+            CheckinService checkins,
+            PlanService plan,
+            NoteService notes) {
         this.trends = trends;
         this.sessions = sessions;
         this.adjusting = adjusting;
@@ -74,7 +80,8 @@ class Strands {
         NavigableMap<LocalDate, Checkin> mornings = checkins.between(athlete, today.minusDays(DAYS_BEHIND), today);
         List<SeasonEvent> events = plan.events(athlete);
         List<Reason> reasons = new ArrayList<>();
-        for (Trigger trigger : adjusting.open(athlete, trend).triggers()) reasons.add(new Reason(trigger.text(), WEIGHTS.get(trigger.kind()), null));
+        for (Trigger trigger : adjusting.open(athlete, trend).triggers())
+            reasons.add(new Reason(trigger.text(), WEIGHTS.get(trigger.kind()), null));
         note(athlete, today, reasons);
         event(events, today, reasons);
         rest(slabs, today, reasons);
@@ -84,18 +91,29 @@ class Strands {
 
     /** The newest note is the athlete's: nobody has answered. */
     private void note(Athlete athlete, LocalDate today, List<Reason> reasons) {
-        notes.latest(athlete.id(), 1).stream().filter(n -> n.byAthlete()).findFirst().ifPresent(n -> {
-            LocalDate day = athlete.dayOf(n.writtenAt());
-            String body = n.body().length() > 80 ? n.body().substring(0, 77) + "..." : n.body();
-            if (!day.isBefore(today.minusDays(DAYS_BEHIND))) reasons.add(new Reason("A note waits for an answer: “" + body + "”", 65, day));
-        });
+        notes.latest(athlete.id(), 1).stream()
+                .filter(n -> n.byAthlete())
+                .findFirst()
+                .ifPresent(n -> {
+                    LocalDate day = athlete.dayOf(n.writtenAt());
+                    String body = n.body().length() > 80 ? n.body().substring(0, 77) + "..." : n.body();
+                    if (!day.isBefore(today.minusDays(DAYS_BEHIND)))
+                        reasons.add(new Reason("A note waits for an answer: “" + body + "”", 65, day));
+                });
     }
 
     private static void event(List<SeasonEvent> events, LocalDate today, List<Reason> reasons) {
-        events.stream().filter(e -> !e.day().isBefore(today) && !e.day().isAfter(today.plusDays(DAYS_TO_EVENT))).findFirst().ifPresent(e -> {
-            long days = ChronoUnit.DAYS.between(today, e.day());
-            reasons.add(new Reason(e.name() + " (" + e.priority() + ") is " + (days == 0 ? "today" : days == 1 ? "tomorrow" : "in " + days + " days") + ".", 25, null));
-        });
+        events.stream()
+                .filter(e -> !e.day().isBefore(today) && !e.day().isAfter(today.plusDays(DAYS_TO_EVENT)))
+                .findFirst()
+                .ifPresent(e -> {
+                    long days = ChronoUnit.DAYS.between(today, e.day());
+                    reasons.add(new Reason(
+                            e.name() + " (" + e.priority() + ") is "
+                                    + (days == 0 ? "today" : days == 1 ? "tomorrow" : "in " + days + " days") + ".",
+                            25,
+                            null));
+                });
     }
 
     private static void rest(List<Slab> slabs, LocalDate today, List<Reason> reasons) {
@@ -103,26 +121,53 @@ class Strands {
             LocalDate day = today.minusDays(i);
             if (slabs.stream().noneMatch(s -> s.day().equals(day) && s.done() != null)) return;
         }
-        reasons.add(new Reason("No day of rest for " + DAYS_WITHOUT_REST + " days.", 45, today.minusDays(DAYS_WITHOUT_REST)));
+        reasons.add(new Reason(
+                "No day of rest for " + DAYS_WITHOUT_REST + " days.", 45, today.minusDays(DAYS_WITHOUT_REST)));
     }
 
-    private static void silence(List<Slab> slabs, NavigableMap<LocalDate, Checkin> mornings, LocalDate today, List<Reason> reasons) {
+    private static void silence(
+            List<Slab> slabs, NavigableMap<LocalDate, Checkin> mornings, LocalDate today, List<Reason> reasons) {
         LocalDate since = today.minusDays(SILENT_DAYS);
-        boolean planned = slabs.stream().anyMatch(s -> s.hasPlan() && !s.day().isBefore(since) && s.day().isBefore(today));
+        boolean planned = slabs.stream()
+                .anyMatch(
+                        s -> s.hasPlan() && !s.day().isBefore(since) && s.day().isBefore(today));
         boolean done = slabs.stream().anyMatch(s -> s.done() != null && !s.day().isBefore(since));
-        if (planned && !done && mornings.tailMap(since, true).isEmpty()) reasons.add(new Reason("Nothing was heard for 7 days, though something was planned.", 55, since));
+        if (planned && !done && mornings.tailMap(since, true).isEmpty())
+            reasons.add(new Reason("Nothing was heard for 7 days, though something was planned.", 55, since));
     }
 
-    private static List<Day> days(List<Slab> slabs, NavigableMap<LocalDate, Checkin> mornings, List<SeasonEvent> events, LocalDate today) {
+    private static List<Day> days(
+            List<Slab> slabs, NavigableMap<LocalDate, Checkin> mornings, List<SeasonEvent> events, LocalDate today) {
         List<Day> days = new ArrayList<>();
-        for (LocalDate day = today.minusDays(DAYS_BEHIND); !day.isAfter(today.plusDays(DAYS_AHEAD)); day = day.plusDays(1)) {
+        for (LocalDate day = today.minusDays(DAYS_BEHIND);
+                !day.isAfter(today.plusDays(DAYS_AHEAD));
+                day = day.plusDays(1)) {
             LocalDate on = day;
             List<Slab> here = slabs.stream().filter(s -> s.day().equals(on)).toList();
-            double planned = here.stream().mapToDouble(s -> s.plannedLoad() == null ? 0 : s.plannedLoad()).sum();
-            double done = here.stream().mapToDouble(s -> s.done() == null || s.done().load() == null ? 0 : s.done().load()).sum();
-            String event = events.stream().filter(e -> !on.isBefore(e.day()) && !on.isAfter(e.last())).map(e -> e.priority().name()).findFirst().orElse("");
-            String titles = here.isEmpty() ? "rest" : String.join(", ", here.stream().map(Slab::title).toList());
-            days.add(new Day(day, planned, done, mornings.containsKey(day), event, new Shown().day(day) + ": " + titles + ", load " + Math.round(done) + " of " + Math.round(planned)));
+            double planned = here.stream()
+                    .mapToDouble(s -> s.plannedLoad() == null ? 0 : s.plannedLoad())
+                    .sum();
+            double done = here.stream()
+                    .mapToDouble(s -> s.done() == null || s.done().load() == null
+                            ? 0
+                            : s.done().load())
+                    .sum();
+            String event = events.stream()
+                    .filter(e -> !on.isBefore(e.day()) && !on.isAfter(e.last()))
+                    .map(e -> e.priority().name())
+                    .findFirst()
+                    .orElse("");
+            String titles = here.isEmpty()
+                    ? "rest"
+                    : String.join(", ", here.stream().map(Slab::title).toList());
+            days.add(new Day(
+                    day,
+                    planned,
+                    done,
+                    mornings.containsKey(day),
+                    event,
+                    new Shown().day(day) + ": " + titles + ", load " + Math.round(done) + " of "
+                            + Math.round(planned)));
         }
         return days;
     }

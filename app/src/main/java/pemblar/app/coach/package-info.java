@@ -1,4 +1,5 @@
 /**
- * The coach's morning: who needs something, in order, with what it rests on; groups. Start at {@link pemblar.app.coach.MorningService}.
+ * The coach's morning: who needs something, in order, with what it rests on; groups. Start at
+ * {@link pemblar.app.coach.MorningService}.
  */
 package pemblar.app.coach;

@@ -38,7 +38,8 @@ class ComparisonController {
     private final SessionService sessions;
     private final UndoService undo;
 
-    ComparisonController(Pages pages, ComparisonService comparisons, Overlay overlay, SessionService sessions, UndoService undo) {
+    ComparisonController(
+            Pages pages, ComparisonService comparisons, Overlay overlay, SessionService sessions, UndoService undo) {
         this.pages = pages;
         this.comparisons = comparisons;
         this.overlay = overlay;
@@ -47,7 +48,8 @@ class ComparisonController {
     }
 
     @GetMapping
-    String list(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String list(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         pages.open(model, athleteId, viewer, "sessions", null, null);
         model.addAttribute("comparisons", comparisons.all(athleteId, viewer));
         return "compare/list";
@@ -55,7 +57,13 @@ class ComparisonController {
 
     /** Where a session's repetitions, or a stretch of it, go. */
     @GetMapping("/add")
-    String choose(@PathVariable long athleteId, @RequestParam long session, @RequestParam(required = false) Integer from, @RequestParam(required = false) Integer to, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String choose(
+            @PathVariable long athleteId,
+            @RequestParam long session,
+            @RequestParam(required = false) Integer from,
+            @RequestParam(required = false) Integer to,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         pages.open(model, athleteId, viewer, "sessions", null, null);
         model.addAttribute("slab", sessions.slab(athleteId, viewer, session));
         model.addAttribute("from", from);
@@ -65,20 +73,34 @@ class ComparisonController {
     }
 
     @PostMapping("/add")
-    String add(@PathVariable long athleteId, @RequestParam long session, @RequestParam(required = false) Integer from, @RequestParam(required = false) Integer to, @RequestParam(required = false) Long comparison, @RequestParam(defaultValue = "") String name,
-               @RequestParam String group, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String add(
+            @PathVariable long athleteId,
+            @RequestParam long session,
+            @RequestParam(required = false) Integer from,
+            @RequestParam(required = false) Integer to,
+            @RequestParam(required = false) Long comparison,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam String group,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         try {
-            return "redirect:/a/" + athleteId + "/compare/" + comparisons.add(athleteId, viewer, comparison, name, group, session, from, to);
+            return "redirect:/a/" + athleteId + "/compare/"
+                    + comparisons.add(athleteId, viewer, comparison, name, group, session, from, to);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             flash.addFlashAttribute("typedName", name);
             flash.addFlashAttribute("typedGroup", group);
-            return "redirect:/a/" + athleteId + "/compare/add?session=" + session + (from == null ? "" : "&from=" + from) + (to == null ? "" : "&to=" + to);
+            return "redirect:/a/" + athleteId + "/compare/add?session=" + session
+                    + (from == null ? "" : "&from=" + from) + (to == null ? "" : "&to=" + to);
         }
     }
 
     @PostMapping("/workout")
-    String overMonths(@PathVariable long athleteId, @RequestParam long session, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String overMonths(
+            @PathVariable long athleteId,
+            @RequestParam long session,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         try {
             return "redirect:/a/" + athleteId + "/compare/" + comparisons.overMonths(athleteId, viewer, session);
         } catch (IllegalArgumentException e) {
@@ -88,12 +110,19 @@ class ComparisonController {
     }
 
     @GetMapping("/{id}")
-    String comparison(@PathVariable long athleteId, @PathVariable long id, @RequestParam(defaultValue = "") String sort, @RequestParam(defaultValue = "false") boolean falling, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String comparison(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String sort,
+            @RequestParam(defaultValue = "false") boolean falling,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         pages.open(model, athleteId, viewer, "sessions", null, null);
         Held held = comparisons.open(athleteId, viewer, id);
         int cut = ComparisonService.cutTo(held.content());
         model.addAttribute("held", held);
-        model.addAttribute("view", ComparisonView.of(held.content(), ComparisonService.cut(held.content()), cut, sort, falling));
+        model.addAttribute(
+                "view", ComparisonView.of(held.content(), ComparisonService.cut(held.content()), cut, sort, falling));
         model.addAttribute("figures", Figure.values());
         model.addAttribute("sort", sort);
         model.addAttribute("falling", falling);
@@ -102,7 +131,11 @@ class ComparisonController {
 
     /** The repetitions over one another; fetched on request, as it reads the recordings. */
     @GetMapping("/{id}/overlay")
-    String overlay(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String overlay(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Held held = comparisons.open(athleteId, viewer, id);
         model.addAttribute("overlay", overlay.of(athleteId, viewer, held.content()));
         return "compare/comparison :: overlay";
@@ -110,48 +143,124 @@ class ComparisonController {
 
     /** @param what hide, show, remove, group or enter */
     @PostMapping("/{id}/line")
-    String line(@PathVariable long athleteId, @PathVariable long id, @RequestParam int line, @RequestParam String what, @RequestParam(defaultValue = "") String group, @RequestParam(defaultValue = "") String column, @RequestParam(defaultValue = "") String value,
-                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
-        return changed(athleteId, id, flash, () -> comparisons.change(athleteId, viewer, id, "Changed a comparison.", content -> switch (what) {
-            case "hide" -> content.change(line, l -> l.shown(false));
-            case "show" -> content.change(line, l -> l.shown(true));
-            case "remove" -> content.remove(line);
-            case "group" -> content.change(line, l -> l.in(Content.group(group)));
-            case "enter" -> content.change(line, l -> l.with(Figure.named(column).orElseThrow(() -> new IllegalArgumentException("Choose a quantity.")).name(), value.isBlank() ? null : (Double) Typed.number("Value", value, -1e6, 1e6)));
-            default -> throw new IllegalArgumentException("This cannot be done with a repetition.");
-        }));
+    String line(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int line,
+            @RequestParam String what,
+            @RequestParam(defaultValue = "") String group,
+            @RequestParam(defaultValue = "") String column,
+            @RequestParam(defaultValue = "") String value,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return changed(
+                athleteId,
+                id,
+                flash,
+                () -> comparisons.change(athleteId, viewer, id, "Changed a comparison.", content -> switch (what) {
+                    case "hide" -> content.change(line, l -> l.shown(false));
+                    case "show" -> content.change(line, l -> l.shown(true));
+                    case "remove" -> content.remove(line);
+                    case "group" -> content.change(line, l -> l.in(Content.group(group)));
+                    case "enter" ->
+                        content.change(
+                                line,
+                                l -> l.with(
+                                        Figure.named(column)
+                                                .orElseThrow(() -> new IllegalArgumentException("Choose a quantity."))
+                                                .name(),
+                                        value.isBlank() ? null : (Double) Typed.number("Value", value, -1e6, 1e6)));
+                    default -> throw new IllegalArgumentException("This cannot be done with a repetition.");
+                }));
     }
 
     @PostMapping("/{id}/columns")
-    String columns(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) List<String> column, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
-        return changed(athleteId, id, flash, () -> comparisons.change(athleteId, viewer, id, "Chose other columns.", content -> content.columns(column == null ? List.of() : column)));
+    String columns(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(required = false) List<String> column,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return changed(
+                athleteId,
+                id,
+                flash,
+                () -> comparisons.change(
+                        athleteId,
+                        viewer,
+                        id,
+                        "Chose other columns.",
+                        content -> content.columns(column == null ? List.of() : column)));
     }
 
     @PostMapping("/{id}/axes")
-    String axes(@PathVariable long athleteId, @PathVariable long id, @RequestParam String x, @RequestParam String y, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
-        return changed(athleteId, id, flash, () -> comparisons.change(athleteId, viewer, id, "Chose other axes.", content -> content.axes(x, y)));
+    String axes(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam String x,
+            @RequestParam String y,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return changed(
+                athleteId,
+                id,
+                flash,
+                () -> comparisons.change(athleteId, viewer, id, "Chose other axes.", content -> content.axes(x, y)));
     }
 
     @PostMapping("/{id}/derive")
-    String derive(@PathVariable long athleteId, @PathVariable long id, @RequestParam String name, @RequestParam String left, @RequestParam pemblar.core.recording.Derived.Operation operation, @RequestParam String right,
-                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
-        return changed(athleteId, id, flash, () -> comparisons.change(athleteId, viewer, id, "Derived a column.", content -> content.derive(new Derivation(name, left, operation.name(), right))));
+    String derive(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam String name,
+            @RequestParam String left,
+            @RequestParam pemblar.core.recording.Derived.Operation operation,
+            @RequestParam String right,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return changed(
+                athleteId,
+                id,
+                flash,
+                () -> comparisons.change(
+                        athleteId,
+                        viewer,
+                        id,
+                        "Derived a column.",
+                        content -> content.derive(new Derivation(name, left, operation.name(), right))));
     }
 
     @PostMapping("/{id}/drop-derived")
-    String dropDerived(@PathVariable long athleteId, @PathVariable long id, @RequestParam String name, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
-        return changed(athleteId, id, flash, () -> comparisons.change(athleteId, viewer, id, "Dropped a column.", content -> content.dropDerived(name)));
+    String dropDerived(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam String name,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return changed(
+                athleteId,
+                id,
+                flash,
+                () -> comparisons.change(
+                        athleteId, viewer, id, "Dropped a column.", content -> content.dropDerived(name)));
     }
 
     @PostMapping("/{id}/drop")
-    String drop(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String drop(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         comparisons.drop(athleteId, viewer, id);
         return "redirect:/a/" + athleteId + "/compare";
     }
 
     /** @param id of the comparison to go back to; -1 for the list */
     @PostMapping("/{id}/undo")
-    String undo(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String undo(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         flash.addFlashAttribute("good", undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
         return "redirect:/a/" + athleteId + "/compare" + (id < 0 ? "" : "/" + id);
     }
@@ -166,7 +275,10 @@ class ComparisonController {
     }
 
     @GetMapping("/{id}/comparison.csv")
-    ResponseEntity<String> csv(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    ResponseEntity<String> csv(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         Held held = comparisons.open(athleteId, viewer, id);
         Content content = held.content();
         List<String> header = new ArrayList<>(List.of("repetition", "day", "group", "hidden", "surface"));
@@ -177,12 +289,25 @@ class ComparisonController {
         header.add("entered_by_hand");
         List<List<Object>> rows = new ArrayList<>();
         for (Line line : content.lines()) {
-            List<Object> row = new ArrayList<>(List.of(line.label(), line.day(), line.group(), line.hidden(), line.surface()));
+            List<Object> row =
+                    new ArrayList<>(List.of(line.label(), line.day(), line.group(), line.hidden(), line.surface()));
             for (String key : content.columns()) row.add(content.value(line, key));
-            row.add(String.join(" ", line.entered().keySet().stream().map(k -> k.toLowerCase(Locale.ROOT)).sorted().toList()));
+            row.add(String.join(
+                    " ",
+                    line.entered().keySet().stream()
+                            .map(k -> k.toLowerCase(Locale.ROOT))
+                            .sorted()
+                            .toList()));
             rows.add(row);
         }
-        return ResponseEntity.ok().contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-            .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(held.name() + ".csv", StandardCharsets.UTF_8).build().toString()).body(ChannelsCsv.table(header, rows));
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(held.name() + ".csv", StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(ChannelsCsv.table(header, rows));
     }
 }

@@ -24,7 +24,9 @@ import pemblar.core.repetition.Span;
 import pemblar.core.selection.Stretch;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Makes and changes comparisons. Figures are kept with each repetition and computed anew when its recording was mended. */
+/**
+ * Makes and changes comparisons. Figures are kept with each repetition and computed anew when its recording was mended.
+ */
 @Service
 public class ComparisonService implements Undoable {
     private static final String KIND = "comparison";
@@ -32,6 +34,7 @@ public class ComparisonService implements Undoable {
     private static final int MOST_GROUPS = 4;
     /** Lengths within 10 % are like lengths. */
     private static final double SAME_LENGTH = 1.1;
+
     private static final int LONGEST_NAME = 80;
     private final ComparisonStore store;
     private final SessionService sessions;
@@ -40,7 +43,13 @@ public class ComparisonService implements Undoable {
     private final UndoService undo;
     private final InstantSource clock;
 
-    ComparisonService(ComparisonStore store, SessionService sessions, RepetitionFinder repetitions, AthleteService athletes, UndoService undo, InstantSource clock) {
+    ComparisonService(
+            ComparisonStore store,
+            SessionService sessions,
+            RepetitionFinder repetitions,
+            AthleteService athletes,
+            UndoService undo,
+            InstantSource clock) {
         this.store = store;
         this.sessions = sessions;
         this.repetitions = repetitions;
@@ -59,15 +68,26 @@ public class ComparisonService implements Undoable {
     Held open(long athleteId, Viewer viewer, long id) {
         athletes.require(athleteId, viewer);
         Held held = store.find(athleteId, id).orElseThrow(() -> new NotFoundException("comparison"));
-        Map<Long, Integer> revisions = sessions.revisions(athleteId, held.content().lines().stream().map(Line::session).distinct().toList());
+        Map<Long, Integer> revisions = sessions.revisions(
+                athleteId,
+                held.content().lines().stream().map(Line::session).distinct().toList());
         Map<Long, SessionService.Opened> opened = new HashMap<>();
         Content fresh = held.content().changeAll(line -> {
             int now = revisions.getOrDefault(line.session(), -1);
             if (now == line.revision()) return line;
-            return now < 0 ? line.measured(Map.of(), -1) : line.measured(figures(opened.computeIfAbsent(line.session(), s -> sessions.open(athleteId, viewer, s)), line.from(), line.to()), now);
+            return now < 0
+                    ? line.measured(Map.of(), -1)
+                    : line.measured(
+                            figures(
+                                    opened.computeIfAbsent(line.session(), s -> sessions.open(athleteId, viewer, s)),
+                                    line.from(),
+                                    line.to()),
+                            now);
         });
-        fresh = started(fresh, line -> opened.computeIfAbsent(line.session(), s -> sessions.open(athleteId, viewer, s)));
-        if (!fresh.equals(held.content()) && store.save(held, held.name(), fresh, clock.instant())) return new Held(held.id(), held.name(), fresh, held.version() + 1);
+        fresh = started(
+                fresh, line -> opened.computeIfAbsent(line.session(), s -> sessions.open(athleteId, viewer, s)));
+        if (!fresh.equals(held.content()) && store.save(held, held.name(), fresh, clock.instant()))
+            return new Held(held.id(), held.name(), fresh, held.version() + 1);
         return new Held(held.id(), held.name(), fresh, held.version());
     }
 
@@ -79,12 +99,16 @@ public class ComparisonService implements Undoable {
         return longest > SAME_LENGTH * shortest ? shortest : 0;
     }
 
-    /** With every longer repetition measured over the length of the shortest as well, from its samples; kept, so that a page reads no recording. */
+    /**
+     * With every longer repetition measured over the length of the shortest as well, from its samples; kept, so that a
+     * page reads no recording.
+     */
     private static Content started(Content content, Function<Line, SessionService.Opened> open) {
         int seconds = cutTo(content);
         if (seconds == 0) return content;
-        return content.changeAll(line -> line.hidden() || line.revision() < 0 || line.isMeasuredFirst(seconds) ? line
-            : line.measuredFirst(seconds, figures(open.apply(line), line.from(), line.from() + seconds)));
+        return content.changeAll(line -> line.hidden() || line.revision() < 0 || line.isMeasuredFirst(seconds)
+                ? line
+                : line.measuredFirst(seconds, figures(open.apply(line), line.from(), line.from() + seconds)));
     }
 
     /** Every repetition as it was over the length of the shortest that counts. */
@@ -99,7 +123,7 @@ public class ComparisonService implements Undoable {
         var recording = opened.recording().orElseThrow();
         int begin = from - opened.trimmed();
         int end = to - opened.trimmed();
-        if (begin < 0 || begin >= recording.seconds() || end <= begin) return figures;       // trimmed away
+        if (begin < 0 || begin >= recording.seconds() || end <= begin) return figures; // trimmed away
         Stretch stretch = Stretch.of(recording, opened.thresholds(), begin, end);
         for (Figure figure : Figure.values()) {
             double value = figure.of(recording, stretch);
@@ -108,27 +132,58 @@ public class ComparisonService implements Undoable {
         return figures;
     }
 
-    /** Repetitions of a session, or one stretch of it. @param from second of the recording as it is shown; null for the repetitions @throws IllegalArgumentException when it has none */
+    /**
+     * Repetitions of a session, or one stretch of it. @param from second of the recording as it is shown; null for the
+     * repetitions @throws IllegalArgumentException when it has none
+     */
     private List<Line> lines(SessionService.Opened opened, String group, Integer from, Integer to) {
         if (opened.recording().isEmpty()) throw new NotFoundException("recording");
-        List<Span> spans = from == null || to == null ? repetitions.of(opened) : List.of(new Span(Math.max(0, from), Math.max(Math.max(0, from) + 1, to)));
-        if (spans.isEmpty()) throw new IllegalArgumentException("No repetitions were found in this session. Select a stretch of it, and choose “compare” there.");
+        List<Span> spans = from == null || to == null
+                ? repetitions.of(opened)
+                : List.of(new Span(Math.max(0, from), Math.max(Math.max(0, from) + 1, to)));
+        if (spans.isEmpty())
+            throw new IllegalArgumentException(
+                    "No repetitions were found in this session. Select a stretch of it, and choose “compare” there.");
         List<Line> lines = new ArrayList<>();
         var slab = opened.slab();
         int revision = opened.stored().orElseThrow().facts().revision();
         for (Span span : spans)
-            lines.add(new Line(0, slab.id(), span.from() + opened.trimmed(), span.to() + opened.trimmed(), slab.title() + (spans.size() > 1 ? " · " + (lines.size() + 1) : ""), group, false, Map.of(),
-                figures(opened, span.from() + opened.trimmed(), span.to() + opened.trimmed()), revision, slab.day().toString(), opened.described().surface()));
+            lines.add(new Line(
+                    0,
+                    slab.id(),
+                    span.from() + opened.trimmed(),
+                    span.to() + opened.trimmed(),
+                    slab.title() + (spans.size() > 1 ? " · " + (lines.size() + 1) : ""),
+                    group,
+                    false,
+                    Map.of(),
+                    figures(opened, span.from() + opened.trimmed(), span.to() + opened.trimmed()),
+                    revision,
+                    slab.day().toString(),
+                    opened.described().surface()));
         return lines;
     }
 
     /** Adds to a comparison, or begins one. @param comparison null for a new one @return its id */
     @Transactional
-    long add(long athleteId, Viewer viewer, Long comparison, String name, String group, long session, Integer from, Integer to) {
+    long add(
+            long athleteId,
+            Viewer viewer,
+            Long comparison,
+            String name,
+            String group,
+            long session,
+            Integer from,
+            Integer to) {
         SessionService.Opened opened = sessions.open(athleteId, viewer, session);
         List<Line> lines = lines(opened, Content.group(group), from, to);
         if (comparison == null) return create(athleteId, viewer, name, Content.EMPTY.add(lines));
-        change(athleteId, viewer, comparison, "Added " + lines.size() + " to a comparison.", content -> content.add(lines));
+        change(
+                athleteId,
+                viewer,
+                comparison,
+                "Added " + lines.size() + " to a comparison.",
+                content -> content.add(lines));
         return comparison;
     }
 
@@ -137,14 +192,17 @@ public class ComparisonService implements Undoable {
     public long begin(long athleteId, Viewer viewer, String name, Map<String, List<Long>> sessionsByGroup) {
         Content content = Content.EMPTY;
         for (var group : sessionsByGroup.entrySet())
-            for (long session : group.getValue()) content = content.add(lines(sessions.open(athleteId, viewer, session), Content.group(group.getKey()), null, null));
+            for (long session : group.getValue())
+                content = content.add(
+                        lines(sessions.open(athleteId, viewer, session), Content.group(group.getKey()), null, null));
         return create(athleteId, viewer, name, content);
     }
 
     private long create(long athleteId, Viewer viewer, String name, Content content) {
         athletes.require(athleteId, viewer);
         String kept = name.strip();
-        if (kept.isEmpty() || kept.length() > LONGEST_NAME) throw new IllegalArgumentException("Name: enter 1 to " + LONGEST_NAME + " characters.");
+        if (kept.isEmpty() || kept.length() > LONGEST_NAME)
+            throw new IllegalArgumentException("Name: enter 1 to " + LONGEST_NAME + " characters.");
         return store.create(athleteId, kept, suited(content), clock.instant());
     }
 
@@ -153,32 +211,53 @@ public class ComparisonService implements Undoable {
         boolean power = content.lines().stream().anyMatch(l -> l.figures().containsKey("WATTS"));
         boolean form = content.lines().stream().anyMatch(l -> l.figures().containsKey("CONTACT_TIME"));
         if (power) return content;
-        List<String> columns = form ? List.of("SPEED", "HEART_RATE", "CADENCE", "STEP_LENGTH", "CONTACT_TIME") : List.of("SPEED", "HEART_RATE", "CADENCE");
+        List<String> columns = form
+                ? List.of("SPEED", "HEART_RATE", "CADENCE", "STEP_LENGTH", "CONTACT_TIME")
+                : List.of("SPEED", "HEART_RATE", "CADENCE");
         return content.columns(columns).axes("SPEED", "HEART_RATE");
     }
 
-    /** The repetitions of every time the session's workout was done; grouped by surface where they are unlike, else by month. @return id of the new comparison */
+    /**
+     * The repetitions of every time the session's workout was done; grouped by surface where they are unlike, else by
+     * month. @return id of the new comparison
+     */
     @Transactional
     long overMonths(long athleteId, Viewer viewer, long session) {
         SessionService.Opened asked = sessions.open(athleteId, viewer, session);
-        if (asked.workout().isEmpty()) throw new IllegalArgumentException("This session has no workout that could have been done before.");
-        List<Long> ids = sessions.ofWorkout(athleteId, asked.workoutId(), asked.slab().title());
+        if (asked.workout().isEmpty())
+            throw new IllegalArgumentException("This session has no workout that could have been done before.");
+        List<Long> ids =
+                sessions.ofWorkout(athleteId, asked.workoutId(), asked.slab().title());
         List<Long> latest = ids.subList(Math.max(0, ids.size() - MOST_SESSIONS), ids.size());
-        List<SessionService.Opened> all = latest.stream().map(id -> sessions.open(athleteId, viewer, id)).filter(o -> !repetitions.of(o).isEmpty()).toList();
-        boolean surfaces = all.stream().map(o -> o.described().surface()).distinct().count() > 1;
+        List<SessionService.Opened> all = latest.stream()
+                .map(id -> sessions.open(athleteId, viewer, id))
+                .filter(o -> !repetitions.of(o).isEmpty())
+                .toList();
+        boolean surfaces =
+                all.stream().map(o -> o.described().surface()).distinct().count() > 1;
         Content content = Content.EMPTY;
         for (SessionService.Opened opened : all) {
             String surface = opened.described().surface();
-            content = content.add(lines(opened, surfaces ? surface.isEmpty() ? "surface not said" : surface : spell(opened, all), null, null));
+            content = content.add(lines(
+                    opened,
+                    surfaces ? surface.isEmpty() ? "surface not said" : surface : spell(opened, all),
+                    null,
+                    null));
         }
-        if (content.lines().isEmpty()) throw new IllegalArgumentException("No repetitions were found in the sessions of this workout.");
+        if (content.lines().isEmpty())
+            throw new IllegalArgumentException("No repetitions were found in the sessions of this workout.");
         String name = asked.slab().title() + ", over months";
-        return create(athleteId, viewer, name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name, content);
+        return create(
+                athleteId, viewer, name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name, content);
     }
 
     /** Months while they are few, else years: more than four groups cannot be told apart in a drawing. */
     private static String spell(SessionService.Opened one, List<SessionService.Opened> all) {
-        boolean few = all.stream().map(o -> o.slab().day().toString().substring(0, 7)).distinct().count() <= MOST_GROUPS;
+        boolean few = all.stream()
+                        .map(o -> o.slab().day().toString().substring(0, 7))
+                        .distinct()
+                        .count()
+                <= MOST_GROUPS;
         return one.slab().day().toString().substring(0, few ? 7 : 4);
     }
 
@@ -188,7 +267,9 @@ public class ComparisonService implements Undoable {
         Held held = open(athleteId, viewer, id);
         Content after = change.apply(held.content());
         undo.remember(athleteId, viewer, label, KIND, held);
-        if (!store.save(held, held.name(), after, clock.instant())) throw new IllegalArgumentException("Somebody else changed this comparison just now. Look at it again, then repeat your change.");
+        if (!store.save(held, held.name(), after, clock.instant()))
+            throw new IllegalArgumentException(
+                    "Somebody else changed this comparison just now. Look at it again, then repeat your change.");
     }
 
     @Transactional

@@ -11,14 +11,16 @@ import pemblar.core.recording.Derived;
 
 /**
  * What a comparison holds; kept as JSON.
+ *
  * @param columns names of figures and of derived columns, as shown
- * @param x       column that is drawn along, and at which groups are compared; {@code y} the one that is compared
+ * @param x column that is drawn along, and at which groups are compared; {@code y} the one that is compared
  */
 record Content(List<Line> lines, List<String> columns, List<Derivation> derived, String x, String y, int nextId) {
     private static final int MOST_LINES = 300;
     private static final int MOST_DERIVED = 12;
     private static final int LONGEST = 60;
-    static final Content EMPTY = new Content(List.of(), List.of("WATTS", "HEART_RATE", "CADENCE", "SPEED"), List.of(), "WATTS", "HEART_RATE", 1);
+    static final Content EMPTY = new Content(
+            List.of(), List.of("WATTS", "HEART_RATE", "CADENCE", "SPEED"), List.of(), "WATTS", "HEART_RATE", 1);
 
     Content {
         lines = List.copyOf(lines);
@@ -28,12 +30,38 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
 
     /**
      * One repetition. Seconds are those of the original recording.
-     * @param entered  values put in by hand, by figure
-     * @param figures  computed from the recording at its {@code revision}
-     * @param start    the same over its first seconds alone; null while it was not measured so
+     *
+     * @param entered values put in by hand, by figure
+     * @param figures computed from the recording at its {@code revision}
+     * @param start the same over its first seconds alone; null while it was not measured so
      */
-    record Line(int id, long session, int from, int to, String label, String group, boolean hidden, Map<String, Double> entered, Map<String, Double> figures, int revision, String day, String surface, Start start) {
-        Line(int id, long session, int from, int to, String label, String group, boolean hidden, Map<String, Double> entered, Map<String, Double> figures, int revision, String day, String surface) {
+    record Line(
+            int id,
+            long session,
+            int from,
+            int to,
+            String label,
+            String group,
+            boolean hidden,
+            Map<String, Double> entered,
+            Map<String, Double> figures,
+            int revision,
+            String day,
+            String surface,
+            Start start) {
+        Line(
+                int id,
+                long session,
+                int from,
+                int to,
+                String label,
+                String group,
+                boolean hidden,
+                Map<String, Double> entered,
+                Map<String, Double> figures,
+                int revision,
+                String day,
+                String surface) {
             this(id, session, from, to, label, group, hidden, entered, figures, revision, day, surface, null);
         }
 
@@ -49,11 +77,13 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
         }
 
         Line in(String other) {
-            return new Line(id, session, from, to, label, other, hidden, entered, figures, revision, day, surface, start);
+            return new Line(
+                    id, session, from, to, label, other, hidden, entered, figures, revision, day, surface, start);
         }
 
         Line shown(boolean show) {
-            return new Line(id, session, from, to, label, group, !show, entered, figures, revision, day, surface, start);
+            return new Line(
+                    id, session, from, to, label, group, !show, entered, figures, revision, day, surface, start);
         }
 
         Line measured(Map<String, Double> now, int at) {
@@ -61,7 +91,20 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
         }
 
         Line measuredFirst(int seconds, Map<String, Double> now) {
-            return new Line(id, session, from, to, label, group, hidden, entered, figures, revision, day, surface, new Start(seconds, now));
+            return new Line(
+                    id,
+                    session,
+                    from,
+                    to,
+                    label,
+                    group,
+                    hidden,
+                    entered,
+                    figures,
+                    revision,
+                    day,
+                    surface,
+                    new Start(seconds, now));
         }
 
         boolean isMeasuredFirst(int seconds) {
@@ -93,8 +136,12 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
 
     /** Value of a figure or a derived column. */
     double value(Line line, String column) {
-        return derived.stream().filter(d -> d.name().equals(column)).findFirst()
-            .map(d -> Derived.apply(line.value(d.left()), Derived.Operation.valueOf(d.operation()), line.value(d.right()))).orElseGet(() -> line.value(column));
+        return derived.stream()
+                .filter(d -> d.name().equals(column))
+                .findFirst()
+                .map(d -> Derived.apply(
+                        line.value(d.left()), Derived.Operation.valueOf(d.operation()), line.value(d.right())))
+                .orElseGet(() -> line.value(column));
     }
 
     /** In the order in which they first appear. */
@@ -103,22 +150,41 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
     }
 
     Content add(List<Line> more) {
-        if (lines.size() + more.size() > MOST_LINES) throw new IllegalArgumentException("A comparison can hold " + MOST_LINES + " repetitions. Begin another one.");
+        if (lines.size() + more.size() > MOST_LINES)
+            throw new IllegalArgumentException(
+                    "A comparison can hold " + MOST_LINES + " repetitions. Begin another one.");
         List<Line> all = new ArrayList<>(lines);
         int id = nextId;
-        for (Line line : more) all.add(new Line(id++, line.session(), line.from(), line.to(), line.label(), group(line.group()), line.hidden(), line.entered(), line.figures(), line.revision(), line.day(), line.surface(), line.start()));
+        for (Line line : more)
+            all.add(new Line(
+                    id++,
+                    line.session(),
+                    line.from(),
+                    line.to(),
+                    line.label(),
+                    group(line.group()),
+                    line.hidden(),
+                    line.entered(),
+                    line.figures(),
+                    line.revision(),
+                    line.day(),
+                    line.surface(),
+                    line.start()));
         return new Content(all, columns, derived, x, y, id);
     }
 
     static String group(String typed) {
         String name = typed.strip();
-        if (name.isEmpty() || name.length() > LONGEST) throw new IllegalArgumentException("Group: enter 1 to " + LONGEST + " characters, such as “new shoes”.");
+        if (name.isEmpty() || name.length() > LONGEST)
+            throw new IllegalArgumentException("Group: enter 1 to " + LONGEST + " characters, such as “new shoes”.");
         return name;
     }
 
     Content change(int id, UnaryOperator<Line> change) {
-        if (lines.stream().noneMatch(l -> l.id() == id)) throw new IllegalArgumentException("This repetition is no longer here.");
-        return new Content(lines.stream().map(l -> l.id() == id ? change.apply(l) : l).toList(), columns, derived, x, y, nextId);
+        if (lines.stream().noneMatch(l -> l.id() == id))
+            throw new IllegalArgumentException("This repetition is no longer here.");
+        return new Content(
+                lines.stream().map(l -> l.id() == id ? change.apply(l) : l).toList(), columns, derived, x, y, nextId);
     }
 
     Content changeAll(UnaryOperator<Line> change) {
@@ -136,7 +202,8 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
     }
 
     Content axes(String along, String against) {
-        if (!isColumn(along) || !isColumn(against)) throw new IllegalArgumentException("Axes: choose two of the quantities.");
+        if (!isColumn(along) || !isColumn(against))
+            throw new IllegalArgumentException("Axes: choose two of the quantities.");
         return new Content(lines, columns, derived, along, against, nextId);
     }
 
@@ -144,20 +211,30 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
         String name = d.name().strip();
         if (name.isEmpty() || name.length() > 40) throw new IllegalArgumentException("Name: enter 1 to 40 characters.");
         if (isColumn(name)) throw new IllegalArgumentException("Name: there is a column “" + name + "” already.");
-        if (derived.size() >= MOST_DERIVED) throw new IllegalArgumentException("At most " + MOST_DERIVED + " derived columns.");
-        if (Figure.named(d.left()).isEmpty() || Figure.named(d.right()).isEmpty()) throw new IllegalArgumentException("Derived column: choose two quantities.");
+        if (derived.size() >= MOST_DERIVED)
+            throw new IllegalArgumentException("At most " + MOST_DERIVED + " derived columns.");
+        if (Figure.named(d.left()).isEmpty() || Figure.named(d.right()).isEmpty())
+            throw new IllegalArgumentException("Derived column: choose two quantities.");
         List<Derivation> all = new ArrayList<>(derived);
-        all.add(new Derivation(name, d.left(), Derived.Operation.valueOf(d.operation()).name(), d.right()));
+        all.add(new Derivation(
+                name, d.left(), Derived.Operation.valueOf(d.operation()).name(), d.right()));
         List<String> shown = new ArrayList<>(columns);
         shown.add(name);
         return new Content(lines, shown, all, x, y, nextId);
     }
 
     Content dropDerived(String name) {
-        return new Content(lines, columns.stream().filter(c -> !c.equals(name)).toList(), derived.stream().filter(d -> !d.name().equals(name)).toList(), x.equals(name) ? EMPTY.x : x, y.equals(name) ? EMPTY.y : y, nextId);
+        return new Content(
+                lines,
+                columns.stream().filter(c -> !c.equals(name)).toList(),
+                derived.stream().filter(d -> !d.name().equals(name)).toList(),
+                x.equals(name) ? EMPTY.x : x,
+                y.equals(name) ? EMPTY.y : y,
+                nextId);
     }
 
     boolean isColumn(String name) {
-        return Figure.named(name).isPresent() || derived.stream().anyMatch(d -> d.name().equals(name));
+        return Figure.named(name).isPresent()
+                || derived.stream().anyMatch(d -> d.name().equals(name));
     }
 }

@@ -39,7 +39,10 @@ class Overlay {
         Map<Long, Recording> read = new HashMap<>();
         Map<Long, Integer> trimmed = new HashMap<>();
         List<Piece> pieces = new ArrayList<>();
-        for (Line line : content.lines().stream().filter(l -> !l.hidden() && l.revision() >= 0).limit(MOST_LINES).toList()) {
+        for (Line line : content.lines().stream()
+                .filter(l -> !l.hidden() && l.revision() >= 0)
+                .limit(MOST_LINES)
+                .toList()) {
             if (!read.containsKey(line.session())) {
                 SessionService.Opened opened = sessions.open(athleteId, viewer, line.session());
                 read.put(line.session(), opened.recording().orElse(null));
@@ -58,8 +61,11 @@ class Overlay {
         boolean power = recording.has(Channel.POWER);
         int from = line.from() - trimmed;
         int to = Math.min(recording.seconds(), line.to() - trimmed);
-        recording.channel(power ? Channel.POWER : Channel.SPEED).filter(s -> from >= 0 && to > from && s.present(from, to) > 0)
-            .ifPresent(s -> pieces.add(new Piece(line, s.slice(from, to), power, content.groups().indexOf(line.group()) % 4)));
+        recording
+                .channel(power ? Channel.POWER : Channel.SPEED)
+                .filter(s -> from >= 0 && to > from && s.present(from, to) > 0)
+                .ifPresent(s -> pieces.add(new Piece(
+                        line, s.slice(from, to), power, content.groups().indexOf(line.group()) % 4)));
     }
 
     private static Drawn drawn(List<Piece> pieces) {
@@ -70,20 +76,30 @@ class Overlay {
         int width = Math.max(Math.min(LEAST_SECONDS, longest), longest / PARTS);
         double low = Double.POSITIVE_INFINITY;
         double high = Double.NEGATIVE_INFINITY;
-        for (Piece p : same) for (int i = 0; i < p.values().size(); i += width) {
-            double mean = p.values().mean(i, Math.min(p.values().size(), i + width));
-            if (mean < low) low = mean;
-            if (mean > high) high = mean;
-        }
+        for (Piece p : same)
+            for (int i = 0; i < p.values().size(); i += width) {
+                double mean = p.values().mean(i, Math.min(p.values().size(), i + width));
+                if (mean < low) low = mean;
+                if (mean > high) high = mean;
+            }
         double room = Math.max(1e-3, (high - low) * ROOM);
         double least = low - room;
         double most = high + room;
-        List<Trace> traces = same.stream().map(p -> new Trace(path(p.values(), width, longest, least, most), p.shape(), p.line().label() + ", " + p.line().day())).toList();
+        List<Trace> traces = same.stream()
+                .map(p -> new Trace(
+                        path(p.values(), width, longest, least, most),
+                        p.shape(),
+                        p.line().label() + ", " + p.line().day()))
+                .toList();
         List<ComparisonView.Tick> ticks = new ArrayList<>();
         double step = ComparisonView.step((most - least) / 3);
-        for (double v = Math.ceil(least / step) * step; v <= most; v += step) ticks.add(new ComparisonView.Tick(FLOOR - (FLOOR - TOP) * (v - least) / (most - least), ComparisonView.plain(v)));
+        for (double v = Math.ceil(least / step) * step; v <= most; v += step)
+            ticks.add(new ComparisonView.Tick(
+                    FLOOR - (FLOOR - TOP) * (v - least) / (most - least), ComparisonView.plain(v)));
         List<ComparisonView.Tick> times = new ArrayList<>();
-        for (int i = 0; i <= 4; i++) times.add(new ComparisonView.Tick(LEFT + (RIGHT - LEFT) * i / 4, ComparisonView.text("SECONDS", (double) longest * i / 4)));
+        for (int i = 0; i <= 4; i++)
+            times.add(new ComparisonView.Tick(
+                    LEFT + (RIGHT - LEFT) * i / 4, ComparisonView.text("SECONDS", (double) longest * i / 4)));
         return new Drawn(power ? "W" : "m/s", traces, ticks, times);
     }
 
@@ -96,7 +112,12 @@ class Overlay {
                 open = false;
                 continue;
             }
-            path.append(String.format(Locale.ROOT, "%s%.1f %.1f", open ? "L" : "M", LEFT + (RIGHT - LEFT) * (i + width / 2.0) / longest, FLOOR - (FLOOR - TOP) * (mean - low) / (high - low)));
+            path.append(String.format(
+                    Locale.ROOT,
+                    "%s%.1f %.1f",
+                    open ? "L" : "M",
+                    LEFT + (RIGHT - LEFT) * (i + width / 2.0) / longest,
+                    FLOOR - (FLOOR - TOP) * (mean - low) / (high - low)));
             open = true;
         }
         return path.toString();

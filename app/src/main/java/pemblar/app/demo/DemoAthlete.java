@@ -10,20 +10,36 @@ import pemblar.app.season.SeasonEvent.Unit;
 import pemblar.app.season.SeasonSettings;
 import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
-import pemblar.core.sport.Sport;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Block;
+import pemblar.core.sport.Sport;
 
 /**
- * One invented athlete over two and a half years. Days are counted from the day of loading, so that it always lies inside
- * the plan. What the body can do rises over the seasons; what is known of it follows some weeks later.
+ * One invented athlete over two and a half years. Days are counted from the day of loading, so that it always lies
+ * inside the plan. What the body can do rises over the seasons; what is known of it follows some weeks later.
  */
-record DemoAthlete(String name, String email, List<Sport> sports, String zone, double watts, double metresPerSecond, double restingBpm, double maximumBpm,
-                   double kilograms, int blockDays, int blocksBetweenEasy, int easyDays, String lastEvent, String bEvent, String aEvent, int seed) {
+record DemoAthlete(
+        String name,
+        String email,
+        List<Sport> sports,
+        String zone,
+        double watts,
+        double metresPerSecond,
+        double restingBpm,
+        double maximumBpm,
+        double kilograms,
+        int blockDays,
+        int blocksBetweenEasy,
+        int easyDays,
+        String lastEvent,
+        String bEvent,
+        String aEvent,
+        int seed) {
     /** Threshold speed in water, m/s. */
     static final double SWIM_SPEED = 1.12;
     /** Days between the two swims of a test. */
     static final int SWIM_TEST = -20;
+
     static final int FIRST_DAY = -740;
     static final int LAST_A = -330;
     static final int CLUB_RACE = -40;
@@ -71,7 +87,14 @@ record DemoAthlete(String name, String email, List<Sport> sports, String zone, d
 
     Body body(Sport what, int day) {
         double fit = ability(day);
-        return new Body(what, watts * fit, 21_000 * fit, (what == Sport.SWIM ? SWIM_SPEED : metresPerSecond) * fit, restingBpm, maximumBpm, kilograms);
+        return new Body(
+                what,
+                watts * fit,
+                21_000 * fit,
+                (what == Sport.SWIM ? SWIM_SPEED : metresPerSecond) * fit,
+                restingBpm,
+                maximumBpm,
+                kilograms);
     }
 
     static Block.Phase phase(int day) {
@@ -99,7 +122,8 @@ record DemoAthlete(String name, String email, List<Sport> sports, String zone, d
     /** Title of what is planned on a day; empty for rest. */
     String planned(LocalDate date, int day, boolean easy) {
         DayOfWeek weekday = date.getDayOfWeek();
-        if (day == LAST_A || day == CLUB_RACE || day == NEXT_B || day == NEXT_A) return rides() ? "Race ride" : "Race run";
+        if (day == LAST_A || day == CLUB_RACE || day == NEXT_B || day == NEXT_A)
+            return rides() ? "Race ride" : "Race run";
         if (isTest(day)) return testTitle();
         if (isTest(day - 2) && rides()) return "Twenty minutes all-out";
         boolean base = phase(day) == Block.Phase.BASE;
@@ -107,9 +131,19 @@ record DemoAthlete(String name, String email, List<Sport> sports, String zone, d
         boolean running = !rides() || isMixed() && (weekday == DayOfWeek.WEDNESDAY || weekday == DayOfWeek.SATURDAY);
         if (easy && weekday == DayOfWeek.THURSDAY) return "";
         return switch (weekday) {
-            case TUESDAY -> running ? base ? "Threshold blocks" : "Eight hundreds" : base ? odd ? "Two by twenty" : "Seated and standing" : odd ? "Five by four, hard" : "Over and under";
+            case TUESDAY ->
+                running
+                        ? base ? "Threshold blocks" : "Eight hundreds"
+                        : base
+                                ? odd ? "Two by twenty" : "Seated and standing"
+                                : odd ? "Five by four, hard" : "Over and under";
             case WEDNESDAY -> running ? "Easy loop" : "Easy spin";
-            case THURSDAY -> isMixed() ? "Easy lengths" : running ? odd ? "Strides" : "Steady by heart" : base ? "Sprints in endurance" : "Two by twenty";
+            case THURSDAY ->
+                isMixed()
+                        ? "Easy lengths"
+                        : running
+                                ? odd ? "Strides" : "Steady by heart"
+                                : base ? "Sprints in endurance" : "Two by twenty";
             case SATURDAY -> running ? "Steady by heart" : "Steady valley road";
             case SUNDAY -> running ? "Long run with changes" : "Long, firm at the end";
             case MONDAY -> !isMixed() || easy ? "" : odd ? "Hundreds, even" : "Four hundreds";
@@ -134,22 +168,35 @@ record DemoAthlete(String name, String email, List<Sport> sports, String zone, d
 
     boolean isMissed(int day, Random random) {
         boolean lately = isMixed() && day >= -3;
-        return lately || day >= ILL_FROM && day <= ILL_TO || random.nextDouble() < 0.06 && !isTest(day) && day != CLUB_RACE;
+        return lately
+                || day >= ILL_FROM && day <= ILL_TO
+                || random.nextDouble() < 0.06 && !isTest(day) && day != CLUB_RACE;
     }
 
     static Faults faults(int day, LocalDate date, Random random) {
         double heat = Math.max(0, Math.cos(Math.PI * (date.getDayOfYear() - 200) / 183.0));
         int home = day == LEFT_RUNNING && !isSwimDay(date) ? 1500 : 0;
         boolean cut = random.nextDouble() < 0.04 && !isTest(day);
-        return new Faults(cut ? 1500 + random.nextInt(1200) : 0, home, random.nextDouble() < 0.03, random.nextDouble() < 0.03, heat);
+        return new Faults(
+                cut ? 1500 + random.nextInt(1200) : 0,
+                home,
+                random.nextDouble() < 0.03,
+                random.nextDouble() < 0.03,
+                heat);
     }
 
     /** What the next A event asks for: in watts per kilogram, or by pace. */
     List<EventDemand> demands() {
-        if (!rides()) return List.of(new EventDemand(600, Unit.SPEED, Math.rint(metresPerSecond * 104) / 100, After.FRESH, 0, ""), new EventDemand(2400, Unit.SPEED, Math.rint(metresPerSecond * 96) / 100, After.TIME, 3600, ""));
+        if (!rides())
+            return List.of(
+                    new EventDemand(600, Unit.SPEED, Math.rint(metresPerSecond * 104) / 100, After.FRESH, 0, ""),
+                    new EventDemand(2400, Unit.SPEED, Math.rint(metresPerSecond * 96) / 100, After.TIME, 3600, ""));
         double perKilogram = watts / kilograms;
-        return List.of(new EventDemand(300, Unit.WATTS_PER_KG, rounded(perKilogram * 1.22), After.FRESH, 0, ""), new EventDemand(300, Unit.WATTS_PER_KG, rounded(perKilogram * 1.12), After.WORK, 1_500_000, ""),
-            new EventDemand(1200, Unit.WATTS_PER_KG, rounded(perKilogram * 0.98), After.FRESH, 0, ""), new EventDemand(15, Unit.WATTS, Math.rint(watts * 2.6 / 10) * 10, After.TIME, 7200, ""));
+        return List.of(
+                new EventDemand(300, Unit.WATTS_PER_KG, rounded(perKilogram * 1.22), After.FRESH, 0, ""),
+                new EventDemand(300, Unit.WATTS_PER_KG, rounded(perKilogram * 1.12), After.WORK, 1_500_000, ""),
+                new EventDemand(1200, Unit.WATTS_PER_KG, rounded(perKilogram * 0.98), After.FRESH, 0, ""),
+                new EventDemand(15, Unit.WATTS, Math.rint(watts * 2.6 / 10) * 10, After.TIME, 7200, ""));
     }
 
     private static double rounded(double value) {
@@ -157,7 +204,19 @@ record DemoAthlete(String name, String email, List<Sport> sports, String zone, d
     }
 
     SeasonSettings settings() {
-        return new SeasonSettings(null, Aim.Kind.CHRONIC_LOAD, rides() ? 68 : 52, blockDays, blocksBetweenEasy + 1, false, easyDays, 5, 12, List.of(0, 90, 60, 90, 0, 120, 240), DayOfWeek.SUNDAY, false);
+        return new SeasonSettings(
+                null,
+                Aim.Kind.CHRONIC_LOAD,
+                rides() ? 68 : 52,
+                blockDays,
+                blocksBetweenEasy + 1,
+                false,
+                easyDays,
+                5,
+                12,
+                List.of(0, 90, 60, 90, 0, 120, 240),
+                DayOfWeek.SUNDAY,
+                false);
     }
 
     /** A week with little time, some weeks ahead. */

@@ -32,31 +32,88 @@ import pemblar.app.session.SessionService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.workout.WorkoutService;
 import pemblar.benchunit.HeadUnit;
-import pemblar.core.sport.Sport;
 import pemblar.core.season.Block;
 import pemblar.core.season.Priority;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Workout;
 import pemblar.core.zone.DatedZones;
 import pemblar.formats.fit.FitWorkouts;
 
-/** Loads the demo scenario into an empty database: planned by the ordinary services, done by the bench unit, read by the ordinary import. */
+/**
+ * Loads the demo scenario into an empty database: planned by the ordinary services, done by the bench unit, read by the
+ * ordinary import.
+ */
 @Component
 @ConditionalOnProperty("pemblar.demo")
 class DemoLoader implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
     /** Printed on loading; the demo is for a machine of one's own. */
     static final String PASSWORD = "pemblar-demo";
+
     private static final long SERIAL = 4711;
-    /** A little under what the simulated bodies have, so that an all-out effort is evidence that it was set too low, whatever the day. */
+    /**
+     * A little under what the simulated bodies have, so that an all-out effort is evidence that it was set too low,
+     * whatever the day.
+     */
     private static final double SET_RESERVE_JOULES = 18_800;
+
     private static final List<DemoAthlete> ATHLETES = List.of(
-        new DemoAthlete("Jonna Thale", "jonna@pemblar.example", List.of(Sport.RIDE), "Europe/Helsinki", 268, 3.6, 47, 188, 66, 9, 2, 5, "Saltmarsh circuit", "Quarry hill trial", "Lantern coast tour", 11),
-        new DemoAthlete("Sefa Myrin", "sefa@pemblar.example", List.of(Sport.RUN), "Europe/Dublin", 230, 4.25, 50, 192, 57, 7, 3, 7, "Alder ridge ten", "Mill town mile", "Three bridges run", 22),
-        new DemoAthlete("Kasper Odell", "kasper@pemblar.example", List.of(Sport.RIDE, Sport.RUN, Sport.SWIM), "Europe/Athens", 245, 3.85, 52, 184, 74, 10, 2, 4, "Heron lake triathlon", "Fen loop", "Juniper bay triathlon", 33));
+            new DemoAthlete(
+                    "Jonna Thale",
+                    "jonna@pemblar.example",
+                    List.of(Sport.RIDE),
+                    "Europe/Helsinki",
+                    268,
+                    3.6,
+                    47,
+                    188,
+                    66,
+                    9,
+                    2,
+                    5,
+                    "Saltmarsh circuit",
+                    "Quarry hill trial",
+                    "Lantern coast tour",
+                    11),
+            new DemoAthlete(
+                    "Sefa Myrin",
+                    "sefa@pemblar.example",
+                    List.of(Sport.RUN),
+                    "Europe/Dublin",
+                    230,
+                    4.25,
+                    50,
+                    192,
+                    57,
+                    7,
+                    3,
+                    7,
+                    "Alder ridge ten",
+                    "Mill town mile",
+                    "Three bridges run",
+                    22),
+            new DemoAthlete(
+                    "Kasper Odell",
+                    "kasper@pemblar.example",
+                    List.of(Sport.RIDE, Sport.RUN, Sport.SWIM),
+                    "Europe/Athens",
+                    245,
+                    3.85,
+                    52,
+                    184,
+                    74,
+                    10,
+                    2,
+                    4,
+                    "Heron lake triathlon",
+                    "Fen loop",
+                    "Juniper bay triathlon",
+                    33));
 
     /** The script that waits shows them. */
     private static final int SAID_EVERY = 100;
+
     private final AtomicInteger taken = new AtomicInteger();
     private final AccountService accounts;
     private final AthleteService athletes;
@@ -73,8 +130,21 @@ class DemoLoader implements ApplicationRunner {
     private final DemoWords words;
     private final InstantSource clock;
 
-    DemoLoader(AccountService accounts, AthleteService athletes, ThresholdService thresholds, WorkoutService workouts, ScheduleService schedule,
-               RecordingService recordings, PlanService plan, SessionService stored, DemoTests tests, DemoWords words, InstantSource clock, CoachingService coachings, DemoMornings mornings, DemoRoster roster) {
+    DemoLoader(
+            AccountService accounts,
+            AthleteService athletes,
+            ThresholdService thresholds,
+            WorkoutService workouts,
+            ScheduleService schedule,
+            RecordingService recordings,
+            PlanService plan,
+            SessionService stored,
+            DemoTests tests,
+            DemoWords words,
+            InstantSource clock,
+            CoachingService coachings,
+            DemoMornings mornings,
+            DemoRoster roster) {
         this.roster = roster;
         this.mornings = mornings;
         this.coachings = coachings;
@@ -130,7 +200,12 @@ class DemoLoader implements ApplicationRunner {
     private void shelve(Viewer viewer, Map<String, Workout> shelf, boolean coach) {
         shelf.forEach((title, workout) -> {
             boolean test = DemoWorkouts.folder(title).equals("Tests");
-            if (test == coach) workouts.save(null, viewer, new WorkoutService.Label(title, DemoWorkouts.folder(title), test ? "test" : "", coach), workout);
+            if (test == coach)
+                workouts.save(
+                        null,
+                        viewer,
+                        new WorkoutService.Label(title, DemoWorkouts.folder(title), test ? "test" : "", coach),
+                        workout);
         });
     }
 
@@ -140,7 +215,12 @@ class DemoLoader implements ApplicationRunner {
 
     private void values(DemoAthlete demo, Athlete athlete, Viewer viewer) {
         LocalDate today = today(athlete);
-        set(athlete, viewer, Quantity.THRESHOLD_HEART_RATE, today.plusDays(DemoAthlete.FIRST_DAY), demo.maximumBpm() - 18);
+        set(
+                athlete,
+                viewer,
+                Quantity.THRESHOLD_HEART_RATE,
+                today.plusDays(DemoAthlete.FIRST_DAY),
+                demo.maximumBpm() - 18);
         set(athlete, viewer, Quantity.MAXIMUM_HEART_RATE, today.plusDays(DemoAthlete.FIRST_DAY), demo.maximumBpm());
         set(athlete, viewer, Quantity.RESTING_HEART_RATE, today.plusDays(DemoAthlete.FIRST_DAY), demo.restingBpm());
         set(athlete, viewer, Quantity.BODY_MASS, today.plusDays(DemoAthlete.FIRST_DAY), demo.kilograms() + 1.5);
@@ -153,8 +233,20 @@ class DemoLoader implements ApplicationRunner {
                 set(athlete, viewer, Quantity.CRITICAL_POWER, date, Math.round(demo.watts() * fit * 1.01));
                 set(athlete, viewer, Quantity.W_PRIME, date, Math.round(SET_RESERVE_JOULES * fit / 100) * 100.0);
             }
-            if (demo.swims()) set(athlete, viewer, Quantity.SWIMMING_THRESHOLD_SPEED, date, Math.rint(DemoAthlete.SWIM_SPEED * fit * 100) / 100);
-            if (demo.runs()) set(athlete, viewer, Quantity.THRESHOLD_SPEED, date, Math.rint(demo.metresPerSecond() * fit * 100) / 100);
+            if (demo.swims())
+                set(
+                        athlete,
+                        viewer,
+                        Quantity.SWIMMING_THRESHOLD_SPEED,
+                        date,
+                        Math.rint(DemoAthlete.SWIM_SPEED * fit * 100) / 100);
+            if (demo.runs())
+                set(
+                        athlete,
+                        viewer,
+                        Quantity.THRESHOLD_SPEED,
+                        date,
+                        Math.rint(demo.metresPerSecond() * fit * 100) / 100);
         }
     }
 
@@ -164,18 +256,46 @@ class DemoLoader implements ApplicationRunner {
 
     private void season(DemoAthlete demo, Athlete athlete) {
         LocalDate today = today(athlete);
-        List<SeasonEvent> events = List.of(new SeasonEvent(today.plusDays(DemoAthlete.LAST_A), demo.lastEvent(), Priority.A),
-            new SeasonEvent(today.plusDays(DemoAthlete.CLUB_RACE), "Harbour club race", Priority.C),
-            new SeasonEvent(0, today.plusDays(DemoAthlete.NEXT_B), 1, demo.bEvent(), Priority.B, SeasonEvent.Kind.TIME_TRIAL, demo.eventSport(), null, 5400, List.of()),
-            new SeasonEvent(0, today.plusDays(DemoAthlete.NEXT_A), 1, demo.aEvent(), Priority.A, SeasonEvent.Kind.RACE, demo.eventSport(), null, 3 * 3600, demo.demands()));
-        List<Block> planned = blocks(demo).stream().map(block -> block.at(today)).toList();
-        plan.make(athlete, held -> held.withEvents(events).withBlocks(planned).withSettings(demo.settings()).withAway(List.of(demo.away(today))));
+        List<SeasonEvent> events = List.of(
+                new SeasonEvent(today.plusDays(DemoAthlete.LAST_A), demo.lastEvent(), Priority.A),
+                new SeasonEvent(today.plusDays(DemoAthlete.CLUB_RACE), "Harbour club race", Priority.C),
+                new SeasonEvent(
+                        0,
+                        today.plusDays(DemoAthlete.NEXT_B),
+                        1,
+                        demo.bEvent(),
+                        Priority.B,
+                        SeasonEvent.Kind.TIME_TRIAL,
+                        demo.eventSport(),
+                        null,
+                        5400,
+                        List.of()),
+                new SeasonEvent(
+                        0,
+                        today.plusDays(DemoAthlete.NEXT_A),
+                        1,
+                        demo.aEvent(),
+                        Priority.A,
+                        SeasonEvent.Kind.RACE,
+                        demo.eventSport(),
+                        null,
+                        3 * 3600,
+                        demo.demands()));
+        List<Block> planned =
+                blocks(demo).stream().map(block -> block.at(today)).toList();
+        plan.make(
+                athlete,
+                held -> held.withEvents(events)
+                        .withBlocks(planned)
+                        .withSettings(demo.settings())
+                        .withAway(List.of(demo.away(today))));
     }
 
     /** A block by day numbers. */
     private record DemoBlock(int from, int days, boolean easy, String name, String aim) {
         Block at(LocalDate today) {
-            return new Block(today.plusDays(from), days, DemoAthlete.phase(from + days / 2), name, aim, 0, 0, easy, false);
+            return new Block(
+                    today.plusDays(from), days, DemoAthlete.phase(from + days / 2), name, aim, 0, 0, easy, false);
         }
     }
 
@@ -187,7 +307,8 @@ class DemoLoader implements ApplicationRunner {
             boolean easy = ++number % (demo.blocksBetweenEasy() + 1) == 0;
             int days = easy ? demo.easyDays() : demo.blockDays();
             Block.Phase phase = DemoAthlete.phase(day + days / 2);
-            String name = Character.toUpperCase(phase.name().charAt(0)) + phase.name().substring(1).toLowerCase(java.util.Locale.ROOT);
+            String name = Character.toUpperCase(phase.name().charAt(0))
+                    + phase.name().substring(1).toLowerCase(java.util.Locale.ROOT);
             blocks.add(new DemoBlock(day, days, easy, easy ? name + ", easy" : name, aim(phase, easy)));
             day += days;
         }
@@ -208,12 +329,35 @@ class DemoLoader implements ApplicationRunner {
     /** Blocks aim for what was planned in them. */
     private void targets(Athlete athlete) {
         List<DayLoad> days = stored.dayLoads(List.of(athlete));
-        plan.make(athlete, held -> held.withBlocks(held.blocks().stream().map(b -> {
-            List<DayLoad> inside = days.stream().filter(d -> b.contains(d.day())).toList();
-            double load = 10 * Math.rint(inside.stream().mapToDouble(DayLoad::plannedLoad).sum() / 10);
-            long seconds = 1800 * Math.round(inside.stream().mapToLong(DayLoad::plannedSeconds).sum() / 1800.0);
-            return new Block(b.first(), b.days(), b.phase(), b.name(), b.aim(), load, (int) seconds, b.easy(), false);
-        }).toList()));
+        plan.make(
+                athlete,
+                held -> held.withBlocks(held.blocks().stream()
+                        .map(b -> {
+                            List<DayLoad> inside = days.stream()
+                                    .filter(d -> b.contains(d.day()))
+                                    .toList();
+                            double load = 10
+                                    * Math.rint(inside.stream()
+                                                    .mapToDouble(DayLoad::plannedLoad)
+                                                    .sum()
+                                            / 10);
+                            long seconds = 1800
+                                    * Math.round(inside.stream()
+                                                    .mapToLong(DayLoad::plannedSeconds)
+                                                    .sum()
+                                            / 1800.0);
+                            return new Block(
+                                    b.first(),
+                                    b.days(),
+                                    b.phase(),
+                                    b.name(),
+                                    b.aim(),
+                                    load,
+                                    (int) seconds,
+                                    b.easy(),
+                                    false);
+                        })
+                        .toList()));
     }
 
     private int sessions(DemoAthlete demo, Athlete athlete) {
@@ -226,7 +370,12 @@ class DemoLoader implements ApplicationRunner {
                 LocalDate date = today.plusDays(day);
                 String title = day > DemoAthlete.NEXT_A ? "" : demo.planned(date, day, block.easy());
                 if (title.isEmpty()) continue;
-                Workout workout = title.startsWith("Race") || title.contains("all-out") || title.contains("trial") ? workout(title) : workout(title).scaled(Math.max(0.4, Math.min(1.3, Math.rint(20 * DemoAthlete.amount(day, block.easy())) / 20)));
+                Workout workout = title.startsWith("Race") || title.contains("all-out") || title.contains("trial")
+                        ? workout(title)
+                        : workout(title)
+                                .scaled(Math.max(
+                                        0.4,
+                                        Math.min(1.3, Math.rint(20 * DemoAthlete.amount(day, block.easy())) / 20)));
                 long id = schedule.add(athlete.id(), date, demo.startMinute(date), title, workout);
                 if (day >= 0 || demo.isMissed(day, random)) continue;
                 perform(demo, athlete, day, date, id, title, workout, values, random);
@@ -240,11 +389,21 @@ class DemoLoader implements ApplicationRunner {
         return DemoWorkouts.named(title);
     }
 
-    private void perform(DemoAthlete demo, Athlete athlete, int day, LocalDate date, long id, String title, Workout workout, DatedZones values, Random random) {
+    private void perform(
+            DemoAthlete demo,
+            Athlete athlete,
+            int day,
+            LocalDate date,
+            long id,
+            String title,
+            Workout workout,
+            DatedZones values,
+            Random random) {
         byte[] file = FitWorkouts.of(title, workout, values.on(date)).write(SERIAL, clock.instant());
         int late = random.nextInt(25);
         var start = athlete.at(date, demo.startMinute(date) + late);
-        byte[] activity = HeadUnit.follow(file, demo.body(workout.sport(), day), start, random, DemoAthlete.faults(day, date, random));
+        byte[] activity = HeadUnit.follow(
+                file, demo.body(workout.sport(), day), start, random, DemoAthlete.faults(day, date, random));
         recordings.take(athlete, "bench-unit-" + date + ".fit", activity, Optional.of(id));
         int count = taken.incrementAndGet();
         if (count % SAID_EVERY == 0) LOG.info("demo data: {} of at most {} recordings", count, planned(today(athlete)));
@@ -255,7 +414,8 @@ class DemoLoader implements ApplicationRunner {
         int days = 0;
         for (DemoAthlete demo : ATHLETES)
             for (DemoBlock block : blocks(demo))
-                for (int day = block.from(); day < Math.min(0, block.from() + block.days()); day++) if (!demo.planned(today.plusDays(day), day, block.easy()).isEmpty()) days++;
+                for (int day = block.from(); day < Math.min(0, block.from() + block.days()); day++)
+                    if (!demo.planned(today.plusDays(day), day, block.easy()).isEmpty()) days++;
         return days;
     }
 }

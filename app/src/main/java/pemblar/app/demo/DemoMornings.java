@@ -14,7 +14,10 @@ import pemblar.app.session.DayLoad;
 import pemblar.app.session.SessionService;
 import pemblar.benchunit.NightSensor;
 
-/** Two hundred mornings of each demo athlete by the night sensor, with the illness of their season; the first of them has had two bad mornings now. */
+/**
+ * Two hundred mornings of each demo athlete by the night sensor, with the illness of their season; the first of them
+ * has had two bad mornings now.
+ */
 @Component
 class DemoMornings {
     private static final int DAYS = 200;
@@ -30,7 +33,8 @@ class DemoMornings {
     void add(DemoAthlete demo, Athlete athlete, LocalDate today) {
         Map<LocalDate, Double> loads = new HashMap<>();
         for (DayLoad day : sessions.dayLoads(List.of(athlete))) loads.put(day.day(), day.doneLoad());
-        NightSensor sensor = new NightSensor(demo.restingBpm() - 1, 40 + demo.seed() % 37, USUAL_LOAD, new Random(demo.seed()));
+        NightSensor sensor =
+                new NightSensor(demo.restingBpm() - 1, 40 + demo.seed() % 37, USUAL_LOAD, new Random(demo.seed()));
         boolean worn = demo.rides() && !demo.isMixed();
         List<Checkin> all = new ArrayList<>();
         List<Checkin> byHand = new ArrayList<>();
@@ -38,8 +42,23 @@ class DemoMornings {
             LocalDate date = today.plusDays(day);
             boolean ill = day >= DemoAthlete.ILL_FROM && day <= DemoAthlete.ILL_TO || worn && day >= -2;
             NightSensor.Night night = sensor.next(loads.getOrDefault(date.minusDays(1), 0.0), ill);
-            if (!night.isMissing()) all.add(new Checkin(date, night.restingBpm(), night.rmssd(), night.sleepMinutes(), null, null, null, null, null, "", "", ""));
-            if (day == DemoAthlete.ILL_FROM + 1) byHand.add(new Checkin(date, null, null, null, 3, 2, null, 1, null, "cold", "", "sore throat since last night"));
+            if (!night.isMissing())
+                all.add(new Checkin(
+                        date,
+                        night.restingBpm(),
+                        night.rmssd(),
+                        night.sleepMinutes(),
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        "",
+                        "",
+                        ""));
+            if (day == DemoAthlete.ILL_FROM + 1)
+                byHand.add(new Checkin(
+                        date, null, null, null, 3, 2, null, 1, null, "cold", "", "sore throat since last night"));
         }
         checkins.make(athlete, CheckinService.Source.SENSOR, all);
         checkins.make(athlete, CheckinService.Source.HAND, byHand);

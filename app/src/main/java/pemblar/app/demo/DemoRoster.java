@@ -24,16 +24,39 @@ import pemblar.app.session.SessionService;
 import pemblar.app.session.SketchService;
 import pemblar.app.session.Slab;
 import pemblar.benchunit.NightSensor;
-import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.season.Block;
 import pemblar.core.season.Priority;
+import pemblar.core.sport.Sport;
 
-/** The rest of the coach's athletes: five weeks of sketched sessions, told by hand, in three groups; two need something now, four something small. */
+/**
+ * The rest of the coach's athletes: five weeks of sketched sessions, told by hand, in three groups; two need something
+ * now, four something small.
+ */
 @Component
 class DemoRoster {
-    private static final List<String> NAMES = List.of("Runa Velm", "Ilko Dars", "Mette Orsin", "Tavi Kolder", "Sanne Brook", "Edo Marrin", "Lioba Fenn", "Yannic Stoel", "Peri Adler", "Nuno Calder", "Greta Holm",
-        "Arvid Sunn", "Malou Terres", "Bento Rask", "Ines Varga", "Oskar Lind", "Tilde Moor", "Rafe Quill", "Sunniva Dahl", "Jory Pike", "Wanda Kell");
+    private static final List<String> NAMES = List.of(
+            "Runa Velm",
+            "Ilko Dars",
+            "Mette Orsin",
+            "Tavi Kolder",
+            "Sanne Brook",
+            "Edo Marrin",
+            "Lioba Fenn",
+            "Yannic Stoel",
+            "Peri Adler",
+            "Nuno Calder",
+            "Greta Holm",
+            "Arvid Sunn",
+            "Malou Terres",
+            "Bento Rask",
+            "Ines Varga",
+            "Oskar Lind",
+            "Tilde Moor",
+            "Rafe Quill",
+            "Sunniva Dahl",
+            "Jory Pike",
+            "Wanda Kell");
     private static final String[] GROUPS = {"Monday riders", "Club runners", "Masters"};
     private static final int DAYS_BEHIND = 35;
     private static final int DAYS_AHEAD = 21;
@@ -54,7 +77,17 @@ class DemoRoster {
     private final MorningService morning;
     private final InstantSource clock;
 
-    DemoRoster(AccountService accounts, AthleteService athletes, CoachingService coachings, SketchService sketches, DoneService done, SessionService sessions, CheckinService checkins, PlanService plan, MorningService morning, InstantSource clock) {
+    DemoRoster(
+            AccountService accounts,
+            AthleteService athletes,
+            CoachingService coachings,
+            SketchService sketches,
+            DoneService done,
+            SessionService sessions,
+            CheckinService checkins,
+            PlanService plan,
+            MorningService morning,
+            InstantSource clock) {
         this.accounts = accounts;
         this.athletes = athletes;
         this.coachings = coachings;
@@ -69,11 +102,14 @@ class DemoRoster {
 
     void add(Viewer coach, String password) {
         for (String group : GROUPS) morning.addGroup(coach, group);
-        List<Long> groups = morning.groups(coach).stream().map(MorningService.Group::id).toList();
+        List<Long> groups =
+                morning.groups(coach).stream().map(MorningService.Group::id).toList();
         for (int i = 0; i < NAMES.size(); i++) {
             String name = NAMES.get(i);
-            Viewer viewer = accounts.create(name.split(" ")[0].toLowerCase(java.util.Locale.ROOT) + "@pemblar.example", name, password);
-            Athlete athlete = athletes.create(viewer, java.util.List.of(i % 3 == 1 ? Sport.RUN : Sport.RIDE), "Europe/Dublin");
+            Viewer viewer = accounts.create(
+                    name.split(" ")[0].toLowerCase(java.util.Locale.ROOT) + "@pemblar.example", name, password);
+            Athlete athlete =
+                    athletes.create(viewer, java.util.List.of(i % 3 == 1 ? Sport.RUN : Sport.RIDE), "Europe/Dublin");
             coachings.begin(athlete.id(), coach.accountId(), true);
             morning.member(coach, groups.get(i % groups.size()), athlete.id(), true);
             weeks(i, athlete, viewer);
@@ -86,7 +122,9 @@ class DemoRoster {
         LocalDate today = athlete.dayOf(clock.instant());
         int until = i == RUNS_OUT ? 3 : DAYS_AHEAD;
         List<SketchService.Slotted> all = new ArrayList<>();
-        for (int day = -DAYS_BEHIND; day <= until; day++) sketch(athlete, today.plusDays(day), 0.9 + 0.2 * random.nextDouble()).ifPresent(s -> all.add(new SketchService.Slotted(s, null, 100)));
+        for (int day = -DAYS_BEHIND; day <= until; day++)
+            sketch(athlete, today.plusDays(day), 0.9 + 0.2 * random.nextDouble())
+                    .ifPresent(s -> all.add(new SketchService.Slotted(s, null, 100)));
         sketches.place(athlete.id(), viewer, today.minusDays(DAYS_BEHIND), today.plusDays(until), all, "Demo");
         Set<Integer> missed = new HashSet<>();
         if (i == GONE) for (int day = -6; day < 0; day++) missed.add(day);
@@ -94,11 +132,21 @@ class DemoRoster {
             int day = (int) (slab.day().toEpochDay() - today.toEpochDay());
             boolean slipped = (i == SLIPPED || i == SLIPPED_TOO) && slab.hard() && day >= -4;
             if (missed.contains(day) || slipped || day < -8 && random.nextDouble() < 0.05) continue;
-            done.done(athlete.id(), viewer, slab.id(), null, new DoneService.Told(slab.plannedSeconds(), null, slab.hard() ? 6.0 : 3.0, ""));
+            done.done(
+                    athlete.id(),
+                    viewer,
+                    slab.id(),
+                    null,
+                    new DoneService.Told(slab.plannedSeconds(), null, slab.hard() ? 6.0 : 3.0, ""));
         }
-        Block block = new Block(today.minusDays(5), 14, Block.Phase.BUILD, "Build 1", "longer time near threshold", 0, 0);
+        Block block =
+                new Block(today.minusDays(5), 14, Block.Phase.BUILD, "Build 1", "longer time near threshold", 0, 0);
         LocalDate race = today.plusDays(i == EVENT_SOON ? 6 : 40 + i);
-        plan.make(athlete, held -> held.withBlocks(List.of(block)).withEvents(List.of(new SeasonEvent(race, "Heather hills day", i % 2 == 0 ? Priority.A : Priority.B))));
+        plan.make(
+                athlete,
+                held -> held.withBlocks(List.of(block))
+                        .withEvents(List.of(
+                                new SeasonEvent(race, "Heather hills day", i % 2 == 0 ? Priority.A : Priority.B))));
     }
 
     private static java.util.Optional<SketchService.Sketch> sketch(Athlete athlete, LocalDate day, double share) {
@@ -118,7 +166,8 @@ class DemoRoster {
             case LONG -> "Long one";
             default -> "Easy hour";
         };
-        return java.util.Optional.of(new SketchService.Sketch(day, 17 * 60 + 30, title, athlete.first(), purpose, minutes * 60));
+        return java.util.Optional.of(
+                new SketchService.Sketch(day, 17 * 60 + 30, title, athlete.first(), purpose, minutes * 60));
     }
 
     private void mornings(int i, Athlete athlete) {
@@ -127,7 +176,20 @@ class DemoRoster {
         List<Checkin> all = new ArrayList<>();
         for (int day = -45; day <= (i == GONE ? -7 : 0); day++) {
             NightSensor.Night night = sensor.next(60, i == ILL && day >= -1);
-            if (!night.isMissing()) all.add(new Checkin(today.plusDays(day), night.restingBpm(), night.rmssd(), night.sleepMinutes(), null, null, null, null, null, i == ILL && day == 0 ? "fever" : "", "", ""));
+            if (!night.isMissing())
+                all.add(new Checkin(
+                        today.plusDays(day),
+                        night.restingBpm(),
+                        night.rmssd(),
+                        night.sleepMinutes(),
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        i == ILL && day == 0 ? "fever" : "",
+                        "",
+                        ""));
         }
         checkins.make(athlete, CheckinService.Source.SENSOR, all);
     }

@@ -10,15 +10,15 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.EffortService;
-import pemblar.core.sport.Sport;
 import pemblar.core.model.Effort;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Calculation;
 import pemblar.core.threshold.Calculators;
 import pemblar.core.threshold.Estimate;
 import pemblar.core.threshold.Evidence;
 import pemblar.core.threshold.Method;
 import pemblar.core.workout.Pace;
-import pemblar.core.sport.Measure;
 
 /** Makes evidence of the demo's tests and race, from what was recorded on their days. */
 @Component
@@ -45,7 +45,8 @@ class DemoTests {
             if (DemoAthlete.isTest(day) && !demo.rides()) trial(pieces, athlete, date);
             if (DemoAthlete.isTest(day - 2) && demo.rides()) twenty(pieces, athlete, date);
             if (day == DemoAthlete.CLUB_RACE && demo.rides()) race(pieces, athlete, date);
-            if (day == DemoAthlete.SWIM_TEST && demo.swims()) swims(pieces, demo.ability(day) * DemoAthlete.SWIM_SPEED, date);
+            if (day == DemoAthlete.SWIM_TEST && demo.swims())
+                swims(pieces, demo.ability(day) * DemoAthlete.SWIM_SPEED, date);
             if (!pieces.isEmpty()) evidence.keep(athlete.id(), viewer, pieces, null);
         }
     }
@@ -54,20 +55,38 @@ class DemoTests {
         double brief = best(athlete, Sport.RIDE, Measure.POWER, date, SHORT);
         double sustained = best(athlete, Sport.RIDE, Measure.POWER, date, LONG);
         if (Double.isNaN(brief) || Double.isNaN(sustained)) return;
-        add(pieces, Sport.RIDE, date, Method.TWO_EFFORTS, Calculators.twoEfforts(new Effort(SHORT, brief), new Effort(LONG, sustained), 0), text("3:00 at %.0f W, 12:00 at %.0f W", brief, sustained));
+        add(
+                pieces,
+                Sport.RIDE,
+                date,
+                Method.TWO_EFFORTS,
+                Calculators.twoEfforts(new Effort(SHORT, brief), new Effort(LONG, sustained), 0),
+                text("3:00 at %.0f W, 12:00 at %.0f W", brief, sustained));
     }
 
     private void twenty(List<Evidence> pieces, Athlete athlete, LocalDate date) {
         double watts = best(athlete, Sport.RIDE, Measure.POWER, date, TWENTY);
         if (Double.isNaN(watts)) return;
-        add(pieces, Sport.RIDE, date, Method.TWENTY_MINUTES, Calculators.twentyMinutes(Sport.RIDE, watts, Calculators.USUAL_FACTOR), text("%.0f W over 20 min, times 0.95", watts));
+        add(
+                pieces,
+                Sport.RIDE,
+                date,
+                Method.TWENTY_MINUTES,
+                Calculators.twentyMinutes(Sport.RIDE, watts, Calculators.USUAL_FACTOR),
+                text("%.0f W over 20 min, times 0.95", watts));
     }
 
     /** Two swims against the clock, typed: a pool's clock is no recording. */
     private static void swims(List<Evidence> pieces, double threshold, LocalDate date) {
         double shortSeconds = Math.rint(200 / (threshold * 1.035));
         double longSeconds = shortSeconds + Math.rint(200 / threshold);
-        add(pieces, Sport.SWIM, date, Method.TWO_SWIMS, Calculators.twoSwims(200, shortSeconds, 400, longSeconds, 0), "200 m in " + Pace.clock(shortSeconds) + ", 400 m in " + Pace.clock(longSeconds));
+        add(
+                pieces,
+                Sport.SWIM,
+                date,
+                Method.TWO_SWIMS,
+                Calculators.twoSwims(200, shortSeconds, 400, longSeconds, 0),
+                "200 m in " + Pace.clock(shortSeconds) + ", 400 m in " + Pace.clock(longSeconds));
     }
 
     private void trial(List<Evidence> pieces, Athlete athlete, LocalDate date) {
@@ -75,24 +94,54 @@ class DemoTests {
         double bpm = best(athlete, Sport.RUN, Measure.HEART_RATE, date, TWENTY);
         if (Double.isNaN(speed) || Double.isNaN(bpm)) return;
         double k = evidence.endurance(athlete, speed * THIRTY, THIRTY).k();
-        add(pieces, Sport.RUN, date, Method.RACE_BY_PACE, Calculators.racePace(speed * THIRTY, THIRTY, k), text("%.2f km in 30:00", speed * THIRTY / 1000));
-        add(pieces, Sport.RUN, date, Method.HEART_RATE_THIRTY, Calculators.heartRateThirty(Sport.RUN, bpm), text("mean of the last 20 min %.0f bpm", bpm));
+        add(
+                pieces,
+                Sport.RUN,
+                date,
+                Method.RACE_BY_PACE,
+                Calculators.racePace(speed * THIRTY, THIRTY, k),
+                text("%.2f km in 30:00", speed * THIRTY / 1000));
+        add(
+                pieces,
+                Sport.RUN,
+                date,
+                Method.HEART_RATE_THIRTY,
+                Calculators.heartRateThirty(Sport.RUN, bpm),
+                text("mean of the last 20 min %.0f bpm", bpm));
     }
 
     private void race(List<Evidence> pieces, Athlete athlete, LocalDate date) {
         double watts = best(athlete, Sport.RIDE, Measure.POWER, date, RACE);
         double bpm = best(athlete, Sport.RIDE, Measure.HEART_RATE, date, TWENTY);
         if (Double.isNaN(watts) || Double.isNaN(bpm)) return;
-        add(pieces, Sport.RIDE, date, Method.RACE_BY_POWER, Calculators.racePower(Sport.RIDE, watts, RACE, evidence.endurance(athlete, Sport.RIDE).k()), text("Harbour club race: " + Pace.clock(RACE) + " at %.0f W", watts));
-        add(pieces, Sport.RIDE, date, Method.HEART_RATE_TWENTY, Calculators.heartRateTwenty(Sport.RIDE, bpm), text("Harbour club race: mean of 20 min %.0f bpm", bpm));
+        add(
+                pieces,
+                Sport.RIDE,
+                date,
+                Method.RACE_BY_POWER,
+                Calculators.racePower(
+                        Sport.RIDE,
+                        watts,
+                        RACE,
+                        evidence.endurance(athlete, Sport.RIDE).k()),
+                text("Harbour club race: " + Pace.clock(RACE) + " at %.0f W", watts));
+        add(
+                pieces,
+                Sport.RIDE,
+                date,
+                Method.HEART_RATE_TWENTY,
+                Calculators.heartRateTwenty(Sport.RIDE, bpm),
+                text("Harbour club race: mean of 20 min %.0f bpm", bpm));
     }
 
     private double best(Athlete athlete, Sport sport, Measure measure, LocalDate date, int seconds) {
         return efforts.curve(athlete, sport, measure, date, date).at(seconds);
     }
 
-    private static void add(List<Evidence> pieces, Sport sport, LocalDate date, Method method, Calculation calculation, String source) {
-        for (Estimate estimate : calculation.estimates()) pieces.add(new Evidence(sport, date, estimate, method, source, ""));
+    private static void add(
+            List<Evidence> pieces, Sport sport, LocalDate date, Method method, Calculation calculation, String source) {
+        for (Estimate estimate : calculation.estimates())
+            pieces.add(new Evidence(sport, date, estimate, method, source, ""));
     }
 
     private static String text(String format, Object... values) {

@@ -48,8 +48,12 @@ class AdoptController {
     record Field(Quantity quantity, String label, String unit, String typed, String before, String problem) {}
 
     @GetMapping
-    String preview(@PathVariable long athleteId, @RequestParam Map<String, String> asked, @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
-                   @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String preview(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> asked,
+            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         fill(page.athlete(), asked, from == null ? page.today() : from, model);
         return "evidence/adopt";
@@ -63,13 +67,23 @@ class AdoptController {
             String typed = asked.get(quantity.name());
             if (typed == null) continue;
             Optional<String> problem = read(quantity, typed, adopted);
-            fields.add(new Field(quantity, Amounts.label(quantity), Amounts.unit(quantity), typed, values.latest(quantity, from).map(d -> Amounts.shown(quantity, d.value())).orElse("not set"), problem.orElse(null)));
+            fields.add(new Field(
+                    quantity,
+                    Amounts.label(quantity),
+                    Amounts.unit(quantity),
+                    typed,
+                    values.latest(quantity, from)
+                            .map(d -> Amounts.shown(quantity, d.value()))
+                            .orElse("not set"),
+                    problem.orElse(null)));
         }
         boolean sound = fields.stream().allMatch(f -> f.problem() == null) && !fields.isEmpty();
         model.addAttribute("fields", fields);
         model.addAttribute("from", from);
         if (sound) {
-            List<Dated> dated = adopted.entrySet().stream().map(e -> new Dated(e.getKey(), from, e.getValue())).toList();
+            List<Dated> dated = adopted.entrySet().stream()
+                    .map(e -> new Dated(e.getKey(), from, e.getValue()))
+                    .toList();
             model.addAttribute("effect", preview.of(athlete, from, dated));
             DatedValues.Span span = values.with(dated).spanOf(dated.get(0).quantity(), from);
             model.addAttribute("until", span.until().map(d -> d.minusDays(1)).orElse(null));
@@ -88,14 +102,22 @@ class AdoptController {
     }
 
     @PostMapping
-    String adopt(@PathVariable long athleteId, @RequestParam Map<String, String> asked, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
-                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model, RedirectAttributes flash) {
+    String adopt(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> asked,
+            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model,
+            RedirectAttributes flash) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         Map<Quantity, Double> adopted = fill(page.athlete(), asked, from, model);
         AdoptionPreview.Effect effect = (AdoptionPreview.Effect) model.getAttribute("effect");
         boolean asks = asked.containsKey("ask") && effect != null && !effect.isNothing();
         if (adopted.isEmpty() || asks) return "evidence/adopt";
-        String label = adopted.entrySet().stream().map(e -> e.getKey().label() + " is now " + Amounts.withUnit(e.getKey(), e.getValue())).collect(Collectors.joining(", ")) + " from " + shown.date(from) + ".";
+        String label = adopted.entrySet().stream()
+                        .map(e -> e.getKey().label() + " is now " + Amounts.withUnit(e.getKey(), e.getValue()))
+                        .collect(Collectors.joining(", "))
+                + " from " + shown.date(from) + ".";
         String sentence = Character.toUpperCase(label.charAt(0)) + label.substring(1);
         try {
             thresholds.adopt(athleteId, viewer, from, adopted, sentence);
@@ -111,12 +133,22 @@ class AdoptController {
     private static String consequence(AdoptionPreview.Effect effect) {
         int sessions = effect.recomputed();
         int planned = effect.plannedCount();
-        String first = sessions == 0 ? "No session changes" : sessions == 1 ? "1 session is recomputed" : sessions + " sessions are recomputed";
-        return first + "; " + (planned == 0 ? "no planned workout changes." : planned == 1 ? "1 planned workout has new targets." : planned + " planned workouts have new targets.");
+        String first = sessions == 0
+                ? "No session changes"
+                : sessions == 1 ? "1 session is recomputed" : sessions + " sessions are recomputed";
+        return first + "; "
+                + (planned == 0
+                        ? "no planned workout changes."
+                        : planned == 1
+                                ? "1 planned workout has new targets."
+                                : planned + " planned workouts have new targets.");
     }
 
     @PostMapping("/undo")
-    String undo(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String undo(
+            @PathVariable long athleteId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         flash.addFlashAttribute("said", thresholds.undo(athleteId, viewer).orElse("There is nothing to take back."));
         flash.addFlashAttribute("changed", true);
         return "redirect:/a/" + athleteId + "/thresholds";

@@ -24,14 +24,14 @@ import pemblar.app.session.DescriptionService;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.sport.Sport;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.CriticalPower;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Quantity;
-import pemblar.core.sport.Measure;
 
 /** The power-duration curve of any range of days, its models with their errors, and what to test next. */
 @Controller
@@ -56,13 +56,26 @@ class CurveController {
     record Estimated(String name, String value, String error, String note) {}
 
     /** A point of the curve with the session that made it. */
-    record Best(int seconds, String duration, String value, String otherValue, boolean tested, EffortService.Named session, long recordingId) {}
+    record Best(
+            int seconds,
+            String duration,
+            String value,
+            String otherValue,
+            boolean tested,
+            EffortService.Named session,
+            long recordingId) {}
 
     @GetMapping
-    String show(@PathVariable long athleteId, @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
-                @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate to, @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate otherFrom,
-                @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate otherTo, @RequestParam(defaultValue = "false") boolean perKilogram, @RequestParam(defaultValue = "") String only,
-                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String show(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
+            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate to,
+            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate otherFrom,
+            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate otherTo,
+            @RequestParam(defaultValue = "false") boolean perKilogram,
+            @RequestParam(defaultValue = "") String only,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         Athlete athlete = page.athlete();
         LocalDate today = page.today();
@@ -77,10 +90,13 @@ class CurveController {
         Set<Long> chosen = descriptions.recordingsWith(athlete, only);
         BestCurve watts = efforts.curve(athlete, sport, Measure.POWER, begin, end, day -> 1, chosen);
         BestCurve everything = chosen == null ? watts : efforts.curve(athlete, sport, Measure.POWER, begin, end);
-        PowerDuration fitted = PowerDuration.of(everything);      // a part of the sessions need not be all-out
+        PowerDuration fitted = PowerDuration.of(everything); // a part of the sessions need not be all-out
         double mass = kilograms ? mass(values, end) : 1;
-        BestCurve shown = kilograms ? efforts.curve(athlete, sport, Measure.POWER, begin, end, day -> mass(values, day), chosen) : watts;
-        BestCurve other = efforts.curve(athlete, sport, Measure.POWER, otherBegin, otherEnd, day -> kilograms ? mass(values, day) : 1, chosen);
+        BestCurve shown = kilograms
+                ? efforts.curve(athlete, sport, Measure.POWER, begin, end, day -> mass(values, day), chosen)
+                : watts;
+        BestCurve other = efforts.curve(
+                athlete, sport, Measure.POWER, otherBegin, otherEnd, day -> kilograms ? mass(values, day) : 1, chosen);
         List<Point> points = shown.points();
         String unit = kilograms ? "W/kg" : "W";
         model.addAttribute("from", begin);
@@ -96,10 +112,15 @@ class CurveController {
             model.addAttribute("drawing", CurveDrawing.of(points, other.points(), fitted, mass, unit));
             model.addAttribute("bests", bests(athlete, watts, shown, other, fitted, unit));
             model.addAttribute("estimates", estimates(fitted, knowsMass ? mass(values, end) : Double.NaN));
-            model.addAttribute("enough", fitted.critical().filter(CriticalPower::isEnough).isPresent());
+            model.addAttribute(
+                    "enough", fitted.critical().filter(CriticalPower::isEnough).isPresent());
             model.addAttribute("advice", advice(fitted));
-            fitted.critical().filter(CriticalPower::isEnough).ifPresent(c -> model.addAttribute("adopt",
-                "CRITICAL_POWER=" + Amounts.shown(Quantity.CRITICAL_POWER, c.watts()) + "&W_PRIME=" + Amounts.shown(Quantity.W_PRIME, c.reserveJoules())));
+            fitted.critical()
+                    .filter(CriticalPower::isEnough)
+                    .ifPresent(c -> model.addAttribute(
+                            "adopt",
+                            "CRITICAL_POWER=" + Amounts.shown(Quantity.CRITICAL_POWER, c.watts()) + "&W_PRIME="
+                                    + Amounts.shown(Quantity.W_PRIME, c.reserveJoules())));
         }
         model.addAttribute("asides", efforts.setAsides(athlete));
         return "evidence/curve";
@@ -109,9 +130,15 @@ class CurveController {
         return values.on(day).get(Quantity.BODY_MASS).orElse(Double.NaN);
     }
 
-    private List<Best> bests(Athlete athlete, BestCurve watts, BestCurve shown, BestCurve other, PowerDuration fitted, String unit) {
-        List<Long> recordings = shown.points().stream().filter(p -> java.util.Arrays.stream(LISTED).anyMatch(s -> s == p.seconds())).map(Point::source).distinct().toList();
-        Map<Long, EffortService.Named> named = efforts.named(athlete, recordings).stream().collect(Collectors.toMap(EffortService.Named::recordingId, n -> n));
+    private List<Best> bests(
+            Athlete athlete, BestCurve watts, BestCurve shown, BestCurve other, PowerDuration fitted, String unit) {
+        List<Long> recordings = shown.points().stream()
+                .filter(p -> java.util.Arrays.stream(LISTED).anyMatch(s -> s == p.seconds()))
+                .map(Point::source)
+                .distinct()
+                .toList();
+        Map<Long, EffortService.Named> named = efforts.named(athlete, recordings).stream()
+                .collect(Collectors.toMap(EffortService.Named::recordingId, n -> n));
         List<Best> bests = new ArrayList<>();
         for (int seconds : LISTED) {
             List<Point> at = shown.points(seconds, seconds);
@@ -119,7 +146,14 @@ class CurveController {
             Point point = at.get(0);
             boolean tested = fitted.isTested(new Point(seconds, watts.at(seconds), point.source()));
             double before = other.at(seconds);
-            bests.add(new Best(seconds, clock(seconds), shown(point.value(), unit), Double.isNaN(before) ? "–" : shown(before, unit), tested, named.get(point.source()), point.source()));
+            bests.add(new Best(
+                    seconds,
+                    clock(seconds),
+                    shown(point.value(), unit),
+                    Double.isNaN(before) ? "–" : shown(before, unit),
+                    tested,
+                    named.get(point.source()),
+                    point.source()));
         }
         return bests;
     }
@@ -128,8 +162,11 @@ class CurveController {
         List<Estimated> all = new ArrayList<>();
         fitted.critical().ifPresent(c -> {
             all.add(estimated("critical power", c.watts(), c.wattsError(), kilograms));
-            all.add(new Estimated("W′", String.format(Locale.ROOT, "%.1f kJ", c.reserveJoules() / 1000), error(c.reserveError() / 1000, 1, "kJ", c.reserveError() / c.reserveJoules()),
-                Double.isNaN(kilograms) ? "" : Math.round(c.reserveJoules() / kilograms) + " J/kg"));
+            all.add(new Estimated(
+                    "W′",
+                    String.format(Locale.ROOT, "%.1f kJ", c.reserveJoules() / 1000),
+                    error(c.reserveError() / 1000, 1, "kJ", c.reserveError() / c.reserveJoules()),
+                    Double.isNaN(kilograms) ? "" : Math.round(c.reserveJoules() / kilograms) + " J/kg"));
         });
         fitted.maximal().ifPresent(m -> {
             all.add(estimated("maximal power", m.maximalWatts(), m.maximalError(), kilograms));
@@ -139,7 +176,11 @@ class CurveController {
     }
 
     private static Estimated estimated(String name, double watts, double error, double kilograms) {
-        return new Estimated(name, Math.round(watts) + " W", error(error, 0, "W", error / watts), Double.isNaN(kilograms) ? "" : String.format(Locale.ROOT, "%.2f W/kg", watts / kilograms));
+        return new Estimated(
+                name,
+                Math.round(watts) + " W",
+                error(error, 0, "W", error / watts),
+                Double.isNaN(kilograms) ? "" : String.format(Locale.ROOT, "%.2f W/kg", watts / kilograms));
     }
 
     private static String error(double error, int digits, String unit, double share) {
@@ -150,18 +191,31 @@ class CurveController {
     private static String advice(PowerDuration fitted) {
         List<Integer> missing = fitted.testsMissing();
         String durations = missing.stream().limit(3).map(CurveController::clock).collect(Collectors.joining(", "));
-        if (fitted.critical().isEmpty()) return "There are too few efforts of 2 to 20 min for a model. Test all-out, on separate days or well rested between: " + durations + ".";
+        if (fitted.critical().isEmpty())
+            return "There are too few efforts of 2 to 20 min for a model. Test all-out, on separate days or "
+                    + "well rested between: "
+                    + durations + ".";
         CriticalPower.Advice advice = fitted.critical().get().mostHelpful();
         String what = advice.parameter() == CriticalPower.Parameter.W_PRIME ? "W′" : "critical power";
         double ratio = advice.errorAfter() / advice.errorNow();
-        String effect = ratio <= 0.55 ? "halve the uncertainty of " + what : "lower the uncertainty of " + what + " by " + Math.round(100 * (1 - ratio)) + " %";
+        String effect = ratio <= 0.55
+                ? "halve the uncertainty of " + what
+                : "lower the uncertainty of " + what + " by " + Math.round(100 * (1 - ratio)) + " %";
         String help = "An all-out effort of " + clock(advice.seconds()) + " would " + effect + ".";
-        return fitted.critical().get().isEnough() ? help : help + (missing.isEmpty() ? "" : " Not tested yet: " + durations + ".");
+        return fitted.critical().get().isEnough()
+                ? help
+                : help + (missing.isEmpty() ? "" : " Not tested yet: " + durations + ".");
     }
 
     @PostMapping("/set-aside")
-    String setAside(@PathVariable long athleteId, @RequestParam long recording, @RequestParam int seconds, @RequestParam String reason, @RequestParam(defaultValue = "") String back,
-                    @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String setAside(
+            @PathVariable long athleteId,
+            @RequestParam long recording,
+            @RequestParam int seconds,
+            @RequestParam String reason,
+            @RequestParam(defaultValue = "") String back,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         try {
             efforts.setAside(athleteId, viewer, recording, Measure.POWER, seconds, reason);
             flash.addFlashAttribute("said", "Set aside. The curve is drawn without it; it can be brought back below.");
@@ -172,20 +226,30 @@ class CurveController {
     }
 
     @PostMapping("/bring-back")
-    String bringBack(@PathVariable long athleteId, @RequestParam long id, @RequestParam(defaultValue = "") String back, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String bringBack(
+            @PathVariable long athleteId,
+            @RequestParam long id,
+            @RequestParam(defaultValue = "") String back,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         efforts.takeBack(athleteId, viewer, id);
         return back(athleteId, back);
     }
 
     /** The same view again: only parameters of this page are followed. */
     private static String back(long athleteId, String query) {
-        return "redirect:/a/" + athleteId + "/thresholds/curve" + (query.matches("[a-zA-Z0-9=&-]{1,200}") ? "?" + query : "");
+        return "redirect:/a/" + athleteId + "/thresholds/curve"
+                + (query.matches("[a-zA-Z0-9=&-]{1,200}") ? "?" + query : "");
     }
 
     static String clock(int seconds) {
         if (seconds < 60) return seconds + " s";
-        if (seconds < 3600) return seconds % 60 == 0 ? seconds / 60 + " min" : String.format(Locale.ROOT, "%d:%02d min", seconds / 60, seconds % 60);
-        return seconds % 3600 == 0 ? seconds / 3600 + " h" : String.format(Locale.ROOT, "%d:%02d h", seconds / 3600, seconds / 60 % 60);
+        if (seconds < 3600)
+            return seconds % 60 == 0
+                    ? seconds / 60 + " min"
+                    : String.format(Locale.ROOT, "%d:%02d min", seconds / 60, seconds % 60);
+        return seconds % 3600 == 0
+                ? seconds / 3600 + " h"
+                : String.format(Locale.ROOT, "%d:%02d h", seconds / 3600, seconds / 60 % 60);
     }
 
     static String shown(double value, String unit) {

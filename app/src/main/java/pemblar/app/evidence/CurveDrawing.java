@@ -9,10 +9,18 @@ import pemblar.core.model.Effort;
 import pemblar.core.model.PowerDuration;
 
 /**
- * Best efforts over their duration on a logarithmic axis, in a box of {@link #WIDTH} by {@link #HEIGHT}: two ranges of days, the fitted
- * model, the efforts it rests on, and the durations that no all-out effort has tested.
+ * Best efforts over their duration on a logarithmic axis, in a box of {@link #WIDTH} by {@link #HEIGHT}: two ranges of
+ * days, the fitted model, the efforts it rests on, and the durations that no all-out effort has tested.
  */
-record CurveDrawing(String curve, String other, String model, List<Dot> efforts, List<Span> untested, List<Tick> values, List<Tick> durations, double criticalY) {
+record CurveDrawing(
+        String curve,
+        String other,
+        String model,
+        List<Dot> efforts,
+        List<Span> untested,
+        List<Tick> values,
+        List<Tick> durations,
+        double criticalY) {
     static final double WIDTH = 1232;
     static final double HEIGHT = 400;
     private static final double LEFT = 54;
@@ -48,9 +56,21 @@ record CurveDrawing(String curve, String other, String model, List<Dot> efforts,
             this.model = model;
             this.scale = scale;
             this.unit = unit;
-            this.longest = Math.max(3600, java.util.stream.Stream.concat(points.stream(), other.stream()).mapToInt(Point::seconds).max().orElse(3600));
-            double most = java.util.stream.Stream.concat(points.stream(), other.stream()).mapToDouble(Point::value).max().orElse(1);
-            double hardest = model.critical().stream().flatMap(c -> c.efforts().stream()).mapToDouble(e -> e.watts() / scale).max().orElse(0);
+            this.longest = Math.max(
+                    3600,
+                    java.util.stream.Stream.concat(points.stream(), other.stream())
+                            .mapToInt(Point::seconds)
+                            .max()
+                            .orElse(3600));
+            double most = java.util.stream.Stream.concat(points.stream(), other.stream())
+                    .mapToDouble(Point::value)
+                    .max()
+                    .orElse(1);
+            double hardest = model.critical().stream()
+                    .flatMap(c -> c.efforts().stream())
+                    .mapToDouble(e -> e.watts() / scale)
+                    .max()
+                    .orElse(0);
             this.highest = Math.max(most, hardest) * 1.05;
         }
 
@@ -58,11 +78,16 @@ record CurveDrawing(String curve, String other, String model, List<Dot> efforts,
             List<Dot> dots = new ArrayList<>();
             model.critical().ifPresent(c -> c.efforts().forEach(e -> dots.add(dot(e))));
             double critical = model.critical().map(c -> y(c.watts() / scale)).orElse(0.0);
-            return new CurveDrawing(path(points), path(other), modelPath(), dots, untested(), valueTicks(), durationTicks(), critical);
+            return new CurveDrawing(
+                    path(points), path(other), modelPath(), dots, untested(), valueTicks(), durationTicks(), critical);
         }
 
         private Dot dot(Effort e) {
-            return new Dot(x(e.seconds()), y(e.watts() / scale), CurveController.clock((int) e.seconds()) + ": " + CurveController.shown(e.watts() / scale, unit) + " " + unit);
+            return new Dot(
+                    x(e.seconds()),
+                    y(e.watts() / scale),
+                    CurveController.clock((int) e.seconds()) + ": " + CurveController.shown(e.watts() / scale, unit)
+                            + " " + unit);
         }
 
         private String path(List<Point> curve) {
@@ -79,7 +104,8 @@ record CurveDrawing(String curve, String other, String model, List<Dot> efforts,
 
         private String modelPath() {
             StringBuilder path = new StringBuilder();
-            DoubleUnaryOperator power = t -> model.at(t).map(watts -> watts / scale).orElse(Double.NaN);
+            DoubleUnaryOperator power =
+                    t -> model.at(t).map(watts -> watts / scale).orElse(Double.NaN);
             for (double t = 1; t <= MODEL_UNTIL; t *= 1.06) {
                 double value = power.applyAsDouble(t);
                 if (Double.isNaN(value) || value > highest) continue;
@@ -109,7 +135,11 @@ record CurveDrawing(String curve, String other, String model, List<Dot> efforts,
         }
 
         private Span span(Point first, Point last) {
-            return new Span(x(first.seconds()), Math.max(2, x(last.seconds()) - x(first.seconds())), "untested: " + CurveController.clock(first.seconds()) + " to " + CurveController.clock(last.seconds()));
+            return new Span(
+                    x(first.seconds()),
+                    Math.max(2, x(last.seconds()) - x(first.seconds())),
+                    "untested: " + CurveController.clock(first.seconds()) + " to "
+                            + CurveController.clock(last.seconds()));
         }
 
         private double x(double seconds) {

@@ -1,8 +1,8 @@
 package pemblar.app.evidence;
 
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,10 +22,10 @@ import pemblar.app.ribbon.Pages;
 import pemblar.app.session.SessionService;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.sport.Measure;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Calculators;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Endurance;
@@ -56,60 +56,124 @@ class EvidenceController {
     record Suggested(Quantity quantity, String words, String width, String now, String adopt, int kind) {}
 
     @GetMapping
-    String show(@PathVariable long athleteId, @RequestParam(required = false) String of, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String show(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) String of,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         Athlete athlete = page.athlete();
         Screen screen = Screen.of(athlete.sports(), of);
         LocalDate today = page.today();
         List<Piece> pieces = evidence.of(athlete, screen.quantities());
         DatedValues adopted = thresholds.of(athlete);
-        Combined combined = EvidenceService.combined(pieces, today, adopted.latest(Quantity.W_PRIME, today).map(d -> java.util.OptionalDouble.of(d.value())).orElse(java.util.OptionalDouble.empty()));
+        Combined combined = EvidenceService.combined(
+                pieces,
+                today,
+                adopted.latest(Quantity.W_PRIME, today)
+                        .map(d -> java.util.OptionalDouble.of(d.value()))
+                        .orElse(java.util.OptionalDouble.empty()));
         Map<Quantity, Suggestion> suggestions = combined.suggestions();
         model.addAttribute("sentences", combined.sentences());
         model.addAttribute("screen", screen);
         model.addAttribute("screens", Screen.of(athlete.sports()));
         model.addAttribute("pieces", pieces.stream().map(this::line).toList());
         model.addAttribute("suggested", suggested(screen, suggestions, adopted, today));
-        boolean anything = pieces.stream().anyMatch(p -> screen.drawn().contains(p.evidence().quantity()))
-            || adopted.values().stream().anyMatch(d -> screen.drawn().contains(d.quantity()));
-        if (anything) model.addAttribute("drawing", EvidenceDrawing.of(screen, pieces, adopted, suggestions, today.minusDays(SHOWN_DAYS), today));
-        model.addAttribute("undoValue", thresholds.latestChange(athleteId, viewer).orElse(null));
+        boolean anything = pieces.stream()
+                        .anyMatch(p -> screen.drawn().contains(p.evidence().quantity()))
+                || adopted.values().stream().anyMatch(d -> screen.drawn().contains(d.quantity()));
+        if (anything)
+            model.addAttribute(
+                    "drawing",
+                    EvidenceDrawing.of(screen, pieces, adopted, suggestions, today.minusDays(SHOWN_DAYS), today));
+        model.addAttribute(
+                "undoValue", thresholds.latestChange(athleteId, viewer).orElse(null));
         return "evidence/evidence";
     }
 
-    private static List<Suggested> suggested(Screen screen, Map<Quantity, Suggestion> suggestions, DatedValues adopted, LocalDate today) {
+    private static List<Suggested> suggested(
+            Screen screen, Map<Quantity, Suggestion> suggestions, DatedValues adopted, LocalDate today) {
         List<Suggested> all = new ArrayList<>();
         for (Quantity quantity : screen.quantities()) {
             Suggestion s = suggestions.get(quantity);
-            String now = adopted.latest(quantity, today).map(d -> Amounts.withUnit(quantity, d.value())).orElse(null);
-            if (s != null) all.add(new Suggested(quantity, Words.of(quantity, s), Words.width(s), now, quantity.name() + "=" + Amounts.shown(quantity, s.estimate().best()), screen.drawn().indexOf(quantity)));
+            String now = adopted.latest(quantity, today)
+                    .map(d -> Amounts.withUnit(quantity, d.value()))
+                    .orElse(null);
+            if (s != null)
+                all.add(new Suggested(
+                        quantity,
+                        Words.of(quantity, s),
+                        Words.width(s),
+                        now,
+                        quantity.name() + "="
+                                + Amounts.shown(quantity, s.estimate().best()),
+                        screen.drawn().indexOf(quantity)));
         }
         return all;
     }
 
     /** A piece as the table shows it. */
-    record Line(String key, LocalDate day, String quantity, String method, String source, String remark, String best, String range, Long sessionId, String setAside, boolean kept, long id, int kind) {}
+    record Line(
+            String key,
+            LocalDate day,
+            String quantity,
+            String method,
+            String source,
+            String remark,
+            String best,
+            String range,
+            Long sessionId,
+            String setAside,
+            boolean kept,
+            long id,
+            int kind) {}
 
     private Line line(Piece piece) {
         Estimate e = piece.evidence().estimate();
         String range = e.isOpenAbove() ? "at least this" : Amounts.range(e.quantity(), e.low(), e.high());
         long id = piece.kept() ? Long.parseLong(piece.key().substring(5)) : 0;
-        return new Line(piece.key(), piece.evidence().day(), e.quantity().label(), piece.evidence().method().label(), piece.evidence().source(), piece.evidence().remark(),
-            Amounts.withUnit(e.quantity(), e.best()), range, piece.sessionId(), piece.setAside(), piece.kept(), id, e.quantity() == Quantity.CRITICAL_POWER ? 1 : e.quantity() == Quantity.W_PRIME ? 2 : 0);
+        return new Line(
+                piece.key(),
+                piece.evidence().day(),
+                e.quantity().label(),
+                piece.evidence().method().label(),
+                piece.evidence().source(),
+                piece.evidence().remark(),
+                Amounts.withUnit(e.quantity(), e.best()),
+                range,
+                piece.sessionId(),
+                piece.setAside(),
+                piece.kept(),
+                id,
+                e.quantity() == Quantity.CRITICAL_POWER ? 1 : e.quantity() == Quantity.W_PRIME ? 2 : 0);
     }
 
     @GetMapping("/try")
-    String tryOut(@PathVariable long athleteId, @RequestParam Map<String, String> asked, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String tryOut(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> asked,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         Map<String, String> typed = new LinkedHashMap<>(asked);
-        Optional<SessionService.Opened> session = number(asked.get("session")).map(id -> sessions.open(athleteId, viewer, id));
+        Optional<SessionService.Opened> session =
+                number(asked.get("session")).map(id -> sessions.open(athleteId, viewer, id));
         List<Sport> sports = tested(page.athlete());
-        Sport trained = session.map(s -> s.slab().sport()).filter(TESTED::contains).orElseGet(() -> asked(sports, asked.get("sport")));
+        Sport trained = session.map(s -> s.slab().sport())
+                .filter(TESTED::contains)
+                .orElseGet(() -> asked(sports, asked.get("sport")));
         session.ifPresent(s -> fromSession(typed, s));
-        List<Method> methods = Screen.of(List.of(trained)).stream().flatMap(s -> s.methods().stream()).distinct().toList();
-        Method method = methods.stream().filter(m -> m.name().equals(typed.get("method"))).findFirst().orElse(methods.get(0));
+        List<Method> methods = Screen.of(List.of(trained)).stream()
+                .flatMap(s -> s.methods().stream())
+                .distinct()
+                .toList();
+        Method method = methods.stream()
+                .filter(m -> m.name().equals(typed.get("method")))
+                .findFirst()
+                .orElse(methods.get(0));
         typed.putIfAbsent("factor", String.valueOf(Calculators.USUAL_FACTOR));
-        for (String day : new String[] {"day", "shortDay", "longDay"}) typed.putIfAbsent(day, page.today().toString());
+        for (String day : new String[] {"day", "shortDay", "longDay"})
+            typed.putIfAbsent(day, page.today().toString());
         model.addAttribute("methods", methods);
         model.addAttribute("method", method);
         model.addAttribute("sport", trained);
@@ -122,7 +186,8 @@ class EvidenceController {
     }
 
     /** Sports that have tests of their own. */
-    private static final List<Sport> TESTED = Arrays.stream(Screen.values()).map(Screen::sport).distinct().toList();
+    private static final List<Sport> TESTED =
+            Arrays.stream(Screen.values()).map(Screen::sport).distinct().toList();
 
     private static List<Sport> tested(Athlete athlete) {
         List<Sport> own = athlete.sports().stream().filter(TESTED::contains).toList();
@@ -155,10 +220,23 @@ class EvidenceController {
         trial.calculation().refusals().forEach(r -> refused.merge(r.field(), r.reason(), (a, b) -> a + "; " + b));
         model.addAttribute("refused", refused);
         if (trial.calculation().isRefused()) return;
-        model.addAttribute("answers", trial.calculation().estimates().stream().map(e -> new Answer(Amounts.label(e.quantity()), Amounts.withUnit(e.quantity(), e.best()),
-            Amounts.range(e.quantity(), e.low(), e.high()))).toList());
+        model.addAttribute(
+                "answers",
+                trial.calculation().estimates().stream()
+                        .map(e -> new Answer(
+                                Amounts.label(e.quantity()),
+                                Amounts.withUnit(e.quantity(), e.best()),
+                                Amounts.range(e.quantity(), e.low(), e.high())))
+                        .toList());
         model.addAttribute("whyThisWide", trial.whyThisWide());
-        if (trial.endurance() != null) model.addAttribute("exponent", String.format(java.util.Locale.ROOT, "Exponent %.3f: %s.", trial.endurance().k(), trial.origin()));
+        if (trial.endurance() != null)
+            model.addAttribute(
+                    "exponent",
+                    String.format(
+                            java.util.Locale.ROOT,
+                            "Exponent %.3f: %s.",
+                            trial.endurance().k(),
+                            trial.origin()));
     }
 
     /** Fills the form from a stretch of a session; what the person typed stays. */
@@ -170,7 +248,9 @@ class EvidenceController {
         int begin = Math.max(0, Math.min(from, recording.seconds() - 1));
         int end = Math.max(begin + 1, Math.min(to, recording.seconds()));
         int seconds = end - begin;
-        String clock = seconds >= 3600 ? String.format("%d:%02d:%02d", seconds / 3600, seconds / 60 % 60, seconds % 60) : Pace.clock(seconds);
+        String clock = seconds >= 3600
+                ? String.format("%d:%02d:%02d", seconds / 3600, seconds / 60 % 60, seconds % 60)
+                : Pace.clock(seconds);
         String day = session.slab().day().toString();
         for (String field : new String[] {"day", "shortDay", "longDay"}) typed.putIfAbsent(field, day);
         typed.putIfAbsent("time", clock);
@@ -182,7 +262,10 @@ class EvidenceController {
             typed.putIfAbsent(which + "Time", clock);
             typed.putIfAbsent(which + "Watts", watts);
         });
-        recording.channel(Channel.HEART_RATE).filter(s -> s.present(begin, end) > 0).ifPresent(s -> typed.putIfAbsent("bpm", String.valueOf(Math.round(s.mean(begin, end)))));
+        recording
+                .channel(Channel.HEART_RATE)
+                .filter(s -> s.present(begin, end) > 0)
+                .ifPresent(s -> typed.putIfAbsent("bpm", String.valueOf(Math.round(s.mean(begin, end)))));
         recording.channel(Channel.DISTANCE).ifPresent(s -> {
             double metres = s.lastBefore(end) - (begin == 0 ? 0 : s.lastBefore(begin));
             if (metres > 0) typed.putIfAbsent("distance", String.format(java.util.Locale.ROOT, "%.2f", metres / 1000));
@@ -203,7 +286,9 @@ class EvidenceController {
         if (recording.sport().restsBetween()) return Method.TWO_SWIMS;
         if (recording.sport().trainsBy(Measure.SPEED)) return Method.RACE_BY_PACE;
         if (!recording.has(Channel.POWER)) return Method.HEART_RATE_TWENTY;
-        return seconds >= 1170 && seconds <= 1230 ? Method.TWENTY_MINUTES : seconds <= 75 ? Method.RAMP : seconds < 1170 ? Method.TWO_EFFORTS : Method.RACE_BY_POWER;
+        return seconds >= 1170 && seconds <= 1230
+                ? Method.TWENTY_MINUTES
+                : seconds <= 75 ? Method.RAMP : seconds < 1170 ? Method.TWO_EFFORTS : Method.RACE_BY_POWER;
     }
 
     private static Optional<Integer> second(String text) {
@@ -215,7 +300,12 @@ class EvidenceController {
     }
 
     @PostMapping
-    String keep(@PathVariable long athleteId, @RequestParam Map<String, String> typed, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model, RedirectAttributes flash) {
+    String keep(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model,
+            RedirectAttributes flash) {
         Map<String, String> again = new LinkedHashMap<>(typed);
         again.put("calculate", "");
         String form = tryOut(athleteId, again, viewer, model);
@@ -241,7 +331,13 @@ class EvidenceController {
     }
 
     @PostMapping("/set-aside")
-    String setAside(@PathVariable long athleteId, @RequestParam String key, @RequestParam String reason, @RequestParam String of, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String setAside(
+            @PathVariable long athleteId,
+            @RequestParam String key,
+            @RequestParam String reason,
+            @RequestParam String of,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         try {
             evidence.setAside(athleteId, viewer, key, reason);
         } catch (IllegalArgumentException e) {
@@ -251,13 +347,21 @@ class EvidenceController {
     }
 
     @PostMapping("/bring-back")
-    String bringBack(@PathVariable long athleteId, @RequestParam String key, @RequestParam String of, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String bringBack(
+            @PathVariable long athleteId,
+            @RequestParam String key,
+            @RequestParam String of,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         evidence.bringBack(athleteId, viewer, key);
         return back(athleteId, of);
     }
 
     @PostMapping("/delete")
-    String delete(@PathVariable long athleteId, @RequestParam long id, @RequestParam String of, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String delete(
+            @PathVariable long athleteId,
+            @RequestParam long id,
+            @RequestParam String of,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         evidence.delete(athleteId, viewer, id);
         return back(athleteId, of);
     }

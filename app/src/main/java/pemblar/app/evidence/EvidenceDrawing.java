@@ -14,10 +14,11 @@ import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Suggestion;
 
 /**
- * All evidence on one dated axis: a mark with its range for each piece, the adopted values as stepped lines, the suggestions as bands.
- * In a box of {@link #WIDTH} by {@link #HEIGHT}.
+ * All evidence on one dated axis: a mark with its range for each piece, the adopted values as stepped lines, the
+ * suggestions as bands. In a box of {@link #WIDTH} by {@link #HEIGHT}.
  */
-record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, List<Tick> values, List<Tick> days, double todayX) {
+record EvidenceDrawing(
+        List<Mark> marks, List<Step> steps, List<Band> bands, List<Tick> values, List<Tick> days, double todayX) {
     static final double WIDTH = 1232;
     static final double HEIGHT = 330;
     private static final double LEFT = 54;
@@ -28,8 +29,20 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
     private static final double[] STEPS = {0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 25, 50, 100};
     private static final double APART = 17;
 
-    /** A piece: its middle, the ends of its range, and whether it is open above; {@code kind} 0 is drawn round, 1 square. */
-    record Mark(double x, double y, double lowY, double highY, boolean open, int kind, boolean aside, String title, String key) {}
+    /**
+     * A piece: its middle, the ends of its range, and whether it is open above; {@code kind} 0 is drawn round, 1
+     * square.
+     */
+    record Mark(
+            double x,
+            double y,
+            double lowY,
+            double highY,
+            boolean open,
+            int kind,
+            boolean aside,
+            String title,
+            String key) {}
 
     record Step(String path, int kind, double labelY, String label) {}
 
@@ -37,7 +50,13 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
 
     record Tick(double at, String text) {}
 
-    static EvidenceDrawing of(Screen screen, List<Piece> pieces, DatedValues adopted, Map<Quantity, Suggestion> suggestions, LocalDate from, LocalDate today) {
+    static EvidenceDrawing of(
+            Screen screen,
+            List<Piece> pieces,
+            DatedValues adopted,
+            Map<Quantity, Suggestion> suggestions,
+            LocalDate from,
+            LocalDate today) {
         return new Maker(screen, pieces, adopted, suggestions, from, today).draw();
     }
 
@@ -54,26 +73,55 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
         private double lowest;
         private double highest;
 
-        Maker(Screen screen, List<Piece> pieces, DatedValues adopted, Map<Quantity, Suggestion> suggestions, LocalDate from, LocalDate today) {
+        Maker(
+                Screen screen,
+                List<Piece> pieces,
+                DatedValues adopted,
+                Map<Quantity, Suggestion> suggestions,
+                LocalDate from,
+                LocalDate today) {
             this.drawn = screen.drawn();
-            this.pieces = pieces.stream().filter(p -> drawn.contains(p.evidence().quantity()) && !p.evidence().day().isBefore(from)).toList();
+            this.pieces = pieces.stream()
+                    .filter(p -> drawn.contains(p.evidence().quantity())
+                            && !p.evidence().day().isBefore(from))
+                    .toList();
             this.all = adopted;
-            this.adopted = adopted.values().stream().filter(d -> drawn.contains(d.quantity())).toList();
+            this.adopted = adopted.values().stream()
+                    .filter(d -> drawn.contains(d.quantity()))
+                    .toList();
             this.suggestions = suggestions;
             this.from = from;
             this.today = today;
-            this.paced = drawn.stream().filter(q -> q.kind() == Quantity.Kind.THRESHOLD_SPEED).findFirst().orElse(null);
+            this.paced = drawn.stream()
+                    .filter(q -> q.kind() == Quantity.Kind.THRESHOLD_SPEED)
+                    .findFirst()
+                    .orElse(null);
             this.pace = paced != null;
             range();
         }
 
         private void range() {
             double[] values = Stream.of(
-                pieces.stream().flatMap(p -> Stream.of(p.evidence().estimate().low(), p.evidence().estimate().isOpenAbove() ? p.evidence().estimate().low() : p.evidence().estimate().high())),
-                adopted.stream().filter(d -> !d.from().isBefore(from)).map(Dated::value),
-                drawn.stream().flatMap(q -> all.latest(q, from).stream()).map(Dated::value),
-                suggestions.entrySet().stream().filter(e -> drawn.contains(e.getKey())).map(Map.Entry::getValue).flatMap(s -> Stream.of(s.estimate().low(), s.estimate().high())))
-                .flatMap(s -> s).mapToDouble(Double::doubleValue).toArray();
+                            pieces.stream()
+                                    .flatMap(p -> Stream.of(
+                                            p.evidence().estimate().low(),
+                                            p.evidence().estimate().isOpenAbove()
+                                                    ? p.evidence().estimate().low()
+                                                    : p.evidence().estimate().high())),
+                            adopted.stream()
+                                    .filter(d -> !d.from().isBefore(from))
+                                    .map(Dated::value),
+                            drawn.stream()
+                                    .flatMap(q -> all.latest(q, from).stream())
+                                    .map(Dated::value),
+                            suggestions.entrySet().stream()
+                                    .filter(e -> drawn.contains(e.getKey()))
+                                    .map(Map.Entry::getValue)
+                                    .flatMap(s -> Stream.of(
+                                            s.estimate().low(), s.estimate().high())))
+                    .flatMap(s -> s)
+                    .mapToDouble(Double::doubleValue)
+                    .toArray();
             double min = java.util.Arrays.stream(values).min().orElse(0);
             double max = java.util.Arrays.stream(values).max().orElse(1);
             double pad = Math.max((max - min) * 0.08, max * 0.01);
@@ -101,9 +149,20 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
         private Mark mark(Piece piece) {
             Estimate e = piece.evidence().estimate();
             double high = e.isOpenAbove() ? Math.max(TOP, y(e.low()) - 26) : y(e.high());
-            String range = e.isOpenAbove() ? "at least " + Amounts.withUnit(e.quantity(), e.low()) : Amounts.range(e.quantity(), e.low(), e.high()) + ", best " + Amounts.shown(e.quantity(), e.best());
-            return new Mark(x(piece.evidence().day()), y(e.best()), y(e.low()), high, e.isOpenAbove(), drawn.indexOf(e.quantity()), !piece.counts(),
-                piece.evidence().day() + ", " + piece.evidence().method().label() + ": " + range, piece.key());
+            String range = e.isOpenAbove()
+                    ? "at least " + Amounts.withUnit(e.quantity(), e.low())
+                    : Amounts.range(e.quantity(), e.low(), e.high()) + ", best "
+                            + Amounts.shown(e.quantity(), e.best());
+            return new Mark(
+                    x(piece.evidence().day()),
+                    y(e.best()),
+                    y(e.low()),
+                    high,
+                    e.isOpenAbove(),
+                    drawn.indexOf(e.quantity()),
+                    !piece.counts(),
+                    piece.evidence().day() + ", " + piece.evidence().method().label() + ": " + range,
+                    piece.key());
         }
 
         private Step step(Quantity quantity, int kind, double used) {
@@ -113,7 +172,7 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
                 if (dated.quantity() != quantity || dated.from().isAfter(today)) continue;
                 double x = x(dated.from().isBefore(from) ? from : dated.from());
                 if (path.isEmpty() || dated.from().isBefore(from)) {
-                    path.setLength(0);        // only the last value before the shown days begins the line
+                    path.setLength(0); // only the last value before the shown days begins the line
                     path.append(String.format(Locale.ROOT, "M%.1f %.1f", x, y(dated.value())));
                 } else path.append(String.format(Locale.ROOT, "H%.1fV%.1f", x, y(dated.value())));
                 last = dated.value();
@@ -122,12 +181,23 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
             path.append(String.format(Locale.ROOT, "H%.1f", x(today)));
             double labelY = y(last) + 4;
             if (Math.abs(labelY - used) < APART) labelY = used + (labelY >= used ? APART : -APART);
-            return new Step(path.toString(), kind, labelY, quantity.kind().plain().label() + " " + Amounts.shown(quantity, last));
+            return new Step(
+                    path.toString(),
+                    kind,
+                    labelY,
+                    quantity.kind().plain().label() + " " + Amounts.shown(quantity, last));
         }
 
         private Band band(Estimate e, int kind) {
             double begin = x(today.minusDays(EvidenceService.RECENT_DAYS));
-            return new Band(begin, x(today) - begin, y(e.high()), Math.max(1.5, y(e.low()) - y(e.high())), kind, y(e.high()) - 4, "suggested " + Amounts.range(e.quantity(), e.low(), e.high()));
+            return new Band(
+                    begin,
+                    x(today) - begin,
+                    y(e.high()),
+                    Math.max(1.5, y(e.low()) - y(e.high())),
+                    kind,
+                    y(e.high()) - 4,
+                    "suggested " + Amounts.range(e.quantity(), e.low(), e.high()));
         }
 
         private double x(LocalDate day) {
@@ -145,7 +215,9 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
                 double metres = paced.sport().speed().paceMetres();
                 double span = metres / lowest - metres / highest;
                 int apart = span < 40 ? 5 : span < 90 ? 10 : 30;
-                for (int seconds = apart * (int) Math.ceil(metres / highest / apart); seconds <= metres / lowest; seconds += apart)
+                for (int seconds = apart * (int) Math.ceil(metres / highest / apart);
+                        seconds <= metres / lowest;
+                        seconds += apart)
                     ticks.add(new Tick(y(metres / seconds), Amounts.shown(paced, metres / seconds)));
                 return ticks;
             }
@@ -155,7 +227,8 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
                     step = candidate;
                     break;
                 }
-            for (double value = Math.ceil(lowest / step) * step; value <= highest; value += step) ticks.add(new Tick(y(value), String.valueOf(Math.round(value))));
+            for (double value = Math.ceil(lowest / step) * step; value <= highest; value += step)
+                ticks.add(new Tick(y(value), String.valueOf(Math.round(value))));
             return ticks;
         }
 
@@ -163,8 +236,13 @@ record EvidenceDrawing(List<Mark> marks, List<Step> steps, List<Band> bands, Lis
             List<Tick> ticks = new ArrayList<>();
             long months = Math.max(1, java.time.temporal.ChronoUnit.MONTHS.between(from, today));
             int step = months > 18 ? 3 : 1;
-            for (LocalDate month = from.withDayOfMonth(1).plusMonths(1); !month.isAfter(today); month = month.plusMonths(step))
-                ticks.add(new Tick(x(month), month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH) + (month.getMonthValue() <= step ? " " + month.getYear() : "")));
+            for (LocalDate month = from.withDayOfMonth(1).plusMonths(1);
+                    !month.isAfter(today);
+                    month = month.plusMonths(step))
+                ticks.add(new Tick(
+                        x(month),
+                        month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH)
+                                + (month.getMonthValue() <= step ? " " + month.getYear() : "")));
             return ticks;
         }
     }

@@ -22,14 +22,19 @@ class EvidenceRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long athleteId;
     Long accountId;
+
     @Enumerated(EnumType.STRING)
     Sport sport;
+
     @Enumerated(EnumType.STRING)
     Quantity quantity;
+
     @Enumerated(EnumType.STRING)
     Method method;
+
     LocalDate day;
     double best;
     double low;

@@ -16,11 +16,12 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.EffortService;
-import pemblar.core.sport.Sport;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.CriticalPower;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Endurance;
 import pemblar.core.threshold.Estimate;
 import pemblar.core.threshold.Evidence;
@@ -28,7 +29,6 @@ import pemblar.core.threshold.Method;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Suggestion;
 import pemblar.core.workout.Pace;
-import pemblar.core.sport.Measure;
 
 /** All evidence for an athlete's thresholds: what was kept, and what is found in the sessions by itself. */
 @Service
@@ -42,7 +42,12 @@ public class EvidenceService {
     private final AthleteService athletes;
     private final InstantSource clock;
 
-    EvidenceService(EvidenceRepository evidence, SetAsideRepository setAsides, EffortService efforts, AthleteService athletes, InstantSource clock) {
+    EvidenceService(
+            EvidenceRepository evidence,
+            SetAsideRepository setAsides,
+            EffortService efforts,
+            AthleteService athletes,
+            InstantSource clock) {
         this.evidence = evidence;
         this.setAsides = setAsides;
         this.efforts = efforts;
@@ -54,26 +59,44 @@ public class EvidenceService {
     @Transactional(readOnly = true)
     public List<Piece> of(Athlete athlete, List<Quantity> quantities) {
         LocalDate today = athlete.dayOf(clock.instant());
-        Map<String, String> reasons = setAsides.findByAthleteId(athlete.id()).stream().collect(Collectors.toMap(r -> r.evidenceKey, r -> r.reason));
+        Map<String, String> reasons = setAsides.findByAthleteId(athlete.id()).stream()
+                .collect(Collectors.toMap(r -> r.evidenceKey, r -> r.reason));
         List<Piece> pieces = new ArrayList<>();
-        for (EvidenceRow row : evidence.findByAthleteIdOrderByDayDesc(athlete.id())) pieces.add(piece("kept-" + row.id, row.toCore(), row.sessionId, reasons, true));
+        for (EvidenceRow row : evidence.findByAthleteIdOrderByDayDesc(athlete.id()))
+            pieces.add(piece("kept-" + row.id, row.toCore(), row.sessionId, reasons, true));
         if (quantities.contains(Quantity.CRITICAL_POWER)) {
             found(athlete, today, reasons).forEach(pieces::add);
             for (EffortService.BelowZero below : efforts.belowZero(athlete, today.minusDays(YEAR)))
-                pieces.add(new Piece("reserve-" + below.recordingId(), belowZero(below), below.sessionId(), reasons.get("reserve-" + below.recordingId()), false, below.floorWatts(), Double.NaN));
+                pieces.add(new Piece(
+                        "reserve-" + below.recordingId(),
+                        belowZero(below),
+                        below.sessionId(),
+                        reasons.get("reserve-" + below.recordingId()),
+                        false,
+                        below.floorWatts(),
+                        Double.NaN));
         }
-        return pieces.stream().filter(p -> quantities.contains(p.evidence().quantity())).sorted(Comparator.comparing((Piece p) -> p.evidence().day()).reversed()).toList();
+        return pieces.stream()
+                .filter(p -> quantities.contains(p.evidence().quantity()))
+                .sorted(Comparator.comparing((Piece p) -> p.evidence().day()).reversed())
+                .toList();
     }
 
-    private static Piece piece(String key, Evidence evidence, Long sessionId, Map<String, String> reasons, boolean kept) {
+    private static Piece piece(
+            String key, Evidence evidence, Long sessionId, Map<String, String> reasons, boolean kept) {
         return new Piece(key, evidence, sessionId, reasons.get(key), kept);
     }
 
     private static Evidence belowZero(EffortService.BelowZero below) {
         double watts = below.leastCriticalWatts();
         String moment = below.second() == null ? "" : " at " + Pace.clock(below.second());
-        return new Evidence(Sport.RIDE, below.day(), new Estimate(Quantity.CRITICAL_POWER, watts, watts, Double.POSITIVE_INFINITY), Method.RESERVE_BELOW_ZERO,
-            below.title() + moment, "the reserve was spent and more: critical power or W′ is set too low");
+        return new Evidence(
+                Sport.RIDE,
+                below.day(),
+                new Estimate(Quantity.CRITICAL_POWER, watts, watts, Double.POSITIVE_INFINITY),
+                Method.RESERVE_BELOW_ZERO,
+                below.title() + moment,
+                "the reserve was spent and more: critical power or W′ is set too low");
     }
 
     /** CP and W′ of the model over the best efforts of the last 90 days, when there is enough evidence. */
@@ -82,12 +105,29 @@ public class EvidenceService {
         Optional<CriticalPower> model = PowerDuration.of(curve).critical().filter(CriticalPower::isEnough);
         if (model.isEmpty()) return List.of();
         CriticalPower critical = model.get();
-        List<Long> sources = critical.efforts().stream().flatMap(e -> curve.points((int) e.seconds(), (int) e.seconds()).stream()).map(Point::source).distinct().toList();
-        LocalDate newest = efforts.named(athlete, sources).stream().map(EffortService.Named::day).max(Comparator.naturalOrder()).orElse(today);
-        String source = critical.efforts().size() + " efforts of " + critical.efforts().stream().map(e -> Pace.clock(e.seconds())).collect(Collectors.joining(", "));
+        List<Long> sources = critical.efforts().stream()
+                .flatMap(e -> curve.points((int) e.seconds(), (int) e.seconds()).stream())
+                .map(Point::source)
+                .distinct()
+                .toList();
+        LocalDate newest = efforts.named(athlete, sources).stream()
+                .map(EffortService.Named::day)
+                .max(Comparator.naturalOrder())
+                .orElse(today);
+        String source = critical.efforts().size() + " efforts of "
+                + critical.efforts().stream().map(e -> Pace.clock(e.seconds())).collect(Collectors.joining(", "));
         List<Piece> both = new ArrayList<>();
-        for (Estimate e : List.of(around(Quantity.CRITICAL_POWER, critical.watts(), critical.wattsError()), around(Quantity.W_PRIME, critical.reserveJoules(), critical.reserveError())))
-            both.add(new Piece("bests-" + e.quantity(), new Evidence(Sport.RIDE, newest, e, Method.BEST_EFFORTS, source, ""), null, reasons.get("bests-" + e.quantity()), false, List.of(), critical.covariance()));
+        for (Estimate e : List.of(
+                around(Quantity.CRITICAL_POWER, critical.watts(), critical.wattsError()),
+                around(Quantity.W_PRIME, critical.reserveJoules(), critical.reserveError())))
+            both.add(new Piece(
+                    "bests-" + e.quantity(),
+                    new Evidence(Sport.RIDE, newest, e, Method.BEST_EFFORTS, source, ""),
+                    null,
+                    reasons.get("bests-" + e.quantity()),
+                    false,
+                    List.of(),
+                    critical.covariance()));
         return both;
     }
 
@@ -109,19 +149,23 @@ public class EvidenceService {
     @Transactional
     public void keep(long athleteId, Viewer viewer, List<Evidence> pieces, Long sessionId) {
         athletes.require(athleteId, viewer);
-        for (Evidence piece : pieces) evidence.save(new EvidenceRow(athleteId, viewer.accountId(), piece, sessionId, clock.instant()));
+        for (Evidence piece : pieces)
+            evidence.save(new EvidenceRow(athleteId, viewer.accountId(), piece, sessionId, clock.instant()));
     }
 
     @Transactional
     public void delete(long athleteId, Viewer viewer, long id) {
         athletes.require(athleteId, viewer);
-        evidence.delete(evidence.findByIdAndAthleteId(id, athleteId).orElseThrow(() -> new NotFoundException("evidence")));
+        evidence.delete(
+                evidence.findByIdAndAthleteId(id, athleteId).orElseThrow(() -> new NotFoundException("evidence")));
     }
 
     @Transactional
     public void setAside(long athleteId, Viewer viewer, String key, String reason) {
         athletes.require(athleteId, viewer);
-        if (reason.isBlank() || reason.length() > LONGEST_REASON) throw new IllegalArgumentException("Reason: say in up to " + LONGEST_REASON + " characters why it does not count.");
+        if (reason.isBlank() || reason.length() > LONGEST_REASON)
+            throw new IllegalArgumentException(
+                    "Reason: say in up to " + LONGEST_REASON + " characters why it does not count.");
         if (!key.matches("(kept|bests|reserve)-[A-Z_0-9]{1,40}")) throw new NotFoundException("evidence");
         setAsides.save(new SetAsideRow(athleteId, key, reason.strip()));
     }
@@ -129,7 +173,9 @@ public class EvidenceService {
     @Transactional
     public void bringBack(long athleteId, Viewer viewer, String key) {
         athletes.require(athleteId, viewer);
-        setAsides.delete(setAsides.findById(new SetAsideRow.Key(athleteId, key)).orElseThrow(() -> new NotFoundException("evidence")));
+        setAsides.delete(setAsides
+                .findById(new SetAsideRow.Key(athleteId, key))
+                .orElseThrow(() -> new NotFoundException("evidence")));
     }
 
     /** The endurance exponent for power, from the athlete's best efforts of a year or the default. */
@@ -146,6 +192,7 @@ public class EvidenceService {
 
     private List<Point> ownBests(Athlete athlete, Sport sport, Measure measure) {
         LocalDate today = athlete.dayOf(clock.instant());
-        return efforts.curve(athlete, sport, measure, today.minusDays(YEAR), today).points(1200, 14_400);
+        return efforts.curve(athlete, sport, measure, today.minusDays(YEAR), today)
+                .points(1200, 14_400);
     }
 }

@@ -10,6 +10,7 @@ import jakarta.persistence.Table;
 class ProfileBandsRow {
     @Id
     Long accountId;
+
     String fileName;
     String content;
 

@@ -29,15 +29,15 @@ import pemblar.app.ribbon.Pages;
 import pemblar.app.session.DescriptionService;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.sport.Sport;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.PowerDuration;
 import pemblar.core.profile.ProfileBands;
 import pemblar.core.profile.ProfileBands.Rung;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Quantity;
-import pemblar.core.sport.Measure;
 
 /** Power per kg at five durations against reference bands, so that the weakest stands out. */
 @Controller
@@ -51,7 +51,13 @@ class ProfileController {
     private final AthleteService athletes;
     private final DescriptionService descriptions;
 
-    ProfileController(Pages pages, EffortService efforts, ThresholdService thresholds, ProfileService profile, AthleteService athletes, DescriptionService descriptions) {
+    ProfileController(
+            Pages pages,
+            EffortService efforts,
+            ThresholdService thresholds,
+            ProfileService profile,
+            AthleteService athletes,
+            DescriptionService descriptions) {
         this.pages = pages;
         this.efforts = efforts;
         this.thresholds = thresholds;
@@ -61,10 +67,23 @@ class ProfileController {
     }
 
     /** A duration with both ranges; places in the bands from 0 to 1 across the drawing. */
-    record Row(int seconds, String duration, String now, String before, Double nowAt, Double beforeAt, boolean tested, boolean weakest, List<String> floors) {}
+    record Row(
+            int seconds,
+            String duration,
+            String now,
+            String before,
+            Double nowAt,
+            Double beforeAt,
+            boolean tested,
+            boolean weakest,
+            List<String> floors) {}
 
     @GetMapping
-    String show(@PathVariable long athleteId, @RequestParam(defaultValue = "") String only, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String show(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String only,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         Athlete athlete = page.athlete();
         LocalDate today = page.today();
@@ -81,32 +100,64 @@ class ProfileController {
         model.addAttribute("only", only);
         model.addAttribute("words", descriptions.known(athlete, null, today).all());
         List<Rung> now = rungs(athlete, sport, values, chosen.bands(), begin, today, like);
-        List<Rung> before = rungs(athlete, sport, values, chosen.bands(), begin.minusDays(YEAR), begin.minusDays(1), like);
+        List<Rung> before =
+                rungs(athlete, sport, values, chosen.bands(), begin.minusDays(YEAR), begin.minusDays(1), like);
         Rung weakest = ProfileBands.weakest(now).orElse(null);
         List<Row> rows = new ArrayList<>();
-        for (int i = 0; i < now.size(); i++) rows.add(row(now.get(i), before.get(i), weakest, chosen.bands().names().size()));
+        for (int i = 0; i < now.size(); i++)
+            rows.add(row(
+                    now.get(i), before.get(i), weakest, chosen.bands().names().size()));
         model.addAttribute("rows", rows);
-        model.addAttribute("anything", now.stream().anyMatch(r -> r.wattsPerKilogram().isPresent()));
+        model.addAttribute(
+                "anything", now.stream().anyMatch(r -> r.wattsPerKilogram().isPresent()));
         model.addAttribute("from", begin);
         model.addAttribute("weakest", weakest == null ? null : CurveController.clock(weakest.seconds()));
         model.addAttribute("weakestSeconds", weakest == null ? null : weakest.seconds());
         return "evidence/profile";
     }
 
-    private List<Rung> rungs(Athlete athlete, Sport sport, DatedValues values, ProfileBands bands, LocalDate from, LocalDate to, Set<Long> only) {
+    private List<Rung> rungs(
+            Athlete athlete,
+            Sport sport,
+            DatedValues values,
+            ProfileBands bands,
+            LocalDate from,
+            LocalDate to,
+            Set<Long> only) {
         BestCurve watts = efforts.curve(athlete, sport, Measure.POWER, from, to, day -> 1, only);
         BestCurve everything = only == null ? watts : efforts.curve(athlete, sport, Measure.POWER, from, to);
-        PowerDuration model = PowerDuration.of(everything);       // a part of the sessions need not be all-out
-        BestCurve perKilogram = efforts.curve(athlete, sport, Measure.POWER, from, to, day -> values.on(day).get(Quantity.BODY_MASS).orElse(Double.NaN), only);
-        List<Integer> untested = ProfileBands.SECONDS.stream().filter(s -> !model.isTested(new Point(s, watts.at(s), 0))).toList();
+        PowerDuration model = PowerDuration.of(everything); // a part of the sessions need not be all-out
+        BestCurve perKilogram = efforts.curve(
+                athlete,
+                sport,
+                Measure.POWER,
+                from,
+                to,
+                day -> values.on(day).get(Quantity.BODY_MASS).orElse(Double.NaN),
+                only);
+        List<Integer> untested = ProfileBands.SECONDS.stream()
+                .filter(s -> !model.isTested(new Point(s, watts.at(s), 0)))
+                .toList();
         return bands.profile(athlete.sex(), ProfileBands.at(perKilogram.points()), untested);
     }
 
     private static Row row(Rung now, Rung before, Rung weakest, int bands) {
-        Double at = now.wattsPerKilogram().map(w -> Math.min(1, ProfileBands.level(now.floors(), w) / bands)).orElse(null);
-        Double beforeAt = before.wattsPerKilogram().map(w -> Math.min(1, ProfileBands.level(now.floors(), w) / bands)).orElse(null);
-        return new Row(now.seconds(), CurveController.clock(now.seconds()), now.wattsPerKilogram().map(ProfileController::decimal).orElse("–"), before.wattsPerKilogram().map(ProfileController::decimal).orElse("–"),
-            at, beforeAt, now.tested(), now == weakest, now.floors().stream().map(ProfileController::decimal).toList());
+        Double at = now.wattsPerKilogram()
+                .map(w -> Math.min(1, ProfileBands.level(now.floors(), w) / bands))
+                .orElse(null);
+        Double beforeAt = before.wattsPerKilogram()
+                .map(w -> Math.min(1, ProfileBands.level(now.floors(), w) / bands))
+                .orElse(null);
+        return new Row(
+                now.seconds(),
+                CurveController.clock(now.seconds()),
+                now.wattsPerKilogram().map(ProfileController::decimal).orElse("–"),
+                before.wattsPerKilogram().map(ProfileController::decimal).orElse("–"),
+                at,
+                beforeAt,
+                now.tested(),
+                now == weakest,
+                now.floors().stream().map(ProfileController::decimal).toList());
     }
 
     private static String decimal(double value) {
@@ -114,25 +165,50 @@ class ProfileController {
     }
 
     @GetMapping("/bands.csv")
-    ResponseEntity<byte[]> bands(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    ResponseEntity<byte[]> bands(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         athletes.require(athleteId, viewer);
-        return ResponseEntity.ok().contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-            .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("profile-bands.csv").build().toString()).body(ProfileService.SHIPPED.getBytes(StandardCharsets.UTF_8));
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("profile-bands.csv")
+                                .build()
+                                .toString())
+                .body(ProfileService.SHIPPED.getBytes(StandardCharsets.UTF_8));
     }
 
     @PostMapping("/bands")
-    String replace(@PathVariable long athleteId, @RequestParam MultipartFile file, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) throws IOException {
+    String replace(
+            @PathVariable long athleteId,
+            @RequestParam MultipartFile file,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash)
+            throws IOException {
         athletes.require(athleteId, viewer);
-        String name = file.getOriginalFilename() == null || file.getOriginalFilename().isBlank() ? "the file" : file.getOriginalFilename();
+        String name =
+                file.getOriginalFilename() == null || file.getOriginalFilename().isBlank()
+                        ? "the file"
+                        : file.getOriginalFilename();
         var problems = file.getSize() > 4L * pemblar.formats.csv.ProfileBandsCsv.MOST_CHARACTERS
-            ? List.of(pemblar.formats.Reading.Problem.expected("file", "size", file.getSize() + " bytes", "a few lines of text")) : profile.replace(viewer, name, new String(file.getBytes(), StandardCharsets.UTF_8));
+                ? List.of(pemblar.formats.Reading.Problem.expected(
+                        "file", "size", file.getSize() + " bytes", "a few lines of text"))
+                : profile.replace(viewer, name, new String(file.getBytes(), StandardCharsets.UTF_8));
         if (problems.isEmpty()) flash.addFlashAttribute("said", "The bands of " + name + " are used from now on.");
-        else flash.addFlashAttribute("problems", name + " was not taken; the bands stay as they were.\n" + problems.stream().map(Object::toString).collect(Collectors.joining("\n")));
+        else
+            flash.addFlashAttribute(
+                    "problems",
+                    name + " was not taken; the bands stay as they were.\n"
+                            + problems.stream().map(Object::toString).collect(Collectors.joining("\n")));
         return "redirect:/a/" + athleteId + "/thresholds/profile";
     }
 
     @PostMapping("/bands/reset")
-    String reset(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String reset(
+            @PathVariable long athleteId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         athletes.require(athleteId, viewer);
         profile.reset(viewer);
         flash.addFlashAttribute("said", "The bands that ship are used again.");

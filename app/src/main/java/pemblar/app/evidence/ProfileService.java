@@ -17,7 +17,8 @@ import pemblar.formats.csv.ProfileBandsCsv;
 @Service
 public class ProfileService {
     static final String SHIPPED = shippedFile();
-    private static final ProfileBands SHIPPED_BANDS = ProfileBandsCsv.read(SHIPPED).bands().orElseThrow();
+    private static final ProfileBands SHIPPED_BANDS =
+            ProfileBandsCsv.read(SHIPPED).bands().orElseThrow();
     private final ProfileBandsRepository own;
 
     ProfileService(ProfileBandsRepository own) {
@@ -37,15 +38,20 @@ public class ProfileService {
 
     @Transactional(readOnly = true)
     public Chosen bands(Viewer viewer) {
-        return own.findById(viewer.accountId()).flatMap(row -> ProfileBandsCsv.read(row.content).bands().map(bands -> new Chosen(bands, Optional.of(row.fileName))))
-            .orElse(new Chosen(SHIPPED_BANDS, Optional.empty()));
+        return own.findById(viewer.accountId())
+                .flatMap(row -> ProfileBandsCsv.read(row.content)
+                        .bands()
+                        .map(bands -> new Chosen(bands, Optional.of(row.fileName))))
+                .orElse(new Chosen(SHIPPED_BANDS, Optional.empty()));
     }
 
     /** Puts a file in place of what was there. @return every problem of the file; empty when it was taken */
     @Transactional
     public List<Problem> replace(Viewer viewer, String fileName, String content) {
         ProfileBandsCsv.Reading reading = ProfileBandsCsv.read(content);
-        if (reading.bands().isPresent()) own.save(new ProfileBandsRow(viewer.accountId(), fileName.length() > 200 ? fileName.substring(0, 200) : fileName, content));
+        if (reading.bands().isPresent())
+            own.save(new ProfileBandsRow(
+                    viewer.accountId(), fileName.length() > 200 ? fileName.substring(0, 200) : fileName, content));
         return reading.problems();
     }
 

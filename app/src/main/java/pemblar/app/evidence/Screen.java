@@ -7,15 +7,33 @@ import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Method;
 import pemblar.core.threshold.Quantity;
 
-/** One screen of evidence: a sport and a measured quantity, with the thresholds it is about. The first is drawn round, the second square. */
+/**
+ * One screen of evidence: a sport and a measured quantity, with the thresholds it is about. The first is drawn round,
+ * the second square.
+ */
 enum Screen {
-    RIDE_POWER("Power, riding", Sport.RIDE, List.of(Quantity.THRESHOLD_POWER, Quantity.CRITICAL_POWER, Quantity.W_PRIME),
-        List.of(Method.TWENTY_MINUTES, Method.RAMP, Method.TWO_EFFORTS, Method.RACE_BY_POWER)),
-    RIDE_HEART("Heart rate, riding", Sport.RIDE, List.of(Quantity.THRESHOLD_HEART_RATE), List.of(Method.HEART_RATE_THIRTY, Method.HEART_RATE_TWENTY)),
+    RIDE_POWER(
+            "Power, riding",
+            Sport.RIDE,
+            List.of(Quantity.THRESHOLD_POWER, Quantity.CRITICAL_POWER, Quantity.W_PRIME),
+            List.of(Method.TWENTY_MINUTES, Method.RAMP, Method.TWO_EFFORTS, Method.RACE_BY_POWER)),
+    RIDE_HEART(
+            "Heart rate, riding",
+            Sport.RIDE,
+            List.of(Quantity.THRESHOLD_HEART_RATE),
+            List.of(Method.HEART_RATE_THIRTY, Method.HEART_RATE_TWENTY)),
     RUN_PACE("Pace, running", Sport.RUN, List.of(Quantity.THRESHOLD_SPEED), List.of(Method.RACE_BY_PACE)),
-    RUN_HEART("Heart rate, running", Sport.RUN, List.of(Quantity.RUNNING_THRESHOLD_HEART_RATE), List.of(Method.HEART_RATE_THIRTY, Method.HEART_RATE_TWENTY)),
+    RUN_HEART(
+            "Heart rate, running",
+            Sport.RUN,
+            List.of(Quantity.RUNNING_THRESHOLD_HEART_RATE),
+            List.of(Method.HEART_RATE_THIRTY, Method.HEART_RATE_TWENTY)),
     SWIM_PACE("Pace, swimming", Sport.SWIM, List.of(Quantity.SWIMMING_THRESHOLD_SPEED), List.of(Method.TWO_SWIMS)),
-    RUN_POWER("Power, running", Sport.RUN, List.of(Quantity.RUNNING_THRESHOLD_POWER), List.of(Method.TWENTY_MINUTES, Method.RAMP, Method.RACE_BY_POWER));
+    RUN_POWER(
+            "Power, running",
+            Sport.RUN,
+            List.of(Quantity.RUNNING_THRESHOLD_POWER),
+            List.of(Method.TWENTY_MINUTES, Method.RAMP, Method.RACE_BY_POWER));
 
     private final String title;
     private final Sport sport;
@@ -56,16 +74,23 @@ enum Screen {
 
     /** The screens for what an athlete does; an unknown key gives the first. */
     static List<Screen> of(Collection<Sport> sports) {
-        List<Screen> own = Arrays.stream(values()).filter(s -> sports.contains(s.sport)).toList();
-        return own.isEmpty() ? List.of(RIDE_HEART) : own;      // the general threshold heart rate serves every sport
+        List<Screen> own =
+                Arrays.stream(values()).filter(s -> sports.contains(s.sport)).toList();
+        return own.isEmpty() ? List.of(RIDE_HEART) : own; // the general threshold heart rate serves every sport
     }
 
     static Screen of(Collection<Sport> sports, String key) {
-        return of(sports).stream().filter(s -> s.key().equals(key)).findFirst().orElse(of(sports).get(0));
+        return of(sports).stream()
+                .filter(s -> s.key().equals(key))
+                .findFirst()
+                .orElse(of(sports).get(0));
     }
 
     /** The screen of a quantity. */
     static Screen about(Quantity quantity) {
-        return Arrays.stream(values()).filter(s -> s.quantities.contains(quantity)).findFirst().orElseThrow();
+        return Arrays.stream(values())
+                .filter(s -> s.quantities.contains(quantity))
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -13,8 +13,10 @@ import java.io.Serializable;
 class SetAsideRow {
     @Id
     Long athleteId;
+
     @Id
     String evidenceKey;
+
     String reason;
 
     record Key(Long athleteId, String evidenceKey) implements Serializable {}

@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
-import pemblar.core.sport.Sport;
 import pemblar.core.model.Effort;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Calculation;
 import pemblar.core.threshold.Calculation.Refusal;
 import pemblar.core.threshold.Calculators;
@@ -75,7 +75,10 @@ final class Trial {
                 double metres = number("distance") * 1000;
                 double seconds = seconds("time");
                 if (unread.isEmpty() && metres > 0 && seconds > 0) endurance = exponents.running(metres, seconds);
-                yield answer(x -> Calculators.racePace(metres, seconds, endurance == null ? Endurance.usual(Sport.RUN).k() : endurance.k()));
+                yield answer(x -> Calculators.racePace(
+                        metres,
+                        seconds,
+                        endurance == null ? Endurance.usual(Sport.RUN).k() : endurance.k()));
             }
             case HEART_RATE_THIRTY -> {
                 double bpm = number("bpm");
@@ -104,7 +107,8 @@ final class Trial {
         double longSeconds = seconds("longTime");
         LocalDate shortDay = day("shortDay");
         LocalDate longDay = day("longDay");
-        return answer(x -> Calculators.twoSwims(shorter, shortSeconds, longer, longSeconds, ChronoUnit.DAYS.between(shortDay, longDay)));
+        return answer(x -> Calculators.twoSwims(
+                shorter, shortSeconds, longer, longSeconds, ChronoUnit.DAYS.between(shortDay, longDay)));
     }
 
     /** True when the form asks for two efforts, each with its day. */
@@ -146,7 +150,11 @@ final class Trial {
             for (String part : text.split(":")) seconds = seconds * 60 + Integer.parseInt(part);
             return seconds;
         }
-        unread.add(new Refusal(field, text.isEmpty() ? "a time is missing here, such as 3:00 or 1:02:30" : "“" + text + "” is not a time such as 3:00 or 1:02:30"));
+        unread.add(new Refusal(
+                field,
+                text.isEmpty()
+                        ? "a time is missing here, such as 3:00 or 1:02:30"
+                        : "“" + text + "” is not a time such as 3:00 or 1:02:30"));
         return Double.NaN;
     }
 
@@ -162,7 +170,8 @@ final class Trial {
     /** What it would be kept as. */
     List<Evidence> evidence(LocalDate day) {
         List<Evidence> pieces = new ArrayList<>();
-        for (Estimate estimate : calculation().estimates()) pieces.add(new Evidence(sport, day, estimate, method, source(), remark()));
+        for (Estimate estimate : calculation().estimates())
+            pieces.add(new Evidence(sport, day, estimate, method, source(), remark()));
         return pieces;
     }
 
@@ -170,8 +179,12 @@ final class Trial {
         String text = switch (method) {
             case TWENTY_MINUTES -> text("watts") + " W over 20 min, times " + text("factor");
             case RAMP -> "best minute " + text("watts") + " W";
-            case TWO_EFFORTS -> text("shortTime") + " at " + text("shortWatts") + " W, " + text("longTime") + " at " + text("longWatts") + " W";
-            case TWO_SWIMS -> text("shortDistance") + " m in " + text("shortTime") + ", " + text("longDistance") + " m in " + text("longTime");
+            case TWO_EFFORTS ->
+                text("shortTime") + " at " + text("shortWatts") + " W, " + text("longTime") + " at " + text("longWatts")
+                        + " W";
+            case TWO_SWIMS ->
+                text("shortDistance") + " m in " + text("shortTime") + ", " + text("longDistance") + " m in "
+                        + text("longTime");
             case RACE_BY_POWER -> text("time") + " at " + text("watts") + " W";
             case RACE_BY_PACE -> text("distance") + " km in " + text("time");
             case HEART_RATE_THIRTY -> "mean of the last 20 min " + text("bpm") + " bpm";
@@ -190,9 +203,12 @@ final class Trial {
     /** In words, where the exponent comes from. */
     String origin() {
         return switch (endurance.origin()) {
-            case OWN_EFFORTS -> "from " + endurance.efforts() + " own best efforts of the last year, the longest " + String.format(Locale.ROOT, "%.1f", endurance.span()) + " times the shortest";
+            case OWN_EFFORTS ->
+                "from " + endurance.efforts() + " own best efforts of the last year, the longest "
+                        + String.format(Locale.ROOT, "%.1f", endurance.span()) + " times the shortest";
             case DEFAULT -> "the usual value, as own best efforts of 20 min to 4 h are too few or too alike";
-            case WORLD_BEST -> "from the time against the world's best for the distance, as own best efforts are too few";
+            case WORLD_BEST ->
+                "from the time against the world's best for the distance, as own best efforts are too few";
         };
     }
 
@@ -203,13 +219,18 @@ final class Trial {
         double wanted = method == Method.RACE_BY_POWER ? 55 : 60;
         double ratio = Math.max(seconds / 60 / wanted, wanted / (seconds / 60));
         String way = "from " + minutes(seconds) + " to " + (int) wanted + " min";
-        if (ratio < 1.35) return "The range is narrow: the time is close to the " + (int) wanted + " min that a threshold stands for, so hardly anything has to be extrapolated.";
+        if (ratio < 1.35)
+            return "The range is narrow: the time is close to the " + (int) wanted
+                    + " min that a threshold stands for, so hardly anything has to be extrapolated.";
         if (ratio < 2.5) return "The range is moderate: the time has to be carried " + way + " along the exponent.";
-        return "The range is wide: " + way + " is a long way along the exponent, and a small error in it grows with every step.";
+        return "The range is wide: " + way
+                + " is a long way along the exponent, and a small error in it grows with every step.";
     }
 
     private static String minutes(double seconds) {
         long minutes = Math.round(seconds / 60);
-        return minutes < 120 ? minutes + " min" : minutes / 60 + " h" + (minutes % 60 == 0 ? "" : " " + minutes % 60 + " min");
+        return minutes < 120
+                ? minutes + " min"
+                : minutes / 60 + " h" + (minutes % 60 == 0 ? "" : " " + minutes % 60 + " min");
     }
 }

@@ -10,7 +10,8 @@ interface ImportFileRepository extends Repository<ImportFileRow, Long> {
 
     Optional<ImportFileRow> findById(long id);
 
-    @Query("select new pemblar.app.exchange.ImportService$Progress(f.id, f.fileName, cast(f.state as string), f.message, f.sessionId) "
-        + "from ImportFileRow f where f.athleteId = :athleteId order by f.id desc limit :count")
+    @Query("select new pemblar.app.exchange.ImportService$Progress(f.id, f.fileName, cast(f.state as "
+            + "string), f.message, f.sessionId) "
+            + "from ImportFileRow f where f.athleteId = :athleteId order by f.id desc limit :count")
     List<ImportService.Progress> latest(long athleteId, int count);
 }

@@ -15,18 +15,26 @@ class ImportFileRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long athleteId;
     Long accountId;
     String fileName;
     /** Kept until the file is read; then the recording holds it. */
     byte[] content;
+
     @Enumerated(EnumType.STRING)
     State state = State.WAITING;
+
     String message = "";
     Long sessionId;
     Instant createdAt;
 
-    enum State { WAITING, DONE, KNOWN, REFUSED }
+    enum State {
+        WAITING,
+        DONE,
+        KNOWN,
+        REFUSED
+    }
 
     protected ImportFileRow() {}
 

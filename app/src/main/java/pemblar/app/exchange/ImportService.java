@@ -21,8 +21,8 @@ import pemblar.app.session.RecordingService;
 import pemblar.app.session.RecordingService.Taken;
 
 /**
- * Uploads: each file is stored and queued in one transaction, then read by a job in another. A node that dies in between
- * leaves the file waiting, and the job is done again from the start: no session is lost, none is made twice.
+ * Uploads: each file is stored and queued in one transaction, then read by a job in another. A node that dies in
+ * between leaves the file waiting, and the job is done again from the start: no session is lost, none is made twice.
  */
 @Service
 public class ImportService {
@@ -35,7 +35,12 @@ public class ImportService {
     private final SchedulerClient queue;
     private final InstantSource clock;
 
-    ImportService(ImportFileRepository files, RecordingService recordings, AthleteService athletes, SchedulerClient queue, InstantSource clock) {
+    ImportService(
+            ImportFileRepository files,
+            RecordingService recordings,
+            AthleteService athletes,
+            SchedulerClient queue,
+            InstantSource clock) {
         this.files = files;
         this.recordings = recordings;
         this.athletes = athletes;
@@ -51,7 +56,12 @@ public class ImportService {
     public long upload(long athleteId, Viewer viewer, String fileName, byte[] content) {
         athletes.require(athleteId, viewer);
         String name = fileName.replaceAll("[\\p{Cntrl}/\\\\]", "_");
-        ImportFileRow row = files.save(new ImportFileRow(athleteId, viewer.accountId(), name.length() > 200 ? name.substring(0, 200) : name, content, clock.instant()));
+        ImportFileRow row = files.save(new ImportFileRow(
+                athleteId,
+                viewer.accountId(),
+                name.length() > 200 ? name.substring(0, 200) : name,
+                content,
+                clock.instant()));
         queue.scheduleIfNotExists(new TaskInstance<Void>(TASK, row.id.toString()), clock.instant());
         return row.id;
     }
@@ -78,7 +88,8 @@ public class ImportService {
         ImportFileRow row = files.findById(fileId).orElse(null);
         if (row == null || row.state != ImportFileRow.State.WAITING) return;
         row.state = ImportFileRow.State.REFUSED;
-        row.message = "This file could not be taken in after " + MOST_TRIES + " tries: something in it is not understood. Keep it, and export it from the device again.";
+        row.message = "This file could not be taken in after " + MOST_TRIES
+                + " tries: something in it is not understood. Keep it, and export it from the device again.";
         row.content = null;
     }
 
@@ -88,8 +99,15 @@ public class ImportService {
         OneTimeTask<Void> importFile(ObjectProvider<ImportService> service) {
             // Two copies of a file at the same moment: the second is tried again soon, and then found to be known.
             FailureHandler<Void> again = new FailureHandler.ExponentialBackoffFailureHandler<>(FIRST_RETRY);
-            FailureHandler<Void> atMost = new FailureHandler.MaxRetriesFailureHandler<>(MOST_TRIES, again, (complete, operations) -> service.getObject().refuse(Long.parseLong(complete.getExecution().taskInstance.getId())));
-            return Tasks.oneTime(TASK).onFailure(atMost).execute((instance, context) -> service.getObject().read(Long.parseLong(instance.getId())));
+            FailureHandler<Void> atMost = new FailureHandler.MaxRetriesFailureHandler<>(
+                    MOST_TRIES,
+                    again,
+                    (complete, operations) -> service.getObject()
+                            .refuse(Long.parseLong(
+                                    complete.getExecution().taskInstance.getId())));
+            return Tasks.oneTime(TASK)
+                    .onFailure(atMost)
+                    .execute((instance, context) -> service.getObject().read(Long.parseLong(instance.getId())));
         }
     }
 }

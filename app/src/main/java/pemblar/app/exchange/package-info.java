@@ -1,4 +1,2 @@
-/**
- * Files in and out: uploads as persistent jobs, downloads of the original.
- */
+/** Files in and out: uploads as persistent jobs, downloads of the original. */
 package pemblar.app.exchange;

@@ -18,8 +18,8 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.util.HtmlUtils;
 
 /**
- * While the database cannot be reached, a page of our own says so, keeps what was typed and tries again by itself. It stands outside of everything
- * else, since finding out who asks needs the database already.
+ * While the database cannot be reached, a page of our own says so, keeps what was typed and tries again by itself. It
+ * stands outside of everything else, since finding out who asks needs the database already.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -28,7 +28,8 @@ class DatabaseAway extends OncePerRequestFilter {
     private static final int RETRY_SECONDS = 4;
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         try {
             chain.doFilter(request, response);
         } catch (ServletException | RuntimeException e) {
@@ -41,7 +42,9 @@ class DatabaseAway extends OncePerRequestFilter {
     static boolean isAway(Throwable e) {
         for (Throwable cause = e; cause != null; cause = cause.getCause()) {
             if (cause instanceof SQLTransientConnectionException) return true;
-            if (cause instanceof SQLException sql && sql.getSQLState() != null && (sql.getSQLState().startsWith("08") || sql.getSQLState().startsWith("57P"))) return true;
+            if (cause instanceof SQLException sql
+                    && sql.getSQLState() != null
+                    && (sql.getSQLState().startsWith("08") || sql.getSQLState().startsWith("57P"))) return true;
             if (cause.getCause() == cause) return false;
         }
         return false;
@@ -55,27 +58,47 @@ class DatabaseAway extends OncePerRequestFilter {
         response.setHeader("Content-Security-Policy", "default-src 'none'; style-src 'self'; form-action 'self'");
         boolean fragment = request.getHeader("HX-Request") != null;
         response.setContentType(fragment ? "text/plain;charset=UTF-8" : "text/html;charset=UTF-8");
-        response.getOutputStream().write((fragment ? "The data can't be reached at the moment. What you typed is still here; try again in a few seconds." : page(request)).getBytes(StandardCharsets.UTF_8));
+        response.getOutputStream()
+                .write((fragment
+                                ? "The data can't be reached at the moment. What you typed is still here; try "
+                                        + "again in a few seconds."
+                                : page(request))
+                        .getBytes(StandardCharsets.UTF_8));
     }
 
     private static String page(HttpServletRequest request) {
         boolean get = request.getMethod().equals("GET");
-        return "<!DOCTYPE html><html lang=\"en\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">"
-            + (get ? "<meta http-equiv=\"refresh\" content=\"" + RETRY_SECONDS + "\">" : "") + "<title>A moment · Pemblar</title><link rel=\"stylesheet\" href=\"/frame/pemblar.css\"></head>"
-            + "<body class=\"door\"><main id=\"main\"><div class=\"card\"><h1>The data can’t be reached</h1><p>" + (get ? "This page comes back by itself as soon as it can be." : "Nothing was changed. What you typed is kept here.")
-            + "</p>" + (get ? "" : form(request)) + "</div></main></body></html>";
+        return "<!DOCTYPE html><html lang=\"en\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" "
+                + "content=\"width=device-width, initial-scale=1\">"
+                + (get ? "<meta http-equiv=\"refresh\" content=\"" + RETRY_SECONDS + "\">" : "")
+                + "<title>A moment · Pemblar</title><link rel=\"stylesheet\" href=\"/frame/pemblar.css\"></head>"
+                + "<body class=\"door\"><main id=\"main\"><div class=\"card\"><h1>The data can’t be reached</h1><p>"
+                + (get
+                        ? "This page comes back by itself as soon as it can be."
+                        : "Nothing was changed. What you typed is kept here.")
+                + "</p>" + (get ? "" : form(request)) + "</div></main></body></html>";
     }
 
     /** What was typed, to be sent again. */
     private static String form(HttpServletRequest request) {
-        StringBuilder form = new StringBuilder("<form method=\"post\" action=\"" + HtmlUtils.htmlEscape(request.getRequestURI()) + "\">");
-        boolean multipart = request.getContentType() != null && request.getContentType().startsWith("multipart/");
+        StringBuilder form = new StringBuilder(
+                "<form method=\"post\" action=\"" + HtmlUtils.htmlEscape(request.getRequestURI()) + "\">");
+        boolean multipart =
+                request.getContentType() != null && request.getContentType().startsWith("multipart/");
         Map<String, String[]> parameters = multipart ? Map.of() : request.getParameterMap();
         parameters.forEach((name, values) -> {
             if (name.equals("password")) return;
-            for (String value : values) form.append("<input type=\"hidden\" name=\"").append(HtmlUtils.htmlEscape(name)).append("\" value=\"").append(HtmlUtils.htmlEscape(value)).append("\">");
+            for (String value : values)
+                form.append("<input type=\"hidden\" name=\"")
+                        .append(HtmlUtils.htmlEscape(name))
+                        .append("\" value=\"")
+                        .append(HtmlUtils.htmlEscape(value))
+                        .append("\">");
         });
         boolean again = !multipart && !parameters.containsKey("password");
-        return again ? form.append("<button class=\"primary\">Send again</button></form>").toString() : "<p>Go back to the form and send it again in a moment.</p>";
+        return again
+                ? form.append("<button class=\"primary\">Send again</button></form>")
+                        .toString()
+                : "<p>Go back to the form and send it again in a moment.</p>";
     }
 }

@@ -13,20 +13,28 @@ import org.springframework.context.annotation.Primary;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
 
-/** Long work runs as jobs in the database: a node that dies is noticed within half a minute and another does its jobs. */
+/**
+ * Long work runs as jobs in the database: a node that dies is noticed within half a minute and another does its jobs.
+ */
 @Configuration
 class JobsConfiguration {
     /** Queues a job in the transaction of the caller. */
     @Bean
     @Primary
     SchedulerClient jobQueue(DataSource database) {
-        return SchedulerClient.Builder.create(new TransactionAwareDataSourceProxy(database)).build();
+        return SchedulerClient.Builder.create(new TransactionAwareDataSourceProxy(database))
+                .build();
     }
 
     @Bean(destroyMethod = "stop")
     Scheduler jobs(DataSource database, List<Task<?>> tasks) {
-        return Scheduler.create(database, tasks.toArray(new Task<?>[0])).threads(2).pollingInterval(Duration.ofMillis(300))
-            .heartbeatInterval(Duration.ofSeconds(5)).missedHeartbeatsLimit(4).shutdownMaxWait(Duration.ofSeconds(10)).build();
+        return Scheduler.create(database, tasks.toArray(new Task<?>[0]))
+                .threads(2)
+                .pollingInterval(Duration.ofMillis(300))
+                .heartbeatInterval(Duration.ofSeconds(5))
+                .missedHeartbeatsLimit(4)
+                .shutdownMaxWait(Duration.ofSeconds(10))
+                .build();
     }
 
     @Bean

@@ -9,14 +9,16 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /**
- * How often something may be tried, counted in the database so that it holds on several nodes: each key is a bucket that leaks evenly, and a try
- * that would make it run over is refused. One statement, so that two at once never both take the last place.
+ * How often something may be tried, counted in the database so that it holds on several nodes: each key is a bucket
+ * that leaks evenly, and a try that would make it run over is refused. One statement, so that two at once never both
+ * take the last place.
  */
 @Component
 public class Limits {
     private static final String TAKE = """
         insert into rate_limit as l (key, level, at) values (:key, 1, :now)
-        on conflict (key) do update set level = greatest(0, l.level - :rate * extract(epoch from (:now - l.at))) + 1, at = :now
+        on conflict (key) do update set level = greatest(0, l.level - :rate * extract(epoch from (:now - l.at))) + 1,
+            at = :now
         where greatest(0, l.level - :rate * extract(epoch from (:now - l.at))) + 1 <= :most""";
     private static final int SIGN_INS_PER_NAME = 10;
     private static final int SIGN_INS_PER_ADDRESS = 60;
@@ -33,7 +35,8 @@ public class Limits {
 
     /** By name and by address: many names from one place are guessing as well. */
     public boolean allowSignIn(String name, String address) {
-        return take("sign-in name " + normal(name), SIGN_INS_PER_NAME, Duration.ofMinutes(1)) && take("sign-in from " + address, SIGN_INS_PER_ADDRESS, Duration.ofMinutes(1));
+        return take("sign-in name " + normal(name), SIGN_INS_PER_NAME, Duration.ofMinutes(1))
+                && take("sign-in from " + address, SIGN_INS_PER_ADDRESS, Duration.ofMinutes(1));
     }
 
     public boolean allowSignUp(String address) {
@@ -56,6 +59,12 @@ public class Limits {
 
     private boolean take(String key, int most, Duration in) {
         OffsetDateTime now = clock.instant().atOffset(ZoneOffset.UTC);
-        return sql.sql(TAKE).param("key", key).param("now", now).param("rate", (double) most / in.toSeconds()).param("most", most).update() > 0;
+        return sql.sql(TAKE)
+                        .param("key", key)
+                        .param("now", now)
+                        .param("rate", (double) most / in.toSeconds())
+                        .param("most", most)
+                        .update()
+                > 0;
     }
 }

@@ -19,9 +19,10 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
- * One writer for each athlete at a time, on all nodes: every transaction that changes an athlete's data first takes the athlete's lock in the
- * database, and gives it back at its end. So an import, a recomputation and a person never write over each other, and the later of two clicks sees
- * what the earlier one did. The lock is taken inside the transaction, before anything is read.
+ * One writer for each athlete at a time, on all nodes: every transaction that changes an athlete's data first takes the
+ * athlete's lock in the database, and gives it back at its end. So an import, a recomputation and a person never write
+ * over each other, and the later of two clicks sees what the earlier one did. The lock is taken inside the transaction,
+ * before anything is read.
  */
 @Configuration
 @EnableTransactionManagement(proxyTargetClass = true, order = OneWriterConfiguration.TRANSACTION_ORDER)
@@ -35,11 +36,13 @@ class OneWriterConfiguration {
     @Role(BeanDefinition.ROLE_INFRASTRUCTURE)
     static DefaultPointcutAdvisor oneWriter(ObjectProvider<JdbcTemplate> sql, ObjectProvider<ChangeGuard> guard) {
         MethodInterceptor lock = call -> {
-            if (TransactionSynchronizationManager.isActualTransactionActive() && !TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
+            if (TransactionSynchronizationManager.isActualTransactionActive()
+                    && !TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
                 long athleteId = athlete(call.getArguments()[0]);
                 lock(sql.getObject(), athleteId);
                 boolean seenSuffices = call.getMethod().isAnnotationPresent(SeenSuffices.class);
-                viewer(call.getArguments()).ifPresent(viewer -> guard.getObject().before(athleteId, viewer, seenSuffices));
+                viewer(call.getArguments())
+                        .ifPresent(viewer -> guard.getObject().before(athleteId, viewer, seenSuffices));
             }
             return call.proceed();
         };
@@ -49,7 +52,7 @@ class OneWriterConfiguration {
     }
 
     static void lock(JdbcTemplate sql, long athleteId) {
-        sql.query("select pg_advisory_xact_lock(?)", rs -> { }, athleteId);
+        sql.query("select pg_advisory_xact_lock(?)", rs -> {}, athleteId);
     }
 
     /** The person who asks for the change; empty for the work of a job. */
@@ -73,7 +76,8 @@ class OneWriterConfiguration {
             Transactional transactional = AnnotatedElementUtils.findMergedAnnotation(method, Transactional.class);
             if (transactional == null || transactional.readOnly()) return false;
             Parameter first = method.getParameters()[0];
-            return OfAthlete.class.isAssignableFrom(first.getType()) || first.getType() == long.class && first.getName().equals(ID);
+            return OfAthlete.class.isAssignableFrom(first.getType())
+                    || first.getType() == long.class && first.getName().equals(ID);
         }
     }
 }

@@ -15,16 +15,22 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 /** What is kept for a day goes after it. */
 @Configuration
 class Purging {
-    private static final List<String> KEPT_FOR_A_DAY = List.of("delete from undo_entry where created_at < ?", "delete from value_change where created_at < ?",
-        "delete from request_once where at < ?", "delete from rate_limit where at < ?", "delete from recomputation where done >= total and created_at < ?");
+    private static final List<String> KEPT_FOR_A_DAY = List.of(
+            "delete from undo_entry where created_at < ?",
+            "delete from value_change where created_at < ?",
+            "delete from request_once where at < ?",
+            "delete from rate_limit where at < ?",
+            "delete from recomputation where done >= total and created_at < ?");
 
     @Bean
     RecurringTask<Void> daily(JdbcClient sql, InstantSource clock) {
-        return Tasks.recurring("purge", FixedDelay.of(Duration.ofHours(1))).execute((instance, context) -> purge(sql, clock));
+        return Tasks.recurring("purge", FixedDelay.of(Duration.ofHours(1)))
+                .execute((instance, context) -> purge(sql, clock));
     }
 
     static void purge(JdbcClient sql, InstantSource clock) {
         OffsetDateTime yesterday = clock.instant().minus(Duration.ofDays(1)).atOffset(ZoneOffset.UTC);
-        for (String statement : KEPT_FOR_A_DAY) sql.sql(statement).param(yesterday).update();
+        for (String statement : KEPT_FOR_A_DAY)
+            sql.sql(statement).param(yesterday).update();
     }
 }

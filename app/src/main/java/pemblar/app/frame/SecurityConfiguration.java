@@ -17,8 +17,9 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 /** Who gets in, and what a page may load: nothing from elsewhere, no inline script. */
 @Configuration
 class SecurityConfiguration {
-    private static final String CONTENT = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
-        + "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+    private static final String CONTENT =
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
+                    + "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     @Bean
     PasswordEncoder passwords() {
@@ -36,16 +37,26 @@ class SecurityConfiguration {
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, Limits limits, JdbcClient sql, InstantSource clock) throws Exception {
-        http.authorizeHttpRequests(requests -> requests
-            .requestMatchers("/sign-in", "/sign-up", "/webjars/**", "/fonts/**", "/frame/**", "/checkin/*.css", "/coach/*.css", "/error", "/device/**", "/calendar/**").permitAll()
-            .anyRequest().authenticated());
+        http.authorizeHttpRequests(requests -> requests.requestMatchers(
+                        "/sign-in",
+                        "/sign-up",
+                        "/webjars/**",
+                        "/fonts/**",
+                        "/frame/**",
+                        Assets.PATHS,
+                        "/*/*.css",
+                        "/error",
+                        "/device/**",
+                        "/calendar/**")
+                .permitAll()
+                .anyRequest()
+                .authenticated());
         // Devices carry a token of their own and no cookie, so there is nothing to forge.
         http.csrf(csrf -> csrf.ignoringRequestMatchers("/device/**"));
         http.formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", false));
         http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"));
-        http.headers(headers -> headers
-            .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT))
-            .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)));
+        http.headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT))
+                .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)));
         http.addFilterAfter(new BodyLimit(), SecurityContextHolderFilter.class);
         http.addFilterBefore(new SignInLimit(limits), UsernamePasswordAuthenticationFilter.class);
         http.addFilterAfter(new OnceFilter(sql, clock), AuthorizationFilter.class);

@@ -7,7 +7,10 @@ import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCu
 /** Sign-ins in the database. */
 @Configuration
 class SessionConfiguration {
-    /** Two requests of one person may put the same attribute at the same moment: the later one stands, and neither fails. */
+    /**
+     * Two requests of one person may put the same attribute at the same moment: the later one stands, and neither
+     * fails.
+     */
     @Bean
     static PostgreSqlJdbcIndexedSessionRepositoryCustomizer sessionsOfTwoRequests() {
         return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();

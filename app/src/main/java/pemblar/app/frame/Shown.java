@@ -6,9 +6,9 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import pemblar.core.recording.Channel;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
-import pemblar.core.recording.Channel;
 import pemblar.core.workout.Pace;
 
 /** How figures read on a page. A missing value reads as a dash. */
@@ -29,11 +29,15 @@ public class Shown {
     public static String clock(Number seconds) {
         if (seconds == null || Double.isNaN(seconds.doubleValue())) return NONE;
         long s = Math.round(seconds.doubleValue());
-        return s >= 3600 ? String.format(Locale.ROOT, "%d:%02d:%02d", s / 3600, s / 60 % 60, s % 60) : String.format(Locale.ROOT, "%d:%02d", s / 60, s % 60);
+        return s >= 3600
+                ? String.format(Locale.ROOT, "%d:%02d:%02d", s / 3600, s / 60 % 60, s % 60)
+                : String.format(Locale.ROOT, "%d:%02d", s / 60, s % 60);
     }
 
     public String whole(Number value) {
-        return value == null || !Double.isFinite(value.doubleValue()) ? NONE : String.valueOf(Math.round(value.doubleValue()));
+        return value == null || !Double.isFinite(value.doubleValue())
+                ? NONE
+                : String.valueOf(Math.round(value.doubleValue()));
     }
 
     /** With a sign, as +12 or −4. */
@@ -44,7 +48,9 @@ public class Shown {
     }
 
     public String decimal(Number value, int digits) {
-        return value == null || !Double.isFinite(value.doubleValue()) ? NONE : String.format(Locale.ROOT, "%." + digits + "f", value.doubleValue());
+        return value == null || !Double.isFinite(value.doubleValue())
+                ? NONE
+                : String.format(Locale.ROOT, "%." + digits + "f", value.doubleValue());
     }
 
     /** Watts with their unit; only a dash when not known. */
@@ -63,7 +69,10 @@ public class Shown {
         return metres == null ? NONE : decimal(metres.doubleValue() / 1000, 1) + " km";
     }
 
-    /** A speed in m/s as people of the sport read it: minutes per kilometre when running, per 100 m when swimming, else km/h. */
+    /**
+     * A speed in m/s as people of the sport read it: minutes per kilometre when running, per 100 m when swimming, else
+     * km/h.
+     */
     public String speed(Sport sport, Number speed) {
         return speed == null || !(speed.doubleValue() > 0) ? NONE : speedFigure(sport, speed) + " " + speedUnit(sport);
     }
@@ -71,7 +80,11 @@ public class Shown {
     /** The same without its unit. */
     public static String speedFigure(Sport sport, Number speed) {
         double value = speed.doubleValue();
-        return !(value > 0) ? NONE : sport.speed().isPace() ? Pace.clock(sport.speed().paceMetres() / value) : String.format(Locale.ROOT, "%.1f", 3.6 * value);
+        return !(value > 0)
+                ? NONE
+                : sport.speed().isPace()
+                        ? Pace.clock(sport.speed().paceMetres() / value)
+                        : String.format(Locale.ROOT, "%.1f", 3.6 * value);
     }
 
     public static String speedUnit(Sport sport) {
@@ -111,7 +124,9 @@ public class Shown {
     }
 
     public String percent(Number fraction) {
-        return fraction == null || !Double.isFinite(fraction.doubleValue()) ? NONE : Math.round(fraction.doubleValue() * 100) + " %";
+        return fraction == null || !Double.isFinite(fraction.doubleValue())
+                ? NONE
+                : Math.round(fraction.doubleValue() * 100) + " %";
     }
 
     public String kilojoules(Number joules) {
@@ -139,7 +154,10 @@ public class Shown {
     /** A span of days, as 9 to 31 August or 28 Aug to 3 Sep. */
     public String span(LocalDate from, LocalDate to) {
         DateTimeFormatter month = DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
-        return (from.getMonth() == to.getMonth() && from.getYear() == to.getYear() ? String.valueOf(from.getDayOfMonth()) : month.format(from)) + " to " + month.format(to);
+        return (from.getMonth() == to.getMonth() && from.getYear() == to.getYear()
+                        ? String.valueOf(from.getDayOfMonth())
+                        : month.format(from))
+                + " to " + month.format(to);
     }
 
     /** As short as it can be: 8, or 8.5. */
@@ -153,7 +171,9 @@ public class Shown {
     public static String word(Enum<?> constant) {
         if (constant == null) return NONE;
         String name = constant.name();
-        return name.equals("INTERVALS") ? "short intervals" : name.toLowerCase(Locale.ROOT).replace('_', ' ');
+        return name.equals("INTERVALS")
+                ? "short intervals"
+                : name.toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     /** The same with a capital, as the name of a session. */

@@ -7,6 +7,7 @@ import java.time.format.DateTimeParseException;
 public final class Typed {
     /** A day of a plan or of a session lies within so many years. */
     public static final int YEARS_BACK = 30;
+
     public static final int YEARS_AHEAD = 3;
     private static final int FIRST_YEAR = 1990;
     private static final int LAST_YEAR = 2100;
@@ -18,15 +19,19 @@ public final class Typed {
         try {
             value = Double.parseDouble(typed == null ? "" : typed.strip().replace(',', '.'));
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(field + ": “" + typed + "” is not a number; enter " + plain(least) + " to " + plain(most) + ".");
+            throw new IllegalArgumentException(
+                    field + ": “" + typed + "” is not a number; enter " + plain(least) + " to " + plain(most) + ".");
         }
-        if (!(value >= least && value <= most)) throw new IllegalArgumentException(field + ": " + typed.strip() + " is not possible; enter " + plain(least) + " to " + plain(most) + ". The nearest is " + plain(value > most ? most : least) + ".");
+        if (!(value >= least && value <= most))
+            throw new IllegalArgumentException(field + ": " + typed.strip() + " is not possible; enter " + plain(least)
+                    + " to " + plain(most) + ". The nearest is " + plain(value > most ? most : least) + ".");
         return value;
     }
 
     public static int whole(String field, String typed, int least, int most) {
         double value = number(field, typed, least, most);
-        if (value != Math.rint(value)) throw new IllegalArgumentException(field + ": enter a whole number from " + least + " to " + most + ".");
+        if (value != Math.rint(value))
+            throw new IllegalArgumentException(field + ": enter a whole number from " + least + " to " + most + ".");
         return (int) value;
     }
 
@@ -34,7 +39,8 @@ public final class Typed {
         try {
             LocalDate day = LocalDate.parse(typed == null ? "" : typed.strip());
             if (day.getYear() >= FIRST_YEAR && day.getYear() < LAST_YEAR) return day;
-            throw new IllegalArgumentException(field + ": " + day + " is too far; the nearest possible lies between " + FIRST_YEAR + " and " + (LAST_YEAR - 1) + ".");
+            throw new IllegalArgumentException(field + ": " + day + " is too far; the nearest possible lies between "
+                    + FIRST_YEAR + " and " + (LAST_YEAR - 1) + ".");
         } catch (DateTimeParseException e) {
             throw new IllegalArgumentException(field + ": “" + typed + "” is not a day; enter one such as 2027-05-30.");
         }
@@ -44,7 +50,9 @@ public final class Typed {
     public static LocalDate near(String field, LocalDate day, LocalDate today) {
         LocalDate first = today.minusYears(YEARS_BACK);
         LocalDate last = today.plusYears(YEARS_AHEAD);
-        if (day.isBefore(first) || day.isAfter(last)) throw new IllegalArgumentException(field + ": " + day + " is too far; the nearest possible is " + (day.isAfter(last) ? last : first) + ".");
+        if (day.isBefore(first) || day.isAfter(last))
+            throw new IllegalArgumentException(field + ": " + day + " is too far; the nearest possible is "
+                    + (day.isAfter(last) ? last : first) + ".");
         return day;
     }
 
@@ -59,10 +67,16 @@ public final class Typed {
 
     /** As 1h20, 1h20min, 90min, 45 s, 1:20:00 or 20:00; a bare number is minutes. */
     public static int seconds(String field, String typed, int least, int most) {
-        String text = typed == null ? "" : typed.strip().toLowerCase(java.util.Locale.ROOT).replace(" ", "");
+        String text = typed == null
+                ? ""
+                : typed.strip().toLowerCase(java.util.Locale.ROOT).replace(" ", "");
         int seconds = parsed(text);
-        if (seconds < 0) throw new IllegalArgumentException(field + ": “" + typed + "” is not a time; enter one such as 1h20, 45min or 1:20:00.");
-        if (seconds < least || seconds > most) throw new IllegalArgumentException(field + ": “" + typed + "” is not possible; enter " + clock(least) + " to " + clock(most) + ".");
+        if (seconds < 0)
+            throw new IllegalArgumentException(
+                    field + ": “" + typed + "” is not a time; enter one such as 1h20, 45min or 1:20:00.");
+        if (seconds < least || seconds > most)
+            throw new IllegalArgumentException(
+                    field + ": “" + typed + "” is not possible; enter " + clock(least) + " to " + clock(most) + ".");
         return seconds;
     }
 
@@ -70,9 +84,12 @@ public final class Typed {
         if (text.matches("\\d{1,5}")) return Integer.parseInt(text) * 60;
         if (text.matches("\\d{1,3}:[0-5]\\d(:[0-5]\\d)?")) {
             String[] parts = text.split(":");
-            return parts.length == 3 ? Integer.parseInt(parts[0]) * 3600 + Integer.parseInt(parts[1]) * 60 + Integer.parseInt(parts[2]) : Integer.parseInt(parts[0]) * 60 + Integer.parseInt(parts[1]);
+            return parts.length == 3
+                    ? Integer.parseInt(parts[0]) * 3600 + Integer.parseInt(parts[1]) * 60 + Integer.parseInt(parts[2])
+                    : Integer.parseInt(parts[0]) * 60 + Integer.parseInt(parts[1]);
         }
-        var matcher = java.util.regex.Pattern.compile("(?:(\\d{1,3})h)?(?:(\\d{1,4})(?:min|m|$))?(?:(\\d{1,5})s)?").matcher(text);
+        var matcher = java.util.regex.Pattern.compile("(?:(\\d{1,3})h)?(?:(\\d{1,4})(?:min|m|$))?(?:(\\d{1,5})s)?")
+                .matcher(text);
         if (text.isEmpty() || !matcher.matches()) return -1;
         return part(matcher.group(1)) * 3600 + part(matcher.group(2)) * 60 + part(matcher.group(3));
     }

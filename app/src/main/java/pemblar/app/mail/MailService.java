@@ -20,7 +20,10 @@ import org.springframework.mail.javamail.JavaMailSender;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Keeps each mail in the transaction that writes it; a job sends it when a mail server is set. Without one it lies in the tray. */
+/**
+ * Keeps each mail in the transaction that writes it; a job sends it when a mail server is set. Without one it lies in
+ * the tray.
+ */
 @Service
 public class MailService {
     private static final String TASK = "send-mail";
@@ -33,7 +36,13 @@ public class MailService {
     private final String site;
     private final String from;
 
-    MailService(JdbcClient sql, ObjectProvider<JavaMailSender> sender, SchedulerClient queue, InstantSource clock, @Value("${pemblar.site}") String site, @Value("${pemblar.mail-from}") String from) {
+    MailService(
+            JdbcClient sql,
+            ObjectProvider<JavaMailSender> sender,
+            SchedulerClient queue,
+            InstantSource clock,
+            @Value("${pemblar.site}") String site,
+            @Value("${pemblar.mail-from}") String from) {
         this.sql = sql;
         this.sender = sender;
         this.queue = queue;
@@ -58,19 +67,39 @@ public class MailService {
     @Transactional
     public void send(String to, String subject, String body) {
         long id = sql.sql("insert into mail (recipient, subject, body, written_at) values (?, ?, ?, ?) returning id")
-            .params(to, subject.replaceAll("[\\r\\n]+", " "), body, clock.instant().atOffset(ZoneOffset.UTC)).query(Long.class).single();
+                .params(
+                        to,
+                        subject.replaceAll("[\\r\\n]+", " "),
+                        body,
+                        clock.instant().atOffset(ZoneOffset.UTC))
+                .query(Long.class)
+                .single();
         if (!isTray()) queue.scheduleIfNotExists(new TaskInstance<Void>(TASK, String.valueOf(id)), clock.instant());
     }
 
     @Transactional(readOnly = true)
     public List<Mail> tray() {
-        return sql.sql("select * from mail order by id desc limit ?").param(SHOWN).query((rs, i) -> new Mail(rs.getLong("id"), rs.getString("recipient"), rs.getString("subject"), rs.getString("body"),
-            rs.getTimestamp("written_at").toInstant(), rs.getTimestamp("sent_at") == null ? null : rs.getTimestamp("sent_at").toInstant())).list();
+        return sql.sql("select * from mail order by id desc limit ?")
+                .param(SHOWN)
+                .query((rs, i) -> new Mail(
+                        rs.getLong("id"),
+                        rs.getString("recipient"),
+                        rs.getString("subject"),
+                        rs.getString("body"),
+                        rs.getTimestamp("written_at").toInstant(),
+                        rs.getTimestamp("sent_at") == null
+                                ? null
+                                : rs.getTimestamp("sent_at").toInstant()))
+                .list();
     }
 
     void deliver(long id) {
         record Waiting(String to, String subject, String body) {}
-        Waiting waiting = sql.sql("select * from mail where id = ? and sent_at is null").param(id).query((rs, i) -> new Waiting(rs.getString("recipient"), rs.getString("subject"), rs.getString("body"))).optional().orElse(null);
+        Waiting waiting = sql.sql("select * from mail where id = ? and sent_at is null")
+                .param(id)
+                .query((rs, i) -> new Waiting(rs.getString("recipient"), rs.getString("subject"), rs.getString("body")))
+                .optional()
+                .orElse(null);
         JavaMailSender server = sender.getIfAvailable();
         if (waiting == null || server == null) return;
         SimpleMailMessage message = new SimpleMailMessage();
@@ -79,7 +108,9 @@ public class MailService {
         message.setSubject(waiting.subject());
         message.setText(waiting.body());
         server.send(message);
-        sql.sql("update mail set sent_at = ?, body = '' where id = ?").params(clock.instant().atOffset(ZoneOffset.UTC), id).update();
+        sql.sql("update mail set sent_at = ?, body = '' where id = ?")
+                .params(clock.instant().atOffset(ZoneOffset.UTC), id)
+                .update();
     }
 
     @Configuration
@@ -87,7 +118,9 @@ public class MailService {
         @Bean
         OneTimeTask<Void> sendMail(ObjectProvider<MailService> service) {
             FailureHandler<Void> again = new FailureHandler.ExponentialBackoffFailureHandler<>(Duration.ofSeconds(20));
-            return Tasks.oneTime(TASK).onFailure(new FailureHandler.MaxRetriesFailureHandler<>(MOST_TRIES, again)).execute((instance, context) -> service.getObject().deliver(Long.parseLong(instance.getId())));
+            return Tasks.oneTime(TASK)
+                    .onFailure(new FailureHandler.MaxRetriesFailureHandler<>(MOST_TRIES, again))
+                    .execute((instance, context) -> service.getObject().deliver(Long.parseLong(instance.getId())));
         }
     }
 }

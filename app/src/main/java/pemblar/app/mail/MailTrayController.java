@@ -20,7 +20,8 @@ class MailTrayController {
     private final boolean demo;
     private final String operator;
 
-    MailTrayController(MailService mail, @Value("${pemblar.demo}") boolean demo, @Value("${pemblar.operator}") String operator) {
+    MailTrayController(
+            MailService mail, @Value("${pemblar.demo}") boolean demo, @Value("${pemblar.operator}") String operator) {
         this.mail = mail;
         this.demo = demo;
         this.operator = operator;
@@ -30,16 +31,26 @@ class MailTrayController {
     record Shown(MailService.Mail mail, List<String> lines, String path) {}
 
     @GetMapping("/mail-tray")
-    String tray(@AuthenticationPrincipal(expression = "viewer") Viewer viewer, @AuthenticationPrincipal(expression = "username") String address, Model model) {
-        if (!demo && (operator.isBlank() || !operator.equalsIgnoreCase(address))) throw new NotFoundException("mail tray");
+    String tray(
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            @AuthenticationPrincipal(expression = "username") String address,
+            Model model) {
+        if (!demo && (operator.isBlank() || !operator.equalsIgnoreCase(address)))
+            throw new NotFoundException("mail tray");
         model.addAttribute("viewer", viewer);
-        model.addAttribute("mails", mail.tray().stream().map(MailTrayController::shown).toList());
+        model.addAttribute(
+                "mails", mail.tray().stream().map(MailTrayController::shown).toList());
         model.addAttribute("tray", mail.isTray());
         return "people/mail-tray";
     }
 
     private static Shown shown(MailService.Mail mail) {
         Matcher link = LINK.matcher(mail.body());
-        return new Shown(mail, Arrays.stream(mail.body().split("\n")).filter(line -> !LINK.matcher(line).matches()).toList(), link.find() ? link.group(1) : null);
+        return new Shown(
+                mail,
+                Arrays.stream(mail.body().split("\n"))
+                        .filter(line -> !LINK.matcher(line).matches())
+                        .toList(),
+                link.find() ? link.group(1) : null);
     }
 }

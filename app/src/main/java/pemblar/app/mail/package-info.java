@@ -1,4 +1,5 @@
 /**
- * Mail: sent through a mail server when one is set, else kept in the mail tray. Start at {@link pemblar.app.mail.MailService}.
+ * Mail: sent through a mail server when one is set, else kept in the mail tray. Start at
+ * {@link pemblar.app.mail.MailService}.
  */
 package pemblar.app.mail;

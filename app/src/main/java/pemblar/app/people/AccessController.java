@@ -24,7 +24,12 @@ class AccessController {
     private final InvitationService invitations;
     private final TrailService trail;
 
-    AccessController(Pages pages, CoachingService coachings, AthleteService athletes, InvitationService invitations, TrailService trail) {
+    AccessController(
+            Pages pages,
+            CoachingService coachings,
+            AthleteService athletes,
+            InvitationService invitations,
+            TrailService trail) {
         this.pages = pages;
         this.coachings = coachings;
         this.athletes = athletes;
@@ -33,7 +38,8 @@ class AccessController {
     }
 
     @GetMapping("/a/{athleteId}/access")
-    String access(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String access(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         pages.open(model, athleteId, viewer, "access", null, null);
         boolean own = isOwn(athleteId, viewer);
         model.addAttribute("own", own);
@@ -50,14 +56,26 @@ class AccessController {
 
     /** The athlete invites a coach by address. */
     @PostMapping("/a/{athleteId}/access/invite")
-    String invite(@PathVariable long athleteId, @RequestParam String email, @RequestParam(defaultValue = "true") boolean plans, @RequestParam(defaultValue = "") String word,
-                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String invite(
+            @PathVariable long athleteId,
+            @RequestParam String email,
+            @RequestParam(defaultValue = "true") boolean plans,
+            @RequestParam(defaultValue = "") String word,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         if (!isOwn(athleteId, viewer)) throw new NotFoundException("athlete");
-        return said("/a/" + athleteId + "/access", flash, () -> invitations.inviteCoach(athleteId, viewer, email, plans, word));
+        return said(
+                "/a/" + athleteId + "/access",
+                flash,
+                () -> invitations.inviteCoach(athleteId, viewer, email, plans, word));
     }
 
     @PostMapping("/a/{athleteId}/access/{coachId}/end")
-    String end(@PathVariable long athleteId, @PathVariable long coachId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String end(
+            @PathVariable long athleteId,
+            @PathVariable long coachId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         boolean own = isOwn(athleteId, viewer);
         coachings.end(athleteId, viewer, coachId);
         flash.addFlashAttribute("good", "Ended. What was planned and written stays the athlete's.");

@@ -32,8 +32,12 @@ class InvitationController {
     }
 
     @PostMapping("/roster/invitations")
-    String invite(@RequestParam String addresses, @RequestParam(defaultValue = "true") boolean plans, @RequestParam(defaultValue = "") String word,
-                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String invite(
+            @RequestParam String addresses,
+            @RequestParam(defaultValue = "true") boolean plans,
+            @RequestParam(defaultValue = "") String word,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         try {
             flash.addFlashAttribute("reported", invitations.inviteAthletes(viewer, addresses, plans, word));
         } catch (IllegalArgumentException e) {
@@ -45,12 +49,20 @@ class InvitationController {
     }
 
     @PostMapping("/invitations/{id}/again")
-    String again(@PathVariable long id, @RequestParam(defaultValue = "") String here, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String again(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String here,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         return AccessController.said(back(here), flash, () -> invitations.again(id, viewer));
     }
 
     @PostMapping("/invitations/{id}/withdraw")
-    String withdraw(@PathVariable long id, @RequestParam(defaultValue = "") String here, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String withdraw(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String here,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         return AccessController.said(back(here), flash, () -> invitations.withdraw(id, viewer));
     }
 
@@ -58,9 +70,13 @@ class InvitationController {
         return here.matches("/a/\\d{1,18}/access") ? here : "/roster/invitations";
     }
 
-    /** Who asks for what, before anything is answered; somebody without an account is asked to make one and comes back here. */
+    /**
+     * Who asks for what, before anything is answered; somebody without an account is asked to make one and comes back
+     * here.
+     */
     @GetMapping("/invitation/{token}")
-    String read(@PathVariable String token, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String read(
+            @PathVariable String token, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Invitation asked = invitations.behind(token);
         model.addAttribute("viewer", viewer);
         model.addAttribute("asked", asked);
@@ -70,7 +86,11 @@ class InvitationController {
     }
 
     @PostMapping("/invitation/{token}")
-    String answer(@PathVariable String token, @RequestParam boolean accept, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String answer(
+            @PathVariable String token,
+            @RequestParam boolean accept,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         try {
             if (!accept) {
                 invitations.decline(token, viewer);
@@ -87,7 +107,10 @@ class InvitationController {
 
     /** The coach answers an athlete who asked without a mail, as before invitations. */
     @PostMapping("/roster/requests/{athleteId}")
-    String request(@PathVariable long athleteId, @RequestParam boolean accept, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String request(
+            @PathVariable long athleteId,
+            @RequestParam boolean accept,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         if (accept) coachings.accept(athleteId, viewer);
         else coachings.end(athleteId, viewer, viewer.accountId());
         return "redirect:/roster";

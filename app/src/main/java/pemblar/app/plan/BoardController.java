@@ -34,7 +34,16 @@ class BoardController {
     private final CheckinForms forms;
     private final AdjustService adjusting;
 
-    BoardController(Pages pages, BoardPage page, BoardService board, ScheduleService schedule, UndoService undo, SessionService sessions, WorkoutService workouts, CheckinForms forms, AdjustService adjusting) {
+    BoardController(
+            Pages pages,
+            BoardPage page,
+            BoardService board,
+            ScheduleService schedule,
+            UndoService undo,
+            SessionService sessions,
+            WorkoutService workouts,
+            CheckinForms forms,
+            AdjustService adjusting) {
         this.forms = forms;
         this.adjusting = adjusting;
         this.pages = pages;
@@ -47,30 +56,56 @@ class BoardController {
     }
 
     @GetMapping("/today")
-    String today(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String today(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened opened = pages.open(model, athleteId, viewer, "today", null, null);
         LocalDate today = opened.today();
-        model.addAttribute("rows", board.rows(opened.athlete(), today, today, today).stream().filter(r -> r.block().contains(today)).toList());
-        model.addAttribute("next", sessions.between(opened.athlete(), today.plusDays(1), today.plusDays(7)).stream().filter(s -> s.done() == null).limit(3).toList());
+        model.addAttribute(
+                "rows",
+                board.rows(opened.athlete(), today, today, today).stream()
+                        .filter(r -> r.block().contains(today))
+                        .toList());
+        model.addAttribute(
+                "next",
+                sessions.between(opened.athlete(), today.plusDays(1), today.plusDays(7)).stream()
+                        .filter(s -> s.done() == null)
+                        .limit(3)
+                        .toList());
         model.addAttribute("latest", sessions.lastDone(opened.athlete(), 4));
         model.addAttribute("form", forms.of(opened.athlete(), today));
         model.addAttribute("open", adjusting.open(opened.athlete(), opened.trend()));
         model.addAttribute("trend", opened.trend().on(today));
-        model.addAttribute("event", opened.events().stream().filter(e -> !e.day().isBefore(today)).findFirst().orElse(null));
+        model.addAttribute(
+                "event",
+                opened.events().stream()
+                        .filter(e -> !e.day().isBefore(today))
+                        .findFirst()
+                        .orElse(null));
         return "plan/today";
     }
 
     @GetMapping("/board")
-    String board(@PathVariable long athleteId, @RequestParam(required = false) LocalDate from, @RequestParam(required = false) LocalDate to,
-                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String board(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) LocalDate from,
+            @RequestParam(required = false) LocalDate to,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         page.fill(athleteId, viewer, from, to, model);
         model.addAttribute("library", workouts.library(viewer));
         return "plan/board";
     }
 
-    /** What can be done with one session; fetched when its menu is first opened, as it would be most of a long board's page. */
+    /**
+     * What can be done with one session; fetched when its menu is first opened, as it would be most of a long board's
+     * page.
+     */
     @GetMapping("/board/menu/{id}")
-    String menu(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String menu(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         model.addAttribute("slab", sessions.slab(athleteId, viewer, id));
         model.addAttribute("athlete", pages.athlete(athleteId, viewer));
         return "plan/slab :: menu";
@@ -78,48 +113,105 @@ class BoardController {
 
     /** A block alone, to be printed. */
     @GetMapping("/board/print")
-    String print(@PathVariable long athleteId, @RequestParam LocalDate first, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String print(
+            @PathVariable long athleteId,
+            @RequestParam LocalDate first,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         page.fill(athleteId, viewer, first, first, model);
         return "plan/print";
     }
 
     @PostMapping("/sessions")
-    String schedule(@PathVariable long athleteId, @RequestParam long workout, @RequestParam LocalDate day, @RequestParam(defaultValue = "") String time, HttpServletRequest request,
-                    @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String schedule(
+            @PathVariable long athleteId,
+            @RequestParam long workout,
+            @RequestParam LocalDate day,
+            @RequestParam(defaultValue = "") String time,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Shelved kept = workouts.require(workout, viewer);
-        return page.changed(athleteId, viewer, request, model, () -> schedule.schedule(athleteId, viewer, day, minute(time), new ScheduleService.Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
+        return page.changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> schedule.schedule(
+                        athleteId,
+                        viewer,
+                        day,
+                        minute(time),
+                        new ScheduleService.Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
     }
 
     /** Minutes since midnight, or null. */
     static Integer minute(String time) {
-        return time.matches("([01]?\\d|2[0-3]):[0-5]\\d") ? Integer.valueOf(Integer.parseInt(time.split(":")[0]) * 60 + Integer.parseInt(time.split(":")[1])) : null;
+        return time.matches("([01]?\\d|2[0-3]):[0-5]\\d")
+                ? Integer.valueOf(Integer.parseInt(time.split(":")[0]) * 60 + Integer.parseInt(time.split(":")[1]))
+                : null;
     }
 
     @PostMapping("/sessions/{id}/move")
-    String move(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) Integer version, @RequestParam LocalDate day, HttpServletRequest request,
-                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> schedule.move(athleteId, viewer, id, version, day));
+    String move(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(required = false) Integer version,
+            @RequestParam LocalDate day,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return page.changed(
+                athleteId, viewer, request, model, () -> schedule.move(athleteId, viewer, id, version, day));
     }
 
     @PostMapping("/sessions/{id}/copy")
-    String copy(@PathVariable long athleteId, @PathVariable long id, @RequestParam LocalDate day, HttpServletRequest request, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String copy(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam LocalDate day,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return page.changed(athleteId, viewer, request, model, () -> schedule.copy(athleteId, viewer, id, day));
     }
 
     @PostMapping("/sessions/{id}/remove")
-    String remove(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) Integer version, HttpServletRequest request,
-                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String remove(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(required = false) Integer version,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return page.changed(athleteId, viewer, request, model, () -> schedule.remove(athleteId, viewer, id, version));
     }
 
     @PostMapping("/sessions/{id}/scale")
-    String scale(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) Integer version, @RequestParam int percent, HttpServletRequest request,
-                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> schedule.scale(athleteId, viewer, id, version, percent));
+    String scale(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(required = false) Integer version,
+            @RequestParam int percent,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return page.changed(
+                athleteId, viewer, request, model, () -> schedule.scale(athleteId, viewer, id, version, percent));
     }
 
     @PostMapping("/undo")
-    String undo(@PathVariable long athleteId, HttpServletRequest request, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> model.addAttribute("said", undo.undo(athleteId, viewer).orElse("There is nothing to take back.")));
+    String undo(
+            @PathVariable long athleteId,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return page.changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> model.addAttribute(
+                        "said", undo.undo(athleteId, viewer).orElse("There is nothing to take back.")));
     }
 }

@@ -28,7 +28,10 @@ class BoardPage {
         this.board = board;
     }
 
-    /** Makes a change and answers with the board as it then is; a refusal is said, and when somebody was quicker both are shown. */
+    /**
+     * Makes a change and answers with the board as it then is; a refusal is said, and when somebody was quicker both
+     * are shown.
+     */
     String changed(long athleteId, Viewer viewer, HttpServletRequest request, Model model, Runnable change) {
         try {
             change.run();
@@ -39,7 +42,12 @@ class BoardPage {
             model.addAttribute("said", sentence(e.getMessage()));
             model.addAttribute("problem", sentence(e.getMessage()));
         }
-        fill(athleteId, viewer, Typed.dayOrNull(request.getParameter("from")), Typed.dayOrNull(request.getParameter("to")), model);
+        fill(
+                athleteId,
+                viewer,
+                Typed.dayOrNull(request.getParameter("from")),
+                Typed.dayOrNull(request.getParameter("to")),
+                model);
         return "plan/board :: changed";
     }
 
@@ -54,8 +62,15 @@ class BoardPage {
         });
         model.addAttribute("again", fields);
         model.addAttribute("againTo", request.getRequestURI());
-        model.addAttribute("mine", request.getRequestURI().replaceAll(".*/", "") + fields.entrySet().stream().filter(f -> !f.getKey().equals("from") && !f.getKey().equals("to") && !f.getValue().isBlank())
-            .map(f -> " " + f.getKey() + " " + f.getValue()).reduce("", String::concat));
+        model.addAttribute(
+                "mine",
+                request.getRequestURI().replaceAll(".*/", "")
+                        + fields.entrySet().stream()
+                                .filter(f -> !f.getKey().equals("from")
+                                        && !f.getKey().equals("to")
+                                        && !f.getValue().isBlank())
+                                .map(f -> " " + f.getKey() + " " + f.getValue())
+                                .reduce("", String::concat));
     }
 
     void fill(long athleteId, Viewer viewer, LocalDate askedFrom, LocalDate askedTo, Model model) {
@@ -71,11 +86,14 @@ class BoardPage {
         model.addAttribute("displaced", shown.displaced());
         model.addAttribute("from", first);
         model.addAttribute("to", last);
-        page.events().stream().filter(e -> e.priority() == Priority.A && e.day().isAfter(page.today())).findFirst().ifPresent(event -> {
-            model.addAttribute("aEvent", event);
-            model.addAttribute("aDay", page.trend().on(event.day()));
-            model.addAttribute("aEve", page.trend().on(event.day().minusDays(1)));
-        });
+        page.events().stream()
+                .filter(e -> e.priority() == Priority.A && e.day().isAfter(page.today()))
+                .findFirst()
+                .ifPresent(event -> {
+                    model.addAttribute("aEvent", event);
+                    model.addAttribute("aDay", page.trend().on(event.day()));
+                    model.addAttribute("aEve", page.trend().on(event.day().minusDays(1)));
+                });
         model.addAttribute("ribbon", page.ribbon(first, last));
         model.addAttribute("askedFrom", from);
         model.addAttribute("askedTo", to);

@@ -8,13 +8,25 @@ import pemblar.core.season.Block;
 
 /**
  * A block as a row of the board.
+ *
  * @param planned false for the days between planned blocks
- * @param gaps    the hours between hard sessions, in words
- * @param run     days in a row without a rest day, in words; null when there are not many
+ * @param gaps the hours between hard sessions, in words
+ * @param run days in a row without a rest day, in words; null when there are not many
  */
-public record BoardRow(Block block, boolean planned, List<Day> days, Totals totals, Tape tape, List<Gap> gaps, String run) {
-    /** One day with its slabs. @param week rolling load of the seven days up to its end @param note of the day, may be empty */
-    public record Day(LocalDate date, boolean today, boolean past, boolean unavailable, String note, List<SlabView> slabs, double week) {
+public record BoardRow(
+        Block block, boolean planned, List<Day> days, Totals totals, Tape tape, List<Gap> gaps, String run) {
+    /**
+     * One day with its slabs. @param week rolling load of the seven days up to its end @param note of the day, may be
+     * empty
+     */
+    public record Day(
+            LocalDate date,
+            boolean today,
+            boolean past,
+            boolean unavailable,
+            String note,
+            List<SlabView> slabs,
+            double week) {
         public boolean isRest() {
             return slabs.isEmpty();
         }
@@ -23,15 +35,35 @@ public record BoardRow(Block block, boolean planned, List<Day> days, Totals tota
     /** A slab with its drawing in a box of 100 by 30; the width is the length of the session. */
     public record SlabView(Slab slab, String plannedPath, String donePath) {}
 
-    /** Planned and done over the block; widths in percent of the longer of both and the target. @param toPlan load that is missing to the target; 0 without one */
-    public record Totals(double plannedSeconds, double doneSeconds, double plannedLoad, double doneLoad, double hoursPlannedWidth, double hoursDoneWidth,
-                         double loadPlannedWidth, double loadDoneWidth, int doneCount, double toPlan) {}
+    /**
+     * Planned and done over the block; widths in percent of the longer of both and the target. @param toPlan load that
+     * is missing to the target; 0 without one
+     */
+    public record Totals(
+            double plannedSeconds,
+            double doneSeconds,
+            double plannedLoad,
+            double doneLoad,
+            double hoursPlannedWidth,
+            double hoursDoneWidth,
+            double loadPlannedWidth,
+            double loadDoneWidth,
+            int doneCount,
+            double toPlan) {}
 
     /** The clock under the days, in a box of 1000 by 34: sessions to scale, and rolling load over 24 and 48 hours. */
     public record Tape(List<Bar> bars, String line24, String line48, double peak24, String peakText, double peakX) {}
 
     /** @param id of the session that can still be moved, or 0 */
-    public record Bar(double x, double width, boolean done, boolean hard, boolean uncertain, long id, int version, String label) {}
+    public record Bar(
+            double x,
+            double width,
+            boolean done,
+            boolean hard,
+            boolean uncertain,
+            long id,
+            int version,
+            String label) {}
 
     /** From one hard session to the next. */
     public record Gap(String text, boolean near) {}

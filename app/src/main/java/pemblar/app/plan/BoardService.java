@@ -48,9 +48,20 @@ public class BoardService {
         List<Block> blocks = PlanService.cover(planned, from, to);
         LocalDate first = blocks.get(0).first();
         LocalDate last = blocks.get(blocks.size() - 1).last();
-        Around around = new Around(athlete, today, sessions.between(athlete, first.minusDays(DAYS_AROUND), last.plusDays(DAYS_AROUND)), marks(athlete), starts.of(athlete, today));
-        int longest = around.slabs.stream().filter(s -> !s.day().isBefore(first) && !s.day().isAfter(last)).mapToInt(Slab::longestSeconds).max().orElse(3600);
-        List<BoardRow> rows = blocks.stream().map(block -> row(block, planned.contains(block), around, longest)).toList();
+        Around around = new Around(
+                athlete,
+                today,
+                sessions.between(athlete, first.minusDays(DAYS_AROUND), last.plusDays(DAYS_AROUND)),
+                marks(athlete),
+                starts.of(athlete, today));
+        int longest = around.slabs.stream()
+                .filter(s -> !s.day().isBefore(first) && !s.day().isAfter(last))
+                .mapToInt(Slab::longestSeconds)
+                .max()
+                .orElse(3600);
+        List<BoardRow> rows = blocks.stream()
+                .map(block -> row(block, planned.contains(block), around, longest))
+                .toList();
         return new Board(rows, displaced(around, first, last));
     }
 
@@ -82,62 +93,114 @@ public class BoardService {
             this.slabs = slabs;
             this.byDay = slabs.stream().collect(Collectors.groupingBy(Slab::day));
             this.marks = marks;
-            this.spells = slabs.stream().filter(this::counts).flatMap(slab -> spell(slab, athlete, usual).stream()).toList();
+            this.spells = slabs.stream()
+                    .filter(this::counts)
+                    .flatMap(slab -> spell(slab, athlete, usual).stream())
+                    .toList();
         }
 
         /** Clock time at which a session starts, in hours since the epoch; noon when none is known. */
         double hour(Slab slab) {
-            return spell(slab, athlete, usual).map(s -> s.start().getEpochSecond() / 3600.0).orElseGet(() ->
-                athlete.at(slab.day(), slab.startMinute() == null ? NOON : slab.startMinute()).getEpochSecond() / 3600.0);
+            return spell(slab, athlete, usual)
+                    .map(s -> s.start().getEpochSecond() / 3600.0)
+                    .orElseGet(() -> athlete.at(slab.day(), slab.startMinute() == null ? NOON : slab.startMinute())
+                                    .getEpochSecond()
+                            / 3600.0);
         }
 
         /** Only what was done counts on days that are over, and on days that are marked unavailable. */
         boolean counts(Slab slab) {
-            return slab.done() != null || slab.hasPlan() && !slab.day().isBefore(today) && !(marks.containsKey(slab.day()) && marks.get(slab.day()).unavailable());
+            return slab.done() != null
+                    || slab.hasPlan()
+                            && !slab.day().isBefore(today)
+                            && !(marks.containsKey(slab.day())
+                                    && marks.get(slab.day()).unavailable());
         }
     }
 
     private static BoardRow row(Block block, boolean planned, Around around, int longest) {
-        List<Slab> inside = around.slabs.stream().filter(s -> block.contains(s.day())).toList();
+        List<Slab> inside =
+                around.slabs.stream().filter(s -> block.contains(s.day())).toList();
         List<BoardRow.Day> days = new ArrayList<>();
-        for (LocalDate day = block.first(); !day.isAfter(block.last()); day = day.plusDays(1)) days.add(day(day, around, longest));
-        return new BoardRow(block, planned, days, totals(block, inside), Tapes.of(block, inside, around.spells, around.athlete, around.usual), gaps(block, around), run(block, around));
+        for (LocalDate day = block.first(); !day.isAfter(block.last()); day = day.plusDays(1))
+            days.add(day(day, around, longest));
+        return new BoardRow(
+                block,
+                planned,
+                days,
+                totals(block, inside),
+                Tapes.of(block, inside, around.spells, around.athlete, around.usual),
+                gaps(block, around),
+                run(block, around));
     }
 
     private static BoardRow.Day day(LocalDate date, Around around, int longest) {
         Marked mark = around.marks.get(date);
         Instant end = date.plusDays(1).atStartOfDay(around.athlete.zone()).toInstant();
-        return new BoardRow.Day(date, date.equals(around.today), date.isBefore(around.today), mark != null && mark.unavailable(), mark == null ? "" : mark.note(),
-            around.byDay.getOrDefault(date, List.of()).stream().map(s -> new BoardRow.SlabView(s, SlabDrawing.planned(s, longest), SlabDrawing.done(s, longest))).toList(),
-            RollingLoad.at(around.spells, end, WEEK_HOURS));
+        return new BoardRow.Day(
+                date,
+                date.equals(around.today),
+                date.isBefore(around.today),
+                mark != null && mark.unavailable(),
+                mark == null ? "" : mark.note(),
+                around.byDay.getOrDefault(date, List.of()).stream()
+                        .map(s ->
+                                new BoardRow.SlabView(s, SlabDrawing.planned(s, longest), SlabDrawing.done(s, longest)))
+                        .toList(),
+                RollingLoad.at(around.spells, end, WEEK_HOURS));
     }
 
     private static BoardRow.Totals totals(Block block, List<Slab> slabs) {
-        double plannedSeconds = slabs.stream().filter(Slab::hasPlan).mapToDouble(s -> s.plannedSeconds() == null ? 0 : s.plannedSeconds()).sum();
-        double doneSeconds = slabs.stream().mapToDouble(s -> s.done() == null ? 0 : s.done().seconds()).sum();
-        double plannedLoad = slabs.stream().filter(Slab::hasPlan).mapToDouble(s -> s.plannedLoad() == null ? 0 : s.plannedLoad()).sum();
-        double doneLoad = slabs.stream().mapToDouble(s -> s.done() == null || s.done().load() == null ? 0 : s.done().load()).sum();
+        double plannedSeconds = slabs.stream()
+                .filter(Slab::hasPlan)
+                .mapToDouble(s -> s.plannedSeconds() == null ? 0 : s.plannedSeconds())
+                .sum();
+        double doneSeconds = slabs.stream()
+                .mapToDouble(s -> s.done() == null ? 0 : s.done().seconds())
+                .sum();
+        double plannedLoad = slabs.stream()
+                .filter(Slab::hasPlan)
+                .mapToDouble(s -> s.plannedLoad() == null ? 0 : s.plannedLoad())
+                .sum();
+        double doneLoad = slabs.stream()
+                .mapToDouble(s -> s.done() == null || s.done().load() == null
+                        ? 0
+                        : s.done().load())
+                .sum();
         double mostSeconds = Math.max(1, Math.max(block.targetSeconds(), Math.max(plannedSeconds, doneSeconds)));
         double mostLoad = Math.max(1, Math.max(block.targetLoad(), Math.max(plannedLoad, doneLoad)));
-        return new BoardRow.Totals(plannedSeconds, doneSeconds, plannedLoad, doneLoad, 100 * plannedSeconds / mostSeconds, 100 * doneSeconds / mostSeconds,
-            100 * plannedLoad / mostLoad, 100 * doneLoad / mostLoad, (int) slabs.stream().filter(s -> s.done() != null).count(), block.targetLoad() > 0 ? block.targetLoad() - plannedLoad : 0);
+        return new BoardRow.Totals(
+                plannedSeconds,
+                doneSeconds,
+                plannedLoad,
+                doneLoad,
+                100 * plannedSeconds / mostSeconds,
+                100 * doneSeconds / mostSeconds,
+                100 * plannedLoad / mostLoad,
+                100 * doneLoad / mostLoad,
+                (int) slabs.stream().filter(s -> s.done() != null).count(),
+                block.targetLoad() > 0 ? block.targetLoad() - plannedLoad : 0);
     }
 
     /** No clock time is known. */
     static boolean isUncertain(Slab slab) {
-        return slab.startMinute() == null && (slab.done() == null || !slab.done().recorded());
+        return slab.startMinute() == null
+                && (slab.done() == null || !slab.done().recorded());
     }
 
     /** When a session took or will take place; one without a start time at the usual one. */
     static Optional<Spell> spell(Slab slab, Athlete athlete, UsualStart usual) {
         if (slab.done() != null && slab.done().recorded()) {
-            if (slab.done().load() == null || !slab.done().endedAt().isAfter(slab.done().startedAt())) return Optional.empty();
-            return Optional.of(new Spell(slab.done().startedAt(), slab.done().endedAt(), slab.done().load()));
+            if (slab.done().load() == null
+                    || !slab.done().endedAt().isAfter(slab.done().startedAt())) return Optional.empty();
+            return Optional.of(new Spell(
+                    slab.done().startedAt(), slab.done().endedAt(), slab.done().load()));
         }
         Integer seconds = slab.done() != null ? (Integer) slab.done().seconds() : slab.plannedSeconds();
         Double load = slab.done() != null ? slab.done().load() : slab.plannedLoad();
         if (seconds == null || load == null || seconds == 0) return Optional.empty();
-        Instant start = athlete.at(slab.day(), slab.startMinute() == null ? usual.on(slab.day(), slab.sport()) : slab.startMinute());
+        Instant start = athlete.at(
+                slab.day(), slab.startMinute() == null ? usual.on(slab.day(), slab.sport()) : slab.startMinute());
         return Optional.of(new Spell(start, start.plusSeconds(seconds), load));
     }
 
@@ -149,25 +212,52 @@ public class BoardService {
         for (Spacing.Gap gap : Spacing.gaps(hard.keySet())) {
             Slab to = hard.get(gap.toHour());
             if (!block.contains(to.day())) continue;
-            gaps.add(new BoardRow.Gap(Tapes.weekday(hard.get(gap.fromHour()).day()) + " to " + Tapes.weekday(to.day()) + " " + Math.round(gap.hours()) + " h", gap.near()));
+            gaps.add(new BoardRow.Gap(
+                    Tapes.weekday(hard.get(gap.fromHour()).day()) + " to " + Tapes.weekday(to.day()) + " "
+                            + Math.round(gap.hours()) + " h",
+                    gap.near()));
         }
         return gaps;
     }
 
     private static String run(Block block, Around around) {
-        Set<LocalDate> training = around.slabs.stream().filter(around::counts).map(Slab::day).collect(Collectors.toSet());
-        return Spacing.longRun(training, block.first(), block.last()).map(r -> r.days() + " days in a row without a rest day, " + Tapes.date(r.first()) + " to " + Tapes.date(r.last())).orElse(null);
+        Set<LocalDate> training =
+                around.slabs.stream().filter(around::counts).map(Slab::day).collect(Collectors.toSet());
+        return Spacing.longRun(training, block.first(), block.last())
+                .map(r -> r.days() + " days in a row without a rest day, " + Tapes.date(r.first()) + " to "
+                        + Tapes.date(r.last()))
+                .orElse(null);
     }
 
     /** Open sessions on unavailable days, each with other days for it. */
     private static List<BoardRow.Displaced> displaced(Around around, LocalDate first, LocalDate last) {
-        Set<LocalDate> gone = around.marks.values().stream().filter(Marked::unavailable).map(Marked::day).collect(Collectors.toSet());
+        Set<LocalDate> gone = around.marks.values().stream()
+                .filter(Marked::unavailable)
+                .map(Marked::day)
+                .collect(Collectors.toSet());
         List<BoardRow.Displaced> all = new ArrayList<>();
         for (Slab slab : around.slabs) {
-            if (!gone.contains(slab.day()) || slab.done() != null || slab.day().isBefore(around.today) || slab.day().isBefore(first) || slab.day().isAfter(last)) continue;
-            List<Rescheduling.Other> others = around.slabs.stream().filter(s -> s.id() != slab.id() && around.counts(s))
-                .map(s -> new Rescheduling.Other(s.day(), s.day().toEpochDay() * 24.0 + (s.startMinute() == null ? NOON : s.startMinute()) / 60.0, s.hard())).toList();
-            all.add(new BoardRow.Displaced(slab, Rescheduling.of(slab.day(), (slab.startMinute() == null ? NOON : slab.startMinute()) / 60.0, slab.hard(), others, gone, around.today)));
+            if (!gone.contains(slab.day())
+                    || slab.done() != null
+                    || slab.day().isBefore(around.today)
+                    || slab.day().isBefore(first)
+                    || slab.day().isAfter(last)) continue;
+            List<Rescheduling.Other> others = around.slabs.stream()
+                    .filter(s -> s.id() != slab.id() && around.counts(s))
+                    .map(s -> new Rescheduling.Other(
+                            s.day(),
+                            s.day().toEpochDay() * 24.0 + (s.startMinute() == null ? NOON : s.startMinute()) / 60.0,
+                            s.hard()))
+                    .toList();
+            all.add(new BoardRow.Displaced(
+                    slab,
+                    Rescheduling.of(
+                            slab.day(),
+                            (slab.startMinute() == null ? NOON : slab.startMinute()) / 60.0,
+                            slab.hard(),
+                            others,
+                            gone,
+                            around.today)));
         }
         return all;
     }

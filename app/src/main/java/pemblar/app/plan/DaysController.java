@@ -27,10 +27,12 @@ import pemblar.app.session.SketchService;
 import pemblar.app.session.SketchService.Sketch;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
-import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
+import pemblar.core.sport.Sport;
 
-/** The board's changes beyond one session's place: sketches, sessions done without a recording, whole days and blocks. */
+/**
+ * The board's changes beyond one session's place: sketches, sessions done without a recording, whole days and blocks.
+ */
 @Controller
 @RequestMapping("/a/{athleteId}")
 class DaysController {
@@ -41,7 +43,13 @@ class DaysController {
     private final SeasonChanges season;
     private final WorkoutService workouts;
 
-    DaysController(BoardPage page, SketchService sketches, DoneService done, DaysService days, SeasonChanges season, WorkoutService workouts) {
+    DaysController(
+            BoardPage page,
+            SketchService sketches,
+            DoneService done,
+            DaysService days,
+            SeasonChanges season,
+            WorkoutService workouts) {
         this.page = page;
         this.sketches = sketches;
         this.done = done;
@@ -51,12 +59,28 @@ class DaysController {
     }
 
     @PostMapping("/sketch")
-    String sketch(@PathVariable long athleteId, @RequestParam String day, @RequestParam(defaultValue = "") String time, @RequestParam(defaultValue = "") String title, @RequestParam Sport sport, @RequestParam Purpose purpose,
-                  @RequestParam String length, @RequestParam(required = false) List<Integer> weekday, @RequestParam(defaultValue = "") String until, HttpServletRequest request,
-                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String sketch(
+            @PathVariable long athleteId,
+            @RequestParam String day,
+            @RequestParam(defaultValue = "") String time,
+            @RequestParam(defaultValue = "") String title,
+            @RequestParam Sport sport,
+            @RequestParam Purpose purpose,
+            @RequestParam String length,
+            @RequestParam(required = false) List<Integer> weekday,
+            @RequestParam(defaultValue = "") String until,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return page.changed(athleteId, viewer, request, model, () -> {
             String named = title.isBlank() ? Shown.titled(purpose) : title;
-            Sketch sketch = new Sketch(Typed.day("Day", day), BoardController.minute(time), named, sport, purpose, Typed.seconds("Length", length, 300, 86_400));
+            Sketch sketch = new Sketch(
+                    Typed.day("Day", day),
+                    BoardController.minute(time),
+                    named,
+                    sport,
+                    purpose,
+                    Typed.seconds("Length", length, 300, 86_400));
             if (until.isBlank()) sketches.sketch(athleteId, viewer, sketch);
             else sketches.repeat(athleteId, viewer, sketch, weekdays(weekday, sketch.day()), Typed.day("Until", until));
         });
@@ -71,68 +95,207 @@ class DaysController {
     }
 
     @PostMapping("/sessions/{id}/fill")
-    String fill(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) Integer version, @RequestParam long workout, HttpServletRequest request,
-                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String fill(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(required = false) Integer version,
+            @RequestParam long workout,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Shelved kept = workouts.require(workout, viewer);
-        return page.changed(athleteId, viewer, request, model, () -> sketches.fillIn(athleteId, viewer, id, version, new Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
+        return page.changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> sketches.fillIn(
+                        athleteId,
+                        viewer,
+                        id,
+                        version,
+                        new Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
     }
 
     @PostMapping("/sessions/{id}/done")
-    String done(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) Integer version, @RequestParam(defaultValue = "") String length, @RequestParam(defaultValue = "") String kilometres,
-                @RequestParam(defaultValue = "") String effort, @RequestParam(defaultValue = "") String note, HttpServletRequest request, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> done.done(athleteId, viewer, id, version, new DoneService.Told(
-            length.isBlank() ? null : (Integer) Typed.seconds("Time", length, 60, 864_000), kilometres.isBlank() ? null : (Double) (1000 * Typed.number("Distance", kilometres, 0, 2000)),
-            effort.isBlank() ? null : (Double) Typed.number("Effort", effort, 0, 10), note.strip())));
+    String done(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(required = false) Integer version,
+            @RequestParam(defaultValue = "") String length,
+            @RequestParam(defaultValue = "") String kilometres,
+            @RequestParam(defaultValue = "") String effort,
+            @RequestParam(defaultValue = "") String note,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return page.changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> done.done(
+                        athleteId,
+                        viewer,
+                        id,
+                        version,
+                        new DoneService.Told(
+                                length.isBlank() ? null : (Integer) Typed.seconds("Time", length, 60, 864_000),
+                                kilometres.isBlank()
+                                        ? null
+                                        : (Double) (1000 * Typed.number("Distance", kilometres, 0, 2000)),
+                                effort.isBlank() ? null : (Double) Typed.number("Effort", effort, 0, 10),
+                                note.strip())));
     }
 
     @PostMapping("/sessions/{id}/not-done")
-    String notDone(@PathVariable long athleteId, @PathVariable long id, HttpServletRequest request, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String notDone(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return page.changed(athleteId, viewer, request, model, () -> done.notDone(athleteId, viewer, id));
     }
 
     @PostMapping("/sessions/{id}/start")
-    String start(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) Integer version, @RequestParam String day, @RequestParam String time, HttpServletRequest request,
-                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String start(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(required = false) Integer version,
+            @RequestParam String day,
+            @RequestParam String time,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return page.changed(athleteId, viewer, request, model, () -> {
             Integer minute = BoardController.minute(time);
-            if (minute == null) throw new IllegalArgumentException("Start: “" + time + "” is not a time; enter one such as 17:40.");
+            if (minute == null)
+                throw new IllegalArgumentException("Start: “" + time + "” is not a time; enter one such as 17:40.");
             days.startAt(athleteId, viewer, id, version, Typed.day("Day", day), minute);
         });
     }
 
     @PostMapping("/days/copy")
-    String copy(@PathVariable long athleteId, @RequestParam String first, @RequestParam String last, @RequestParam String target, HttpServletRequest request, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> days.copy(athleteId, viewer, Typed.day("First day", first), Typed.day("Last day", last), Typed.day("Target", target)));
+    String copy(
+            @PathVariable long athleteId,
+            @RequestParam String first,
+            @RequestParam String last,
+            @RequestParam String target,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return page.changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> days.copy(
+                        athleteId,
+                        viewer,
+                        Typed.day("First day", first),
+                        Typed.day("Last day", last),
+                        Typed.day("Target", target)));
     }
 
     @PostMapping("/days/move")
-    String move(@PathVariable long athleteId, @RequestParam String first, @RequestParam String last, @RequestParam String target, HttpServletRequest request, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String move(
+            @PathVariable long athleteId,
+            @RequestParam String first,
+            @RequestParam String last,
+            @RequestParam String target,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return page.changed(athleteId, viewer, request, model, () -> {
-            int moved = days.move(athleteId, viewer, Typed.day("First day", first), Typed.day("Last day", last), Typed.day("Target", target));
-            if (moved == 0) throw new IllegalArgumentException("On these days nothing is open that could be moved; what is done keeps its day.");
+            int moved = days.move(
+                    athleteId,
+                    viewer,
+                    Typed.day("First day", first),
+                    Typed.day("Last day", last),
+                    Typed.day("Target", target));
+            if (moved == 0)
+                throw new IllegalArgumentException(
+                        "On these days nothing is open that could be moved; what is done keeps its day.");
         });
     }
 
     @PostMapping("/days/done")
-    String done(@PathVariable long athleteId, @RequestParam String first, @RequestParam String last, HttpServletRequest request, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> done.doneAsPlanned(athleteId, viewer, Typed.day("First day", first), Typed.day("Last day", last)));
+    String done(
+            @PathVariable long athleteId,
+            @RequestParam String first,
+            @RequestParam String last,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return page.changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> done.doneAsPlanned(
+                        athleteId, viewer, Typed.day("First day", first), Typed.day("Last day", last)));
     }
 
     @PostMapping("/days/shift")
-    String shift(@PathVariable long athleteId, @RequestParam String first, @RequestParam String by, @RequestParam(defaultValue = "false") boolean blocks, HttpServletRequest request,
-                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> season.shift(new Asking(athleteId, viewer, null, false), Typed.day("From", first), Typed.whole("Days", by, -1000, 1000), blocks));
+    String shift(
+            @PathVariable long athleteId,
+            @RequestParam String first,
+            @RequestParam String by,
+            @RequestParam(defaultValue = "false") boolean blocks,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return page.changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> season.shift(
+                        new Asking(athleteId, viewer, null, false),
+                        Typed.day("From", first),
+                        Typed.whole("Days", by, -1000, 1000),
+                        blocks));
     }
 
     @PostMapping("/days/mark")
-    String mark(@PathVariable long athleteId, @RequestParam String day, @RequestParam(defaultValue = "false") boolean unavailable, @RequestParam(defaultValue = "") String note, HttpServletRequest request,
-                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> season.mark(new Asking(athleteId, viewer, null, false), new Marked(Typed.day("Day", day), unavailable, note.strip())));
+    String mark(
+            @PathVariable long athleteId,
+            @RequestParam String day,
+            @RequestParam(defaultValue = "false") boolean unavailable,
+            @RequestParam(defaultValue = "") String note,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return page.changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> season.mark(
+                        new Asking(athleteId, viewer, null, false),
+                        new Marked(Typed.day("Day", day), unavailable, note.strip())));
     }
 
     @PostMapping("/blocks")
-    String block(@PathVariable long athleteId, @RequestParam SeasonChanges.Kind kind, @RequestParam String first, @RequestParam(defaultValue = "") String day, HttpServletRequest request,
-                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> season.change(new Asking(athleteId, viewer, null, false), new BlockChange(kind, Typed.day("First day", first), day.isBlank() ? 0 : Typed.day("Day", day).toEpochDay())));
+    String block(
+            @PathVariable long athleteId,
+            @RequestParam SeasonChanges.Kind kind,
+            @RequestParam String first,
+            @RequestParam(defaultValue = "") String day,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return page.changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> season.change(
+                        new Asking(athleteId, viewer, null, false),
+                        new BlockChange(
+                                kind,
+                                Typed.day("First day", first),
+                                day.isBlank() ? 0 : Typed.day("Day", day).toEpochDay())));
     }
 }

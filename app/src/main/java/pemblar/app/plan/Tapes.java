@@ -39,7 +39,13 @@ final class Tapes {
                 peakPlace = clock.place(now);
             }
         }
-        return new BoardRow.Tape(bars(slabs, clock, athlete, usual), line(spells, clock, 24), line(spells, clock, 48), peak, Math.round(peak) + " in 24 h", Math.min(920, peakPlace));
+        return new BoardRow.Tape(
+                bars(slabs, clock, athlete, usual),
+                line(spells, clock, 24),
+                line(spells, clock, 48),
+                peak,
+                Math.round(peak) + " in 24 h",
+                Math.min(920, peakPlace));
     }
 
     /** Days are equally wide, also those of 23 and 25 hours, so that 17:30 stands where 17:30 stands. */
@@ -55,7 +61,9 @@ final class Tapes {
         double place(Instant at) {
             LocalDate day = at.atZone(zone).toLocalDate();
             Instant begin = day.atStartOfDay(zone).toInstant();
-            double share = (double) Duration.between(begin, at).toSeconds() / Duration.between(begin, day.plusDays(1).atStartOfDay(zone).toInstant()).toSeconds();
+            double share = (double) Duration.between(begin, at).toSeconds()
+                    / Duration.between(begin, day.plusDays(1).atStartOfDay(zone).toInstant())
+                            .toSeconds();
             return WIDTH * (ChronoUnit.DAYS.between(first, day) + share) / days;
         }
     }
@@ -63,7 +71,8 @@ final class Tapes {
     /** Straight between its bends, so that nothing is left out between points. */
     private static String line(List<Spell> spells, Clock clock, int hours) {
         StringBuilder line = new StringBuilder();
-        for (Instant now : RollingLoad.bends(spells, clock.start(), clock.end(), hours)) point(line, clock.place(now), RollingLoad.at(spells, now, hours));
+        for (Instant now : RollingLoad.bends(spells, clock.start(), clock.end(), hours))
+            point(line, clock.place(now), RollingLoad.at(spells, now, hours));
         return line.toString();
     }
 
@@ -73,14 +82,25 @@ final class Tapes {
             Optional<Spell> spell = BoardService.spell(slab, athlete, usual);
             if (spell.isEmpty()) continue;
             double x = clock.place(spell.get().start());
-            bars.add(new BoardRow.Bar(x, Math.max(2, clock.place(spell.get().end()) - x), slab.done() != null, slab.hard(), BoardService.isUncertain(slab), slab.done() == null ? slab.id() : 0, slab.version(), label(slab)));
+            bars.add(new BoardRow.Bar(
+                    x,
+                    Math.max(2, clock.place(spell.get().end()) - x),
+                    slab.done() != null,
+                    slab.hard(),
+                    BoardService.isUncertain(slab),
+                    slab.done() == null ? slab.id() : 0,
+                    slab.version(),
+                    label(slab)));
         }
         return bars;
     }
 
     private static String label(Slab slab) {
-        String when = BoardService.isUncertain(slab) ? ", no start time: drawn at the usual one"
-            : slab.startMinute() == null ? "" : String.format(Locale.ROOT, " %02d:%02d", slab.startMinute() / 60, slab.startMinute() % 60);
+        String when = BoardService.isUncertain(slab)
+                ? ", no start time: drawn at the usual one"
+                : slab.startMinute() == null
+                        ? ""
+                        : String.format(Locale.ROOT, " %02d:%02d", slab.startMinute() / 60, slab.startMinute() % 60);
         return slab.title() + ", " + weekday(slab.day()) + when;
     }
 
@@ -93,7 +113,10 @@ final class Tapes {
     }
 
     private static void point(StringBuilder path, double x, double load) {
-        path.append(path.isEmpty() ? 'M' : 'L').append(tenths(x)).append(' ').append(tenths(FLOOR - HEIGHT * Math.min(1, load / FULL_LOAD)));
+        path.append(path.isEmpty() ? 'M' : 'L')
+                .append(tenths(x))
+                .append(' ')
+                .append(tenths(FLOOR - HEIGHT * Math.min(1, load / FULL_LOAD)));
     }
 
     private static String tenths(double value) {

@@ -1,4 +1,2 @@
-/**
- * The board and today: where sessions are put on days and moved, with undo.
- */
+/** The board and today: where sessions are put on days and moved, with undo. */
 package pemblar.app.plan;

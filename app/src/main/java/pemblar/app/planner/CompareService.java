@@ -15,13 +15,13 @@ import pemblar.app.session.SessionService.Whole;
 import pemblar.app.session.Slab;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.sport.Sport;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.load.Swap;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Forecast;
 import pemblar.core.zone.DatedZones;
-import pemblar.core.sport.Measure;
 
 /** Sets two stretches of days side by side: done where they are over, planned where they are ahead. */
 @Service
@@ -52,32 +52,73 @@ class CompareService {
 
     /**
      * One stretch.
-     * @param chronicAtEvent on the morning of the next A event, if the first stretch's days are trained like this one; NaN without an event
+     *
+     * @param chronicAtEvent on the morning of the next A event, if the first stretch's days are trained like this one;
+     *     NaN without an event
      */
-    record Side(Stretch stretch, double hours, double load, int sessionCount, int hard, int restDays, List<ZoneShare> zones, List<Best> bests, double chronicAfter, double balanceAfter, double chronicAtEvent, double balanceAtEvent) {}
+    record Side(
+            Stretch stretch,
+            double hours,
+            double load,
+            int sessionCount,
+            int hard,
+            int restDays,
+            List<ZoneShare> zones,
+            List<Best> bests,
+            double chronicAfter,
+            double balanceAfter,
+            double chronicAtEvent,
+            double balanceAtEvent) {}
 
     @Transactional(readOnly = true)
-    public List<Side> compare(Athlete athlete, Trend trend, Stretch first, Stretch second, Optional<SeasonEvent> event) {
+    public List<Side> compare(
+            Athlete athlete, Trend trend, Stretch first, Stretch second, Optional<SeasonEvent> event) {
         DatedZones values = thresholds.zonesOf(athlete);
-        return List.of(side(athlete, trend, first, first, event, values), side(athlete, trend, second, first, event, values));
+        return List.of(
+                side(athlete, trend, first, first, event, values), side(athlete, trend, second, first, event, values));
     }
 
-    private Side side(Athlete athlete, Trend trend, Stretch stretch, Stretch replaced, Optional<SeasonEvent> event, DatedZones values) {
+    private Side side(
+            Athlete athlete,
+            Trend trend,
+            Stretch stretch,
+            Stretch replaced,
+            Optional<SeasonEvent> event,
+            DatedZones values) {
         List<Whole> whole = sessions.wholeBetween(athlete, stretch.from(), stretch.to());
-        List<Slab> slabs = whole.stream().map(Whole::slab).filter(s -> s.done() != null || s.hasPlan() && !s.day().isBefore(trend.today())).toList();
-        double seconds = slabs.stream().mapToDouble(s -> s.done() != null ? s.done().seconds() : s.plannedSeconds() == null ? 0 : s.plannedSeconds()).sum();
+        List<Slab> slabs = whole.stream()
+                .map(Whole::slab)
+                .filter(s -> s.done() != null || s.hasPlan() && !s.day().isBefore(trend.today()))
+                .toList();
+        double seconds = slabs.stream()
+                .mapToDouble(s ->
+                        s.done() != null ? s.done().seconds() : s.plannedSeconds() == null ? 0 : s.plannedSeconds())
+                .sum();
         List<LoadTrend.Day> as = swapped(athlete, trend, replaced, stretch);
         LoadTrend.Day end = on(as, replaced.to());
         LoadTrend.Day after = on(as, replaced.to().plusDays(1));
         LoadTrend.Day morning = event.map(e -> on(as, e.day())).orElse(null);
         LoadTrend.Day eve = event.map(e -> on(as, e.day().minusDays(1))).orElse(null);
-        return new Side(stretch, seconds / 3600, load(trend, stretch), slabs.size(), (int) slabs.stream().filter(Slab::hard).count(),
-            stretch.days() - (int) slabs.stream().map(Slab::day).distinct().count(), zones(whole, trend, values), bests(athlete, stretch),
-            end == null ? Double.NaN : end.chronic(), after == null ? Double.NaN : after.balance(), eve == null ? Double.NaN : eve.chronic(), morning == null ? Double.NaN : morning.balance());
+        return new Side(
+                stretch,
+                seconds / 3600,
+                load(trend, stretch),
+                slabs.size(),
+                (int) slabs.stream().filter(Slab::hard).count(),
+                stretch.days() - (int) slabs.stream().map(Slab::day).distinct().count(),
+                zones(whole, trend, values),
+                bests(athlete, stretch),
+                end == null ? Double.NaN : end.chronic(),
+                after == null ? Double.NaN : after.balance(),
+                eve == null ? Double.NaN : eve.chronic(),
+                morning == null ? Double.NaN : morning.balance());
     }
 
     private static double load(Trend trend, Stretch stretch) {
-        return trend.days().stream().filter(d -> !d.date().isBefore(stretch.from()) && !d.date().isAfter(stretch.to())).mapToDouble(LoadTrend.Day::load).sum();
+        return trend.days().stream()
+                .filter(d -> !d.date().isBefore(stretch.from()) && !d.date().isAfter(stretch.to()))
+                .mapToDouble(LoadTrend.Day::load)
+                .sum();
     }
 
     private static LoadTrend.Day on(List<LoadTrend.Day> days, LocalDate day) {
@@ -92,7 +133,10 @@ class CompareService {
         LocalDate first = trend.days().get(0).date();
         double[] loads = trend.days().stream().mapToDouble(LoadTrend.Day::load).toArray();
         int index = (int) ChronoUnit.DAYS.between(first, replaced.from());
-        return LoadTrend.of(first, Swap.of(loads, index, replaced.days(), (int) ChronoUnit.DAYS.between(first, like.from()), like.days()), athlete.trend());
+        return LoadTrend.of(
+                first,
+                Swap.of(loads, index, replaced.days(), (int) ChronoUnit.DAYS.between(first, like.from()), like.days()),
+                athlete.trend());
     }
 
     private static Sport sport(Athlete athlete) {
@@ -103,7 +147,9 @@ class CompareService {
     private static List<ZoneShare> zones(List<Whole> whole, Trend trend, DatedZones values) {
         long[] sums = new long[MOST_ZONES];
         for (Whole session : whole) {
-            List<Integer> seconds = session.slab().done() != null ? recorded(session) : session.slab().day().isBefore(trend.today()) ? List.of() : planned(session, values);
+            List<Integer> seconds = session.slab().done() != null
+                    ? recorded(session)
+                    : session.slab().day().isBefore(trend.today()) ? List.of() : planned(session, values);
             for (int z = 0; z < Math.min(MOST_ZONES, seconds.size()); z++) sums[z] += seconds.get(z);
         }
         return shares(sums);
@@ -118,7 +164,9 @@ class CompareService {
     private static List<Integer> planned(Whole session, DatedZones values) {
         if (session.workout().isEmpty()) return List.of();
         try {
-            return Forecast.of(session.workout().get(), values.on(session.slab().day())).secondsInZones(values.on(session.slab().day()), session.workout().get());
+            return Forecast.of(session.workout().get(), values.on(session.slab().day()))
+                    .secondsInZones(
+                            values.on(session.slab().day()), session.workout().get());
         } catch (IllegalArgumentException e) {
             return List.of();
         }

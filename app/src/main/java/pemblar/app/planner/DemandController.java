@@ -1,7 +1,5 @@
 package pemblar.app.planner;
 
-import pemblar.core.sport.Sport;
-import pemblar.app.athlete.Athlete;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Typed;
@@ -27,12 +26,13 @@ import pemblar.app.season.SeasonEvent.After;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonEvent.Unit;
 import pemblar.app.session.SessionService;
-import pemblar.core.sport.Measure;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 import pemblar.core.schedule.DemandCheck.Verdict;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 
 /** What an event demands, against what the athlete has shown; typed, or taken from a stretch of a recording. */
 @Controller
@@ -46,7 +46,13 @@ class DemandController {
     private final SessionService sessions;
     private final Shown shown;
 
-    DemandController(Pages pages, PlanService plan, SeasonChanges changes, DemandService demands, SessionService sessions, Shown shown) {
+    DemandController(
+            Pages pages,
+            PlanService plan,
+            SeasonChanges changes,
+            DemandService demands,
+            SessionService sessions,
+            Shown shown) {
         this.pages = pages;
         this.plan = plan;
         this.changes = changes;
@@ -56,15 +62,33 @@ class DemandController {
     }
 
     /** One demand as it is shown; widths in percent of the largest value. */
-    record Line(int index, String duration, String state, String needed, String best, String fresh, String missing, String train, Verdict verdict, double neededAt, double bestWidth, double freshAt, String source) {}
+    record Line(
+            int index,
+            String duration,
+            String state,
+            String needed,
+            String best,
+            String fresh,
+            String missing,
+            String train,
+            Verdict verdict,
+            double neededAt,
+            double bestWidth,
+            double freshAt,
+            String source) {}
 
     @GetMapping("/{id}")
-    String show(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String show(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
         SeasonEvent event = plan.event(page.athlete(), id).orElseThrow(() -> new NotFoundException("event"));
         Sport sport = DemandService.sport(page.athlete(), event);
         List<Line> lines = new ArrayList<>();
-        for (DemandService.Answer answer : demands.answers(page.athlete(), event, page.today())) lines.add(line(lines.size(), answer, sport));
+        for (DemandService.Answer answer : demands.answers(page.athlete(), event, page.today()))
+            lines.add(line(lines.size(), answer, sport));
         model.addAttribute("event", event);
         model.addAttribute("lines", lines);
         model.addAttribute("days", event.day().toEpochDay() - page.today().toEpochDay());
@@ -80,10 +104,30 @@ class DemandController {
         EventDemand d = answer.demand();
         double most = 1.08 * Math.max(d.amount(), Math.max(zero(answer.check().best()), zero(answer.fresh())));
         Verdict verdict = answer.check().verdict();
-        String missing = verdict == Verdict.THERE ? "there" : verdict == Verdict.NOT_TRIED ? "not tried all-out in the last half-year"
-            : d.unit() == Unit.SPEED ? seconds(sport.speed().paceMetres() * (1 / answer.check().best() - 1 / d.amount())) + " " + sport.speed().unit() + " missing" : amount(d.unit(), sport, answer.check().missing()) + " missing, " + shown.percent(answer.check().missing() / d.amount());
-        return new Line(index, shown.clock(d.seconds()), state(d), amount(d.unit(), sport, d.amount()), amount(d.unit(), sport, answer.check().best()), amount(d.unit(), sport, answer.fresh()), missing,
-            answer.check().train() == null ? "" : shown.word(answer.check().train()), verdict, 100 * d.amount() / most, 100 * zero(answer.check().best()) / most, 100 * zero(answer.fresh()) / most, d.source());
+        String missing = verdict == Verdict.THERE
+                ? "there"
+                : verdict == Verdict.NOT_TRIED
+                        ? "not tried all-out in the last half-year"
+                        : d.unit() == Unit.SPEED
+                                ? seconds(sport.speed().paceMetres()
+                                                * (1 / answer.check().best() - 1 / d.amount())) + " "
+                                        + sport.speed().unit() + " missing"
+                                : amount(d.unit(), sport, answer.check().missing()) + " missing, "
+                                        + shown.percent(answer.check().missing() / d.amount());
+        return new Line(
+                index,
+                shown.clock(d.seconds()),
+                state(d),
+                amount(d.unit(), sport, d.amount()),
+                amount(d.unit(), sport, answer.check().best()),
+                amount(d.unit(), sport, answer.fresh()),
+                missing,
+                answer.check().train() == null ? "" : shown.word(answer.check().train()),
+                verdict,
+                100 * d.amount() / most,
+                100 * zero(answer.check().best()) / most,
+                100 * zero(answer.fresh()) / most,
+                d.source());
     }
 
     private static double zero(double value) {
@@ -95,23 +139,50 @@ class DemandController {
     }
 
     private String state(EventDemand d) {
-        return d.after() == After.FRESH ? "fresh" : d.after() == After.WORK ? "after " + Math.round(d.afterAmount() / 1000) + " kJ" : "after " + shown.plain(d.afterAmount() / 3600) + " h";
+        return d.after() == After.FRESH
+                ? "fresh"
+                : d.after() == After.WORK
+                        ? "after " + Math.round(d.afterAmount() / 1000) + " kJ"
+                        : "after " + shown.plain(d.afterAmount() / 3600) + " h";
     }
 
     private String amount(Unit unit, Sport sport, double value) {
         if (Double.isNaN(value)) return "–";
-        return unit == Unit.SPEED ? shown.speed(sport, value) : unit == Unit.WATTS ? shown.whole(value) + " W" : shown.decimal(value, 2) + " W/kg";
+        return unit == Unit.SPEED
+                ? shown.speed(sport, value)
+                : unit == Unit.WATTS ? shown.whole(value) + " W" : shown.decimal(value, 2) + " W/kg";
     }
 
     @PostMapping("/{id}")
-    String add(@PathVariable long athleteId, @PathVariable long id, @RequestParam String length, @RequestParam Unit unit, @RequestParam String amount, @RequestParam(defaultValue = "FRESH") String after,
-               @RequestParam(required = false) Integer revision, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes answer) {
+    String add(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam String length,
+            @RequestParam Unit unit,
+            @RequestParam String amount,
+            @RequestParam(defaultValue = "FRESH") String after,
+            @RequestParam(required = false) Integer revision,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes answer) {
         String back = "redirect:/a/" + athleteId + "/season/demands/" + id;
         try {
             int seconds = Typed.seconds("Duration", length, 5, 7200);
-            double value = unit == Unit.SPEED ? speed(sportOf(athleteId, viewer, id), amount) : Typed.number("Effort", amount, unit == Unit.WATTS ? 30 : 0.5, unit == Unit.WATTS ? 3000 : 30);
+            double value = unit == Unit.SPEED
+                    ? speed(sportOf(athleteId, viewer, id), amount)
+                    : Typed.number("Effort", amount, unit == Unit.WATTS ? 30 : 0.5, unit == Unit.WATTS ? 3000 : 30);
             String[] state = after.split(":");
-            add(athleteId, viewer, id, revision, new EventDemand(seconds, unit, value, After.valueOf(state[0]), state.length > 1 ? Typed.number("After", state[1], 0, 1e8) : 0, ""));
+            add(
+                    athleteId,
+                    viewer,
+                    id,
+                    revision,
+                    new EventDemand(
+                            seconds,
+                            unit,
+                            value,
+                            After.valueOf(state[0]),
+                            state.length > 1 ? Typed.number("After", state[1], 0, 1e8) : 0,
+                            ""));
         } catch (pemblar.app.season.SeasonChangedMeanwhile | IllegalArgumentException e) {
             answer.addFlashAttribute("problem", e.getMessage());
             answer.addFlashAttribute("typedLength", length);
@@ -126,20 +197,30 @@ class DemandController {
     }
 
     private static double speed(Sport sport, String pace) {
-        return sport.speed().paceMetres() / Typed.seconds("Pace " + sport.speed().unit(), pace, 40, 1200);
+        return sport.speed().paceMetres()
+                / Typed.seconds("Pace " + sport.speed().unit(), pace, 40, 1200);
     }
 
     private void add(long athleteId, Viewer viewer, long id, Integer revision, EventDemand demand) {
-        SeasonEvent event = plan.event(pages.athlete(athleteId, viewer), id).orElseThrow(() -> new NotFoundException("event"));
-        if (event.demands().size() >= MOST) throw new IllegalArgumentException("At most " + MOST + " efforts fit; remove one first.");
+        SeasonEvent event =
+                plan.event(pages.athlete(athleteId, viewer), id).orElseThrow(() -> new NotFoundException("event"));
+        if (event.demands().size() >= MOST)
+            throw new IllegalArgumentException("At most " + MOST + " efforts fit; remove one first.");
         List<EventDemand> all = new ArrayList<>(event.demands());
         all.add(demand);
         changes.demands(new Asking(athleteId, viewer, revision, false), id, all);
     }
 
     @PostMapping("/{id}/remove")
-    String remove(@PathVariable long athleteId, @PathVariable long id, @RequestParam int index, @RequestParam(required = false) Integer revision, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes answer) {
-        SeasonEvent event = plan.event(pages.athlete(athleteId, viewer), id).orElseThrow(() -> new NotFoundException("event"));
+    String remove(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int index,
+            @RequestParam(required = false) Integer revision,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes answer) {
+        SeasonEvent event =
+                plan.event(pages.athlete(athleteId, viewer), id).orElseThrow(() -> new NotFoundException("event"));
         if (index < 0 || index >= event.demands().size()) throw new NotFoundException("demand");
         List<EventDemand> all = new ArrayList<>(event.demands());
         all.remove(index);
@@ -153,12 +234,28 @@ class DemandController {
 
     /** Chooses the event that a selected stretch of a recording stands for. */
     @GetMapping("/from")
-    String choose(@PathVariable long athleteId, @RequestParam long session, @RequestParam int from, @RequestParam int to, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String choose(
+            @PathVariable long athleteId,
+            @RequestParam long session,
+            @RequestParam int from,
+            @RequestParam int to,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
-        model.addAttribute("events", plan.held(page.athlete()).events().stream().filter(e -> !e.day().isBefore(page.today())).toList());
+        model.addAttribute(
+                "events",
+                plan.held(page.athlete()).events().stream()
+                        .filter(e -> !e.day().isBefore(page.today()))
+                        .toList());
         stretch(athleteId, viewer, session, from, to).ifPresent(d -> {
             model.addAttribute("demand", d);
-            model.addAttribute("demandWords", shown.clock(d.seconds()) + " at " + amount(d.unit(), sessions.slab(athleteId, viewer, session).sport(), d.amount()) + ", " + state(d));
+            model.addAttribute(
+                    "demandWords",
+                    shown.clock(d.seconds()) + " at "
+                            + amount(
+                                    d.unit(),
+                                    sessions.slab(athleteId, viewer, session).sport(),
+                                    d.amount()) + ", " + state(d));
         });
         model.addAttribute("stretchSession", session);
         model.addAttribute("stretchFrom", from);
@@ -167,8 +264,16 @@ class DemandController {
     }
 
     @PostMapping("/from")
-    String take(@PathVariable long athleteId, @RequestParam long session, @RequestParam int from, @RequestParam int to, @RequestParam long event, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes answer) {
-        EventDemand demand = stretch(athleteId, viewer, session, from, to).orElseThrow(() -> new NotFoundException("stretch"));
+    String take(
+            @PathVariable long athleteId,
+            @RequestParam long session,
+            @RequestParam int from,
+            @RequestParam int to,
+            @RequestParam long event,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes answer) {
+        EventDemand demand =
+                stretch(athleteId, viewer, session, from, to).orElseThrow(() -> new NotFoundException("stretch"));
         try {
             add(athleteId, viewer, event, null, demand);
         } catch (IllegalArgumentException e) {
@@ -183,7 +288,8 @@ class DemandController {
         Recording recording = opened.recording().orElseThrow(() -> new NotFoundException("recording"));
         boolean power = recording.has(Channel.POWER);
         Series values = recording.channel(power ? Channel.POWER : Channel.SPEED).orElse(null);
-        if (values == null || from < 0 || to > values.size() || to - from < 5 || to - from > 7200) return Optional.empty();
+        if (values == null || from < 0 || to > values.size() || to - from < 5 || to - from > 7200)
+            return Optional.empty();
         double mean = values.mean(from, to);
         if (!(mean > 0)) return Optional.empty();
         LocalDate day = opened.slab().day();
@@ -191,8 +297,11 @@ class DemandController {
         double before = AfterWork.workBefore(values, from);
         double level = 0;
         if (power) for (int joules : AfterWork.joules()) if (before >= joules) level = joules;
-        if (power) return Optional.of(new EventDemand(to - from, Unit.WATTS, Math.rint(mean), level > 0 ? After.WORK : After.FRESH, level, source));
+        if (power)
+            return Optional.of(new EventDemand(
+                    to - from, Unit.WATTS, Math.rint(mean), level > 0 ? After.WORK : After.FRESH, level, source));
         for (int seconds : AfterWork.seconds()) if (from >= seconds) level = seconds;
-        return Optional.of(new EventDemand(to - from, Unit.SPEED, mean, level > 0 ? After.TIME : After.FRESH, level, source));
+        return Optional.of(
+                new EventDemand(to - from, Unit.SPEED, mean, level > 0 ? After.TIME : After.FRESH, level, source));
     }
 }

@@ -15,15 +15,15 @@ import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonEvent.Unit;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.sport.Sport;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.schedule.DemandCheck;
 import pemblar.core.schedule.DemandCheck.Verdict;
 import pemblar.core.schedule.Purpose;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.zone.DatedZones;
-import pemblar.core.sport.Measure;
 
 /** Holds what an event asks for against the athlete's best efforts of the last months, fresh and after prior work. */
 @Service
@@ -54,8 +54,15 @@ public class DemandService {
         for (EventDemand demand : event.demands()) {
             Bests of = bests.computeIfAbsent(demand.unit(), unit -> bests(athlete, sport, unit, today));
             double fresh = of.fresh(demand.seconds());
-            double best = demand.after() == After.FRESH ? fresh : demand.after() == After.WORK ? of.after().afterJoules(demand.afterAmount(), demand.seconds()) : of.after().afterSeconds(demand.afterAmount(), demand.seconds());
-            answers.add(new Answer(demand, DemandCheck.of(demand.seconds(), demand.amount(), best, fresh, demand.after() != After.FRESH), fresh));
+            double best = demand.after() == After.FRESH
+                    ? fresh
+                    : demand.after() == After.WORK
+                            ? of.after().afterJoules(demand.afterAmount(), demand.seconds())
+                            : of.after().afterSeconds(demand.afterAmount(), demand.seconds());
+            answers.add(new Answer(
+                    demand,
+                    DemandCheck.of(demand.seconds(), demand.amount(), best, fresh, demand.after() != After.FRESH),
+                    fresh));
         }
         return answers;
     }
@@ -71,19 +78,33 @@ public class DemandService {
     private Bests bests(Athlete athlete, Sport sport, Unit unit, LocalDate today) {
         Measure measure = unit == Unit.SPEED ? Measure.SPEED : Measure.POWER;
         DatedZones values = thresholds.zonesOf(athlete);
-        java.util.function.ToDoubleFunction<LocalDate> divisor = day -> unit == Unit.WATTS_PER_KG ? values.on(day).thresholds().get(Quantity.BODY_MASS).orElse(Double.NaN) : 1;
+        java.util.function.ToDoubleFunction<LocalDate> divisor = day -> unit == Unit.WATTS_PER_KG
+                ? values.on(day).thresholds().get(Quantity.BODY_MASS).orElse(Double.NaN)
+                : 1;
         LocalDate from = today.minusDays(DAYS);
-        return new Bests(efforts.curve(athlete, sport, measure, from, today, divisor), efforts.after(athlete, sport, measure, from, today, divisor));
+        return new Bests(
+                efforts.curve(athlete, sport, measure, from, today, divisor),
+                efforts.after(athlete, sport, measure, from, today, divisor));
     }
 
-    /** For each event to come, what to train for it, the most missing first; long sessions are in every plan and are left out. */
+    /**
+     * For each event to come, what to train for it, the most missing first; long sessions are in every plan and are
+     * left out.
+     */
     @Transactional(readOnly = true)
     public Map<Long, List<Purpose>> leaning(Athlete athlete, Held held, LocalDate today) {
         Map<Long, List<Purpose>> all = new HashMap<>();
         for (SeasonEvent event : held.events()) {
             if (event.day().isBefore(today) || event.demands().isEmpty()) continue;
-            List<Purpose> lean = answers(athlete, event, today).stream().filter(a -> a.check().verdict() == Verdict.MISSING)
-                .sorted(java.util.Comparator.comparingDouble((Answer a) -> -a.check().missing() / a.demand().amount())).map(a -> a.check().train()).filter(p -> p != Purpose.LONG).distinct().limit(MOST_LEANINGS).toList();
+            List<Purpose> lean = answers(athlete, event, today).stream()
+                    .filter(a -> a.check().verdict() == Verdict.MISSING)
+                    .sorted(java.util.Comparator.comparingDouble(
+                            (Answer a) -> -a.check().missing() / a.demand().amount()))
+                    .map(a -> a.check().train())
+                    .filter(p -> p != Purpose.LONG)
+                    .distinct()
+                    .limit(MOST_LEANINGS)
+                    .toList();
             if (!lean.isEmpty()) all.put(event.id(), lean);
         }
         return all;

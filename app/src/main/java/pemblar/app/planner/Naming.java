@@ -21,7 +21,16 @@ final class Naming {
     }
 
     Block block(Season.Target target) {
-        return new Block(target.first(), target.days(), target.phase(), name(target), aim(target), Math.rint(target.load()), (int) Math.round(target.hours() * 12) * 300, target.easy(), false);
+        return new Block(
+                target.first(),
+                target.days(),
+                target.phase(),
+                name(target),
+                aim(target),
+                Math.rint(target.load()),
+                (int) Math.round(target.hours() * 12) * 300,
+                target.easy(),
+                false);
     }
 
     private String name(Season.Target target) {
@@ -43,7 +52,12 @@ final class Naming {
             case BASE -> "hours, and force at low cadence";
             case BUILD -> "longer time near threshold";
             case PEAK -> "the event's own efforts";
-            case TAPER -> events.stream().filter(e -> e.day().equals(target.last())).findFirst().map(e -> "less, as sharp, for " + e.name()).orElse("less of it, as sharp as before");
+            case TAPER ->
+                events.stream()
+                        .filter(e -> e.day().equals(target.last()))
+                        .findFirst()
+                        .map(e -> "less, as sharp, for " + e.name())
+                        .orElse("less of it, as sharp as before");
             case RECOVERY -> "whatever is fun";
         };
     }

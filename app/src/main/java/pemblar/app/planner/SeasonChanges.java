@@ -35,7 +35,13 @@ public class SeasonChanges {
     private final DaysService days;
     private final UndoService undo;
 
-    SeasonChanges(PlanService plan, SeasonPlanner planner, TrendService trends, AthleteService athletes, DaysService days, UndoService undo) {
+    SeasonChanges(
+            PlanService plan,
+            SeasonPlanner planner,
+            TrendService trends,
+            AthleteService athletes,
+            DaysService days,
+            UndoService undo) {
         this.plan = plan;
         this.planner = planner;
         this.trends = trends;
@@ -44,11 +50,22 @@ public class SeasonChanges {
         this.undo = undo;
     }
 
-    /** Who changes what, as the page knew it. @param revision null does not ask @param replan the blocks ahead that are not pinned are planned anew */
+    /**
+     * Who changes what, as the page knew it. @param revision null does not ask @param replan the blocks ahead that are
+     * not pinned are planned anew
+     */
     public record Asking(long athleteId, Viewer viewer, Integer revision, boolean replan) implements OfAthlete {}
 
     /** A change by hand of one block; the words say which. */
-    public enum Kind { LOAD, HOURS, EDGE, PIN, UNPIN, SPLIT, JOIN }
+    public enum Kind {
+        LOAD,
+        HOURS,
+        EDGE,
+        PIN,
+        UNPIN,
+        SPLIT,
+        JOIN
+    }
 
     /** @param value load, hours, or with an edge or split the epoch day that it is moved to */
     public record BlockChange(Kind kind, LocalDate first, double value) {}
@@ -67,46 +84,80 @@ public class SeasonChanges {
     }
 
     private void save(Asking asking, Athlete athlete, String label, UnaryOperator<Held> change) {
-        plan.change(asking.athleteId(), asking.viewer(), asking.revision(), label, held -> rest(asking, athlete, change.apply(held)));
+        plan.change(
+                asking.athleteId(),
+                asking.viewer(),
+                asking.revision(),
+                label,
+                held -> rest(asking, athlete, change.apply(held)));
     }
 
     private Held rest(Asking asking, Athlete athlete, Held held) {
-        return asking.replan() ? held.withBlocks(planner.plan(athlete, held, trends.of(athlete)).blocks()) : held;
+        return asking.replan()
+                ? held.withBlocks(
+                        planner.plan(athlete, held, trends.of(athlete)).blocks())
+                : held;
     }
 
     private UnaryOperator<Held> changed(Athlete athlete, BlockChange change) {
-        if (!(Math.abs(change.value()) <= 1e6)) throw new IllegalArgumentException("value must be at most a million, was " + change.value());
+        if (!(Math.abs(change.value()) <= 1e6))
+            throw new IllegalArgumentException("value must be at most a million, was " + change.value());
         LocalDate first = change.first();
-        return held -> held.withBlocks(switch (change.kind()) {
-            case LOAD -> BlockEditing.withLoad(held.blocks(), first, change.value());
-            case HOURS -> withHours(athlete, held.blocks(), first, change.value());
-            case EDGE -> BlockEditing.moveEdge(held.blocks(), first, LocalDate.ofEpochDay((long) change.value()));
-            case SPLIT -> BlockEditing.split(held.blocks(), first, LocalDate.ofEpochDay((long) change.value()));
-            case JOIN -> BlockEditing.join(held.blocks(), first);
-            case PIN -> BlockEditing.withPin(held.blocks(), first, true);
-            case UNPIN -> BlockEditing.withPin(held.blocks(), first, false);
-        });
+        return held -> held.withBlocks(
+                switch (change.kind()) {
+                    case LOAD -> BlockEditing.withLoad(held.blocks(), first, change.value());
+                    case HOURS -> withHours(athlete, held.blocks(), first, change.value());
+                    case EDGE ->
+                        BlockEditing.moveEdge(held.blocks(), first, LocalDate.ofEpochDay((long) change.value()));
+                    case SPLIT -> BlockEditing.split(held.blocks(), first, LocalDate.ofEpochDay((long) change.value()));
+                    case JOIN -> BlockEditing.join(held.blocks(), first);
+                    case PIN -> BlockEditing.withPin(held.blocks(), first, true);
+                    case UNPIN -> BlockEditing.withPin(held.blocks(), first, false);
+                });
     }
 
     private List<Block> withHours(Athlete athlete, List<Block> blocks, LocalDate first, double hours) {
-        if (!(hours >= 0 && hours <= 28 * 24)) throw new IllegalArgumentException("Hours: enter 0 or more; a day has 24.");
-        Block old = blocks.stream().filter(b -> b.first().equals(first)).findFirst().orElseThrow(() -> new IllegalArgumentException("no block begins on " + first));
-        double perHour = old.targetLoad() > 0 && old.targetSeconds() > 0 ? old.targetLoad() / (old.targetSeconds() / 3600.0) : SeasonPlanner.loadPerHour(trends.of(athlete));
-        return BlockEditing.withLoad(blocks, first, Math.rint(hours * perHour)).stream().map(b -> !b.first().equals(first) ? b
-            : new Block(b.first(), b.days(), b.phase(), b.name(), b.aim(), b.targetLoad(), (int) Math.round(hours * 3600), b.easy(), true)).toList();
+        if (!(hours >= 0 && hours <= 28 * 24))
+            throw new IllegalArgumentException("Hours: enter 0 or more; a day has 24.");
+        Block old = blocks.stream()
+                .filter(b -> b.first().equals(first))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no block begins on " + first));
+        double perHour = old.targetLoad() > 0 && old.targetSeconds() > 0
+                ? old.targetLoad() / (old.targetSeconds() / 3600.0)
+                : SeasonPlanner.loadPerHour(trends.of(athlete));
+        return BlockEditing.withLoad(blocks, first, Math.rint(hours * perHour)).stream()
+                .map(b -> !b.first().equals(first)
+                        ? b
+                        : new Block(
+                                b.first(),
+                                b.days(),
+                                b.phase(),
+                                b.name(),
+                                b.aim(),
+                                b.targetLoad(),
+                                (int) Math.round(hours * 3600),
+                                b.easy(),
+                                true))
+                .toList();
     }
 
     private String label(Athlete athlete, BlockChange change) {
-        String name = plan.blocks(athlete).stream().filter(b -> b.first().equals(change.first())).map(Block::name).findFirst().orElse("A block");
-        return "“" + name + "” of " + change.first() + switch (change.kind()) {
-            case LOAD -> " aims for " + Math.round(change.value()) + " load.";
-            case HOURS -> " aims for " + change.value() + " hours.";
-            case EDGE -> " ends on " + LocalDate.ofEpochDay((long) change.value()) + ".";
-            case SPLIT -> " is split on " + LocalDate.ofEpochDay((long) change.value()) + ".";
-            case JOIN -> " is joined with the next.";
-            case PIN -> " is pinned.";
-            case UNPIN -> " is no longer pinned.";
-        };
+        String name = plan.blocks(athlete).stream()
+                .filter(b -> b.first().equals(change.first()))
+                .map(Block::name)
+                .findFirst()
+                .orElse("A block");
+        return "“" + name + "” of " + change.first()
+                + switch (change.kind()) {
+                    case LOAD -> " aims for " + Math.round(change.value()) + " load.";
+                    case HOURS -> " aims for " + change.value() + " hours.";
+                    case EDGE -> " ends on " + LocalDate.ofEpochDay((long) change.value()) + ".";
+                    case SPLIT -> " is split on " + LocalDate.ofEpochDay((long) change.value()) + ".";
+                    case JOIN -> " is joined with the next.";
+                    case PIN -> " is pinned.";
+                    case UNPIN -> " is no longer pinned.";
+                };
     }
 
     /** Other ways of planning, and with them a new plan. */
@@ -122,13 +173,26 @@ public class SeasonChanges {
     @Transactional
     public void event(Asking asking, SeasonEvent event) {
         Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
-        if (event.name().isBlank() || event.name().length() > LONGEST_NAME) throw new IllegalArgumentException("Name: enter 1 to 80 characters.");
+        if (event.name().isBlank() || event.name().length() > LONGEST_NAME)
+            throw new IllegalArgumentException("Name: enter 1 to 80 characters.");
         save(asking, athlete, "“" + event.name() + "” is on " + event.day() + ".", held -> {
-            held.events().stream().filter(e -> e.id() != event.id() && e.day().equals(event.day())).findFirst().ifPresent(e -> {
-                throw new IllegalArgumentException("Day: on " + event.day() + " there is “" + e.name() + "” already. The nearest free day is " + free(held, event) + ".");
-            });
-            List<SeasonEvent> events = new ArrayList<>(held.events().stream().filter(e -> event.id() == 0 || e.id() != event.id()).toList());
-            List<SeasonEvent.EventDemand> demands = event.id() == 0 ? event.demands() : held.events().stream().filter(e -> e.id() == event.id()).findFirst().orElseThrow(() -> new NotFoundException("event")).demands();
+            held.events().stream()
+                    .filter(e -> e.id() != event.id() && e.day().equals(event.day()))
+                    .findFirst()
+                    .ifPresent(e -> {
+                        throw new IllegalArgumentException("Day: on " + event.day() + " there is “" + e.name()
+                                + "” already. The nearest free day is " + free(held, event) + ".");
+                    });
+            List<SeasonEvent> events = new ArrayList<>(held.events().stream()
+                    .filter(e -> event.id() == 0 || e.id() != event.id())
+                    .toList());
+            List<SeasonEvent.EventDemand> demands = event.id() == 0
+                    ? event.demands()
+                    : held.events().stream()
+                            .filter(e -> e.id() == event.id())
+                            .findFirst()
+                            .orElseThrow(() -> new NotFoundException("event"))
+                            .demands();
             events.add(event.demanding(demands));
             return held.withEvents(events);
         });
@@ -154,14 +218,21 @@ public class SeasonChanges {
     public void demands(Asking asking, long id, List<SeasonEvent.EventDemand> demands) {
         Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
         SeasonEvent event = plan.event(athlete, id).orElseThrow(() -> new NotFoundException("event"));
-        save(asking, athlete, "Changed what “" + event.name() + "” demands.", held -> held.eachEvent(e -> e.id() == id ? e.demanding(demands) : e));
+        save(
+                asking,
+                athlete,
+                "Changed what “" + event.name() + "” demands.",
+                held -> held.eachEvent(e -> e.id() == id ? e.demanding(demands) : e));
     }
 
     @Transactional
     public void away(Asking asking, Away away) {
         Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
-        if (away.to().isBefore(away.from())) throw new IllegalArgumentException("To: " + away.to() + " is before " + away.from() + "; choose a last day that is not before the first.");
-        if (!(away.weeklyHours() >= 0 && away.weeklyHours() <= 100)) throw new IllegalArgumentException("Hours a week: enter 0 to 100; a week has 168.");
+        if (away.to().isBefore(away.from()))
+            throw new IllegalArgumentException("To: " + away.to() + " is before " + away.from()
+                    + "; choose a last day that is not before the first.");
+        if (!(away.weeklyHours() >= 0 && away.weeklyHours() <= 100))
+            throw new IllegalArgumentException("Hours a week: enter 0 to 100; a week has 168.");
         if (away.reason().length() > 60) throw new IllegalArgumentException("Reason: enter at most 60 characters.");
         save(asking, athlete, "Other hours from " + away.from() + " to " + away.to() + ".", held -> {
             List<Away> all = new ArrayList<>(held.away());
@@ -182,18 +253,31 @@ public class SeasonChanges {
     }
 
     /**
-     * Shifts everything from a day on: open sessions, and with {@code blocks} also the blocks that begin then, in one step.
+     * Shifts everything from a day on: open sessions, and with {@code blocks} also the blocks that begin then, in one
+     * step.
+     *
      * @return how many sessions moved
      */
     @Transactional
     public int shift(Asking asking, LocalDate from, int by, boolean blocks) {
         Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
         int[] moved = {0};
-        undo.asOne(asking.athleteId(), asking.viewer(), "Shifted all from " + from + " on by " + by + (Math.abs(by) == 1 ? " day." : " days."), () -> {
-            if (blocks && plan.blocks(athlete).stream().anyMatch(b -> !b.first().isBefore(from)))
-                plan.change(asking.athleteId(), asking.viewer(), asking.revision(), "Shifted.", held -> held.withBlocks(BlockEditing.shift(held.blocks(), from, by)));
-            moved[0] = days.shiftAfter(asking.athleteId(), asking.viewer(), from, by);
-        });
+        undo.asOne(
+                asking.athleteId(),
+                asking.viewer(),
+                "Shifted all from " + from + " on by " + by + (Math.abs(by) == 1 ? " day." : " days."),
+                () -> {
+                    if (blocks
+                            && plan.blocks(athlete).stream()
+                                    .anyMatch(b -> !b.first().isBefore(from)))
+                        plan.change(
+                                asking.athleteId(),
+                                asking.viewer(),
+                                asking.revision(),
+                                "Shifted.",
+                                held -> held.withBlocks(BlockEditing.shift(held.blocks(), from, by)));
+                    moved[0] = days.shiftAfter(asking.athleteId(), asking.viewer(), from, by);
+                });
         return moved[0];
     }
 
@@ -202,9 +286,13 @@ public class SeasonChanges {
     public void mark(Asking asking, SeasonSettings.Marked mark) {
         athletes.require(asking.athleteId(), asking.viewer());
         if (mark.note().length() > 200) throw new IllegalArgumentException("Note: enter at most 200 characters.");
-        String label = mark.unavailable() ? mark.day() + " is unavailable." : mark.note().isBlank() ? mark.day() + " is an ordinary day again." : mark.day() + " has a note.";
+        String label = mark.unavailable()
+                ? mark.day() + " is unavailable."
+                : mark.note().isBlank() ? mark.day() + " is an ordinary day again." : mark.day() + " has a note.";
         plan.change(asking.athleteId(), asking.viewer(), asking.revision(), label, held -> {
-            List<SeasonSettings.Marked> all = new ArrayList<>(held.marked().stream().filter(m -> !m.day().equals(mark.day())).toList());
+            List<SeasonSettings.Marked> all = new ArrayList<>(held.marked().stream()
+                    .filter(m -> !m.day().equals(mark.day()))
+                    .toList());
             if (mark.unavailable() || !mark.note().isBlank()) all.add(mark);
             return held.withMarked(all);
         });
@@ -214,7 +302,14 @@ public class SeasonChanges {
     @Transactional
     public void setUp(Asking asking, Held wanted) {
         athletes.require(asking.athleteId(), asking.viewer());
-        plan.change(asking.athleteId(), asking.viewer(), asking.revision(), "Set up the season.", held -> held.withSettings(wanted.settings()).withEvents(wanted.events()).withBlocks(wanted.blocks()));
+        plan.change(
+                asking.athleteId(),
+                asking.viewer(),
+                asking.revision(),
+                "Set up the season.",
+                held -> held.withSettings(wanted.settings())
+                        .withEvents(wanted.events())
+                        .withBlocks(wanted.blocks()));
     }
 
     /** The trend with what is held, or would be. */

@@ -27,11 +27,11 @@ import pemblar.app.season.SeasonSettings;
 import pemblar.app.season.SeasonSettings.Away;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.app.undo.UndoService;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Priority;
 import pemblar.core.season.Season.Outcome;
+import pemblar.core.sport.Sport;
 
 /** The season page: the ribbon opened up. Every change answers with the page as it then is. */
 @Controller
@@ -41,6 +41,7 @@ class SeasonController {
     private static final int MOST_DAYS = 800;
     /** Points of chronic load from which on the present plan is told apart from what could be planned. */
     private static final double WORTH_SAYING = 1.5;
+
     private final Pages pages;
     private final PlanService plan;
     private final SeasonPlanner planner;
@@ -56,19 +57,32 @@ class SeasonController {
     }
 
     @GetMapping
-    String season(@PathVariable long athleteId, @RequestParam(required = false) LocalDate from, @RequestParam(required = false) LocalDate to,
-                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String season(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) LocalDate from,
+            @RequestParam(required = false) LocalDate to,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         fill(athleteId, viewer, from, to, model);
         return "planner/season";
     }
 
     /** The drawing as it would be, for a drag; nothing is saved. */
     @PostMapping("/preview")
-    String preview(@PathVariable long athleteId, @RequestParam SeasonChanges.Kind kind, @RequestParam LocalDate first, @RequestParam double value, @RequestParam(defaultValue = "false") boolean replan,
-                   @RequestParam(required = false) LocalDate from, @RequestParam(required = false) LocalDate to, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String preview(
+            @PathVariable long athleteId,
+            @RequestParam SeasonChanges.Kind kind,
+            @RequestParam LocalDate first,
+            @RequestParam double value,
+            @RequestParam(defaultValue = "false") boolean replan,
+            @RequestParam(required = false) LocalDate from,
+            @RequestParam(required = false) LocalDate to,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
         try {
-            Held held = changes.preview(new Asking(athleteId, viewer, null, replan), new BlockChange(kind, first, value));
+            Held held =
+                    changes.preview(new Asking(athleteId, viewer, null, replan), new BlockChange(kind, first, value));
             draw(page, held, from, to, model);
         } catch (IllegalArgumentException e) {
             draw(page, plan.held(page.athlete()), from, to, model);
@@ -77,81 +91,214 @@ class SeasonController {
     }
 
     @PostMapping("/block")
-    String block(@PathVariable long athleteId, @RequestParam SeasonChanges.Kind kind, @RequestParam LocalDate first, @RequestParam(defaultValue = "0") String value, @RequestParam(required = false) LocalDate day,
-                 @RequestParam(required = false) Integer revision, @RequestParam(defaultValue = "false") boolean replan, HttpServletRequest request,
-                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String block(
+            @PathVariable long athleteId,
+            @RequestParam SeasonChanges.Kind kind,
+            @RequestParam LocalDate first,
+            @RequestParam(defaultValue = "0") String value,
+            @RequestParam(required = false) LocalDate day,
+            @RequestParam(required = false) Integer revision,
+            @RequestParam(defaultValue = "false") boolean replan,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return changed(athleteId, viewer, request, model, () -> {
-            double amount = day != null ? day.toEpochDay() : Typed.number(kind == SeasonChanges.Kind.HOURS ? "Hours" : "Load", value, 0, 100_000);
+            double amount = day != null
+                    ? day.toEpochDay()
+                    : Typed.number(kind == SeasonChanges.Kind.HOURS ? "Hours" : "Load", value, 0, 100_000);
             changes.change(new Asking(athleteId, viewer, revision, replan), new BlockChange(kind, first, amount));
         });
     }
 
     @PostMapping("/shift")
-    String shift(@PathVariable long athleteId, @RequestParam LocalDate first, @RequestParam String by, @RequestParam(required = false) Integer revision, HttpServletRequest request,
-                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(athleteId, viewer, request, model, () -> changes.shift(new Asking(athleteId, viewer, revision, false), first, Typed.whole("Days", by, -1000, 1000), true));
+    String shift(
+            @PathVariable long athleteId,
+            @RequestParam LocalDate first,
+            @RequestParam String by,
+            @RequestParam(required = false) Integer revision,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> changes.shift(
+                        new Asking(athleteId, viewer, revision, false),
+                        first,
+                        Typed.whole("Days", by, -1000, 1000),
+                        true));
     }
 
     @PostMapping("/settings")
-    String settings(@PathVariable long athleteId, @RequestParam Map<String, String> typed, @RequestParam(required = false) Integer revision, HttpServletRequest request,
-                    @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(athleteId, viewer, request, model, () -> changes.settings(new Asking(athleteId, viewer, revision, true), settings(typed, pages.athlete(athleteId, viewer))));
+    String settings(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> typed,
+            @RequestParam(required = false) Integer revision,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> changes.settings(
+                        new Asking(athleteId, viewer, revision, true),
+                        settings(typed, pages.athlete(athleteId, viewer))));
     }
 
     private SeasonSettings settings(Map<String, String> typed, pemblar.app.athlete.Athlete athlete) {
         SeasonSettings old = plan.held(athlete).settings();
-        Aim.Kind kind = Aim.Kind.valueOf(typed.getOrDefault("aimKind", old.aimKind().name()));
+        Aim.Kind kind =
+                Aim.Kind.valueOf(typed.getOrDefault("aimKind", old.aimKind().name()));
         String last = typed.getOrDefault("lastDay", "");
         boolean inDays = "days".equals(typed.get("easyUnit"));
         int easyEvery = Typed.whole("Easy block every", typed.get("easyEvery"), inDays ? 6 : 2, inDays ? 60 : 12);
-        SeasonSettings settings = new SeasonSettings(last.isBlank() ? null : Typed.day("Last day", last), kind, Typed.number("Aim", typed.get("aimValue"), 0.1, kind == Aim.Kind.WEEKLY_HOURS ? 168 : 9999),
-            Typed.whole("Days of a block", typed.get("blockDays"), 3, 28), easyEvery, inDays, Typed.whole("Days of an easy block", typed.getOrDefault("easyDays", "7"), 3, 28),
-            Typed.number("Highest build rate", typed.get("highestBuild"), 0.1, 30), Typed.number("Hours a week", typed.get("weeklyHours"), 0, 100), old.dayMinutes(), old.longDay(), old.stacked());
-        if (inDays && easyEvery - settings.easyDays() < 3) throw new IllegalArgumentException("Easy block every: " + easyEvery + " days leave less than 3 beside an easy block of " + settings.easyDays() + "; enter at least " + (settings.easyDays() + 3) + ".");
+        SeasonSettings settings = new SeasonSettings(
+                last.isBlank() ? null : Typed.day("Last day", last),
+                kind,
+                Typed.number("Aim", typed.get("aimValue"), 0.1, kind == Aim.Kind.WEEKLY_HOURS ? 168 : 9999),
+                Typed.whole("Days of a block", typed.get("blockDays"), 3, 28),
+                easyEvery,
+                inDays,
+                Typed.whole("Days of an easy block", typed.getOrDefault("easyDays", "7"), 3, 28),
+                Typed.number("Highest build rate", typed.get("highestBuild"), 0.1, 30),
+                Typed.number("Hours a week", typed.get("weeklyHours"), 0, 100),
+                old.dayMinutes(),
+                old.longDay(),
+                old.stacked());
+        if (inDays && easyEvery - settings.easyDays() < 3)
+            throw new IllegalArgumentException(
+                    "Easy block every: " + easyEvery + " days leave less than 3 beside an easy block of "
+                            + settings.easyDays() + "; enter at least " + (settings.easyDays() + 3) + ".");
         LocalDate today = pages.today(athlete);
-        if (settings.lastDay() != null && settings.lastDay().isBefore(today.plusDays(6))) throw new IllegalArgumentException("Last day: " + settings.lastDay() + " lies before the season can begin; the nearest possible is " + today.plusDays(6) + ".");
-        if (settings.lastDay() != null && settings.lastDay().isAfter(today.plusDays(1000))) throw new IllegalArgumentException("Last day: a season has at most 1000 days; the nearest possible is " + today.plusDays(1000) + ".");
+        if (settings.lastDay() != null && settings.lastDay().isBefore(today.plusDays(6)))
+            throw new IllegalArgumentException("Last day: " + settings.lastDay()
+                    + " lies before the season can begin; the nearest possible is " + today.plusDays(6) + ".");
+        if (settings.lastDay() != null && settings.lastDay().isAfter(today.plusDays(1000)))
+            throw new IllegalArgumentException(
+                    "Last day: a season has at most 1000 days; the nearest possible is " + today.plusDays(1000) + ".");
         return settings;
     }
 
     @PostMapping("/event")
-    String event(@PathVariable long athleteId, @RequestParam(defaultValue = "0") long id, @RequestParam String name, @RequestParam String day, @RequestParam Priority priority,
-                 @RequestParam(defaultValue = "RACE") SeasonEvent.Kind kind, @RequestParam(required = false) Sport sport, @RequestParam(defaultValue = "") String kilometres, @RequestParam(defaultValue = "") String time, @RequestParam(defaultValue = "1") String days,
-                 @RequestParam(required = false) Integer revision, @RequestParam(defaultValue = "false") boolean replan, HttpServletRequest request,
-                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String event(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "0") long id,
+            @RequestParam String name,
+            @RequestParam String day,
+            @RequestParam Priority priority,
+            @RequestParam(defaultValue = "RACE") SeasonEvent.Kind kind,
+            @RequestParam(required = false) Sport sport,
+            @RequestParam(defaultValue = "") String kilometres,
+            @RequestParam(defaultValue = "") String time,
+            @RequestParam(defaultValue = "1") String days,
+            @RequestParam(required = false) Integer revision,
+            @RequestParam(defaultValue = "false") boolean replan,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return changed(athleteId, viewer, request, model, () -> {
             Sport of = sport == null ? pages.athlete(athleteId, viewer).first() : sport;
-            Double metres = kilometres.isBlank() ? null : (Double) (1000 * Typed.number("Distance", kilometres, 0.1, 5000));
+            Double metres =
+                    kilometres.isBlank() ? null : (Double) (1000 * Typed.number("Distance", kilometres, 0.1, 5000));
             Integer seconds = time.isBlank() ? null : (Integer) Typed.seconds("Expected time", time, 10, 864_000);
-            changes.event(new Asking(athleteId, viewer, revision, replan), new SeasonEvent(id, Typed.day("Day", day), Typed.whole("Days it lasts", days, 1, 28), name.strip(), priority, kind, of, metres, seconds, List.of()));
+            changes.event(
+                    new Asking(athleteId, viewer, revision, replan),
+                    new SeasonEvent(
+                            id,
+                            Typed.day("Day", day),
+                            Typed.whole("Days it lasts", days, 1, 28),
+                            name.strip(),
+                            priority,
+                            kind,
+                            of,
+                            metres,
+                            seconds,
+                            List.of()));
         });
     }
 
     @PostMapping("/event/{id}/remove")
-    String removeEvent(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) Integer revision, @RequestParam(defaultValue = "false") boolean replan, HttpServletRequest request,
-                       @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(athleteId, viewer, request, model, () -> changes.removeEvent(new Asking(athleteId, viewer, revision, replan), id));
+    String removeEvent(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(required = false) Integer revision,
+            @RequestParam(defaultValue = "false") boolean replan,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> changes.removeEvent(new Asking(athleteId, viewer, revision, replan), id));
     }
 
     @PostMapping("/away")
-    String away(@PathVariable long athleteId, @RequestParam("awayFrom") String first, @RequestParam("awayTo") String last, @RequestParam String hours, @RequestParam String reason, @RequestParam(required = false) Integer revision,
-                @RequestParam(defaultValue = "false") boolean replan, HttpServletRequest request, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(athleteId, viewer, request, model, () -> changes.away(new Asking(athleteId, viewer, revision, replan),
-            new Away(Typed.day("From", first), Typed.day("To", last), Typed.number("Hours a week", hours, 0, 100), reason.strip())));
+    String away(
+            @PathVariable long athleteId,
+            @RequestParam("awayFrom") String first,
+            @RequestParam("awayTo") String last,
+            @RequestParam String hours,
+            @RequestParam String reason,
+            @RequestParam(required = false) Integer revision,
+            @RequestParam(defaultValue = "false") boolean replan,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> changes.away(
+                        new Asking(athleteId, viewer, revision, replan),
+                        new Away(
+                                Typed.day("From", first),
+                                Typed.day("To", last),
+                                Typed.number("Hours a week", hours, 0, 100),
+                                reason.strip())));
     }
 
     @PostMapping("/away/{index}/remove")
-    String removeAway(@PathVariable long athleteId, @PathVariable int index, @RequestParam(required = false) Integer revision, @RequestParam(defaultValue = "false") boolean replan, HttpServletRequest request,
-                      @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(athleteId, viewer, request, model, () -> changes.removeAway(new Asking(athleteId, viewer, revision, replan), index));
+    String removeAway(
+            @PathVariable long athleteId,
+            @PathVariable int index,
+            @RequestParam(required = false) Integer revision,
+            @RequestParam(defaultValue = "false") boolean replan,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> changes.removeAway(new Asking(athleteId, viewer, revision, replan), index));
     }
 
     @PostMapping("/undo")
-    String undo(@PathVariable long athleteId, HttpServletRequest request, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(athleteId, viewer, request, model, () -> model.addAttribute("said", undo.undo(athleteId, viewer).orElse("There is nothing to take back.")));
+    String undo(
+            @PathVariable long athleteId,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> model.addAttribute(
+                        "said", undo.undo(athleteId, viewer).orElse("There is nothing to take back.")));
     }
 
-    /** What was typed is kept when it is refused; when somebody was quicker, both are shown and mine can still be done. */
+    /**
+     * What was typed is kept when it is refused; when somebody was quicker, both are shown and mine can still be done.
+     */
     private String changed(long athleteId, Viewer viewer, HttpServletRequest request, Model model, Runnable change) {
         try {
             change.run();
@@ -163,7 +310,12 @@ class SeasonController {
             model.addAttribute("problem", sentence(e.getMessage()));
             model.addAttribute("typed", again(request));
         }
-        fill(athleteId, viewer, Typed.dayOrNull(request.getParameter("from")), Typed.dayOrNull(request.getParameter("to")), model);
+        fill(
+                athleteId,
+                viewer,
+                Typed.dayOrNull(request.getParameter("from")),
+                Typed.dayOrNull(request.getParameter("to")),
+                model);
         return "planner/season :: season";
     }
 
@@ -200,10 +352,18 @@ class SeasonController {
         Outcome outcome = planner.outcome(page.athlete(), held, trend);
         List<Morning> mornings = mornings(held, trend);
         model.addAttribute("outcome", SeasonPlanner.sentence(outcome));
-        mornings.stream().filter(m -> outcome.aim().kind() == Aim.Kind.CHRONIC_LOAD && m.event().priority() == Priority.A).reduce((a, b) -> b)
-            .filter(m -> Math.abs(m.chronic() - outcome.reached()) > WORTH_SAYING).ifPresent(m -> model.addAttribute("now", Now.of(m, outcome)));
+        mornings.stream()
+                .filter(m -> outcome.aim().kind() == Aim.Kind.CHRONIC_LOAD
+                        && m.event().priority() == Priority.A)
+                .reduce((a, b) -> b)
+                .filter(m -> Math.abs(m.chronic() - outcome.reached()) > WORTH_SAYING)
+                .ifPresent(m -> model.addAttribute("now", Now.of(m, outcome)));
         model.addAttribute("mornings", mornings);
-        model.addAttribute("blocks", held.blocks().stream().filter(b -> !b.last().isBefore(page.today())).toList());
+        model.addAttribute(
+                "blocks",
+                held.blocks().stream()
+                        .filter(b -> !b.last().isBefore(page.today()))
+                        .toList());
     }
 
     /** What the present plan comes to beside what could be planned, with what to do about it. */
@@ -211,8 +371,11 @@ class SeasonController {
         static Now of(Morning morning, Outcome outcome) {
             double aim = outcome.aim().value();
             String comes = " What is planned now comes to " + Math.round(morning.chronic());
-            if (Math.abs(morning.chronic() - aim) > Math.abs(outcome.reached() - aim)) return new Now(comes + "; plan the season anew to come nearer.");
-            return new Now(comes + ": sessions on the board go beyond what the limits allow. Scale or drop some, or raise the limit.");
+            if (Math.abs(morning.chronic() - aim) > Math.abs(outcome.reached() - aim))
+                return new Now(comes + "; plan the season anew to come nearer.");
+            return new Now(comes
+                    + ": sessions on the board go beyond what the limits allow. Scale or drop some, "
+                    + "or raise the limit.");
         }
     }
 
@@ -223,14 +386,21 @@ class SeasonController {
         List<Morning> mornings = new ArrayList<>();
         for (SeasonEvent event : held.events()) {
             LoadTrend.Day day = trend.on(event.day());
-            if (day != null && !event.day().isBefore(trend.today()) && event.priority() != Priority.C) mornings.add(new Morning(event, day.chronicBefore(), day.balance()));
+            if (day != null && !event.day().isBefore(trend.today()) && event.priority() != Priority.C)
+                mornings.add(new Morning(event, day.chronicBefore(), day.balance()));
         }
         return mornings;
     }
 
     private static LocalDate lastDay(Held held, LocalDate today) {
-        LocalDate byBlock = held.blocks().stream().map(b -> b.last()).max(LocalDate::compareTo).orElse(today);
-        LocalDate byEvent = held.events().stream().map(SeasonEvent::day).max(LocalDate::compareTo).orElse(today);
+        LocalDate byBlock = held.blocks().stream()
+                .map(b -> b.last())
+                .max(LocalDate::compareTo)
+                .orElse(today);
+        LocalDate byEvent = held.events().stream()
+                .map(SeasonEvent::day)
+                .max(LocalDate::compareTo)
+                .orElse(today);
         LocalDate last = byBlock.isAfter(byEvent) ? byBlock : byEvent;
         return last.isBefore(today.plusDays(28)) ? today.plusDays(28) : last;
     }

@@ -24,7 +24,10 @@ import pemblar.core.season.LoadPerHour;
 import pemblar.core.season.Season;
 import pemblar.core.season.Season.Outcome;
 
-/** Asks the core for a season with an athlete's own data: where the load trend stands, what an hour costs, what is done and pinned. */
+/**
+ * Asks the core for a season with an athlete's own data: where the load trend stands, what an hour costs, what is done
+ * and pinned.
+ */
 @Service
 public class SeasonPlanner {
     private static final int DAYS_AFTER_LAST_EVENT = 14;
@@ -39,11 +42,14 @@ public class SeasonPlanner {
     public Planned plan(Athlete athlete, Held held, Trend trend) {
         Ask ask = ask(athlete, held, trend);
         Season season = Generator.plan(ask);
-        List<Block> blocks = new ArrayList<>(held.blocks().stream().filter(b -> b.first().isBefore(ask.first()) || b.pinned()).toList());
+        List<Block> blocks = new ArrayList<>(held.blocks().stream()
+                .filter(b -> b.first().isBefore(ask.first()) || b.pinned())
+                .toList());
         Naming naming = new Naming(blocks, held.events());
         for (Season.Target target : season.targets())
             if (!target.pinned() && target.days() >= Block.SHORTEST) blocks.add(naming.block(target));
-        return new Planned(blocks.stream().sorted(Comparator.comparing(Block::first)).toList(), season, ask);
+        return new Planned(
+                blocks.stream().sorted(Comparator.comparing(Block::first)).toList(), season, ask);
     }
 
     /** How well the aim can be met, without changing anything: the core's answer for the days ahead. */
@@ -53,33 +59,67 @@ public class SeasonPlanner {
 
     static Ask ask(Athlete athlete, Held held, Trend trend) {
         LocalDate today = trend.today();
-        LocalDate first = held.blocks().stream().filter(b -> b.contains(today)).map(b -> b.last().plusDays(1)).findFirst().orElse(today);
+        LocalDate first = held.blocks().stream()
+                .filter(b -> b.contains(today))
+                .map(b -> b.last().plusDays(1))
+                .findFirst()
+                .orElse(today);
         Ask.Start start = start(athlete, trend, first);
         SeasonSettings settings = held.settings();
-        List<Event> events = held.events().stream().filter(e -> !e.last().isBefore(first)).map(e -> e.toCore(start.chronic())).toList();
-        List<Block> pinned = held.blocks().stream().filter(b -> b.pinned() && !b.first().isBefore(first)).toList();
-        return new Ask(first, last(held, first), events, settings.aim(), settings.rhythm(), settings.highestBuild(), settings.hours(held.allAway()), LoadPerHour.around(loadPerHour(trend)), start, pinned, shape(held, first, start));
+        List<Event> events = held.events().stream()
+                .filter(e -> !e.last().isBefore(first))
+                .map(e -> e.toCore(start.chronic()))
+                .toList();
+        List<Block> pinned = held.blocks().stream()
+                .filter(b -> b.pinned() && !b.first().isBefore(first))
+                .toList();
+        return new Ask(
+                first,
+                last(held, first),
+                events,
+                settings.aim(),
+                settings.rhythm(),
+                settings.highestBuild(),
+                settings.hours(held.allAway()),
+                LoadPerHour.around(loadPerHour(trend)),
+                start,
+                pinned,
+                shape(held, first, start));
     }
 
     /** Phases do not run backwards from the block that runs now, and the last loading block measures what follows. */
     private static Ask.Shape shape(Held held, LocalDate first, Ask.Start start) {
-        Block before = held.blocks().stream().filter(b -> b.last().isBefore(first) && b.last().isAfter(first.minusDays(2))).findFirst().orElse(null);
+        Block before = held.blocks().stream()
+                .filter(b -> b.last().isBefore(first) && b.last().isAfter(first.minusDays(2)))
+                .findFirst()
+                .orElse(null);
         boolean loading = before != null && before.phase() != Phase.TAPER && before.phase() != Phase.RECOVERY;
         double measure = loading && !before.easy() && before.targetLoad() > 0 ? before.loadPerDay() : start.chronic();
-        return new Ask.Shape(Optional.empty(), loading ? Optional.of(before.phase()) : Optional.empty(), measure > 0 ? measure : Double.NaN);
+        return new Ask.Shape(
+                Optional.empty(),
+                loading ? Optional.of(before.phase()) : Optional.empty(),
+                measure > 0 ? measure : Double.NaN);
     }
 
     private static LocalDate last(Held held, LocalDate first) {
         LocalDate least = first.plusDays(6);
         LocalDate wanted = held.settings().lastDay();
-        if (wanted == null) wanted = held.events().stream().map(SeasonEvent::last).filter(d -> !d.isBefore(first)).max(LocalDate::compareTo).map(d -> d.plusDays(DAYS_AFTER_LAST_EVENT)).orElse(first.plusDays(DAYS_WITHOUT_EVENT));
+        if (wanted == null)
+            wanted = held.events().stream()
+                    .map(SeasonEvent::last)
+                    .filter(d -> !d.isBefore(first))
+                    .max(LocalDate::compareTo)
+                    .map(d -> d.plusDays(DAYS_AFTER_LAST_EVENT))
+                    .orElse(first.plusDays(DAYS_WITHOUT_EVENT));
         return wanted.isBefore(least) ? least : wanted;
     }
 
     /** Where the trend stands on the evening before a day; what is planned until then counts. */
     private static Ask.Start start(Athlete athlete, Trend trend, LocalDate first) {
         List<Double> week = new ArrayList<>();
-        double given = Double.isNaN(athlete.trend().startChronic()) ? 0 : athlete.trend().startChronic();
+        double given = Double.isNaN(athlete.trend().startChronic())
+                ? 0
+                : athlete.trend().startChronic();
         double before = trend.days().isEmpty() ? given : trend.days().get(0).chronic();
         for (int i = 7; i >= 1; i--) {
             LoadTrend.Day day = trend.on(first.minusDays(i));
@@ -92,7 +132,9 @@ public class SeasonPlanner {
     /** Points that an hour has cost of late. */
     static double loadPerHour(Trend trend) {
         LocalDate from = trend.today().minusDays(HISTORY_DAYS);
-        List<DayLoad> recent = trend.dayLoads().stream().filter(d -> d.day().isAfter(from) && d.doneSeconds() > 0 && d.withoutLoad() == 0).toList();
+        List<DayLoad> recent = trend.dayLoads().stream()
+                .filter(d -> d.day().isAfter(from) && d.doneSeconds() > 0 && d.withoutLoad() == 0)
+                .toList();
         double hours = recent.stream().mapToDouble(DayLoad::doneSeconds).sum() / 3600;
         double load = recent.stream().mapToDouble(DayLoad::doneLoad).sum();
         return hours < 5 ? USUAL_LOAD_PER_HOUR : Math.max(20, Math.min(120, load / hours));
@@ -106,8 +148,11 @@ public class SeasonPlanner {
             case CHRONIC_LOAD -> " chronic load on the morning of the A event";
         };
         if (outcome.met()) return "The aim of " + number(outcome.aim().value()) + unit + " can be met.";
-        String why = outcome.binding().isEmpty() ? "the days themselves do not allow it" : outcome.binding().stream().map(SeasonPlanner::inTheWay).collect(Collectors.joining(" and "));
-        return "The aim of " + number(outcome.aim().value()) + unit + " cannot be met: " + why + ". The nearest possible is " + number(outcome.nearest()) + ".";
+        String why = outcome.binding().isEmpty()
+                ? "the days themselves do not allow it"
+                : outcome.binding().stream().map(SeasonPlanner::inTheWay).collect(Collectors.joining(" and "));
+        return "The aim of " + number(outcome.aim().value()) + unit + " cannot be met: " + why
+                + ". The nearest possible is " + number(outcome.nearest()) + ".";
     }
 
     private static String inTheWay(Limit limit) {
@@ -122,6 +167,8 @@ public class SeasonPlanner {
     }
 
     private static String number(double value) {
-        return value < 30 ? String.format(java.util.Locale.ROOT, "%.1f", value).replace(".0", "") : String.valueOf(Math.round(value));
+        return value < 30
+                ? String.format(java.util.Locale.ROOT, "%.1f", value).replace(".0", "")
+                : String.valueOf(Math.round(value));
     }
 }

@@ -17,8 +17,8 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonChangedMeanwhile;
-import pemblar.app.season.SeasonSettings;
 import pemblar.app.season.SeasonEvent;
+import pemblar.app.season.SeasonSettings;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.TrendService.Trend;
 
@@ -38,20 +38,32 @@ class SetupController {
     }
 
     @GetMapping("/setup")
-    String ask(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String ask(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
         Athlete athlete = page.athlete();
         SeasonSettings settings = plan.held(athlete).settings();
         model.addAttribute("sport", athlete.first().name());
         model.addAttribute("presentHours", presentHours(page.trend()));
         model.addAttribute("minutes", settings.dayMinutes());
-        model.addAttribute("longDay", settings.longDay() == null ? "" : String.valueOf(settings.longDay().getValue()));
+        model.addAttribute(
+                "longDay",
+                settings.longDay() == null
+                        ? ""
+                        : String.valueOf(settings.longDay().getValue()));
         return show(model, Map.of());
     }
 
     private static double presentHours(Trend trend) {
         LocalDate from = trend.today().minusDays(7L * WEEKS_LOOKED_AT);
-        return Math.rint(trend.dayLoads().stream().filter(d -> !d.day().isBefore(from) && d.day().isBefore(trend.today())).mapToDouble(DayLoad::doneSeconds).sum() / 3600 / WEEKS_LOOKED_AT * 2) / 2;
+        return Math.rint(trend.dayLoads().stream()
+                                .filter(d -> !d.day().isBefore(from) && d.day().isBefore(trend.today()))
+                                .mapToDouble(DayLoad::doneSeconds)
+                                .sum()
+                        / 3600
+                        / WEEKS_LOOKED_AT
+                        * 2)
+                / 2;
     }
 
     private static String show(Model model, Map<String, String> typed) {
@@ -63,10 +75,15 @@ class SetupController {
 
     /** Shows what would be planned; nothing is saved yet. */
     @PostMapping("/setup")
-    String review(@PathVariable long athleteId, @RequestParam Map<String, String> typed, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String review(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
         try {
-            SetupService.Review review = setup.review(page.athlete(), viewer, page.trend(), SetupAnswers.read(typed, page.today()));
+            SetupService.Review review =
+                    setup.review(page.athlete(), viewer, page.trend(), SetupAnswers.read(typed, page.today()));
             model.addAttribute("review", review);
             model.addAttribute("revision", plan.held(page.athlete()).revision());
             model.addAttribute("word", SeasonPlanner.sentence(review.outcome()));
@@ -77,8 +94,13 @@ class SetupController {
     }
 
     @PostMapping("/setup/save")
-    String save(@PathVariable long athleteId, @RequestParam Map<String, String> typed, @RequestParam(required = false) Integer revision,
-                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model, RedirectAttributes after) {
+    String save(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> typed,
+            @RequestParam(required = false) Integer revision,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model,
+            RedirectAttributes after) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
         try {
             SetupAnswers answers = SetupAnswers.read(typed, page.today());
@@ -93,11 +115,18 @@ class SetupController {
 
     /** Fills the blocks ahead with workouts; what was put by hand stays. */
     @PostMapping("/fill")
-    String fill(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model, RedirectAttributes after) {
+    String fill(
+            @PathVariable long athleteId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model,
+            RedirectAttributes after) {
         Athlete athlete = pages.athlete(athleteId, viewer);
         int sessions = setup.fill(athlete, viewer, pages.today(athlete));
-        after.addFlashAttribute("said", sessions == 0 ? "No block ahead has a target, so there is nothing to fill. Plan the season first." : sessions + " sessions are on the board.");
+        after.addFlashAttribute(
+                "said",
+                sessions == 0
+                        ? "No block ahead has a target, so there is nothing to fill. Plan the season first."
+                        : sessions + " sessions are on the board.");
         return "redirect:/a/" + athleteId + "/board";
     }
-
 }

@@ -29,8 +29,12 @@ import pemblar.core.threshold.Endurance;
 /** Turns the answers of the guided set-up into a season and its sessions. */
 @Service
 class SetupService {
-    /** Share of what the given hours can carry that chronic load comes to on the event's morning, with easy blocks, a taper and lost days. */
+    /**
+     * Share of what the given hours can carry that chronic load comes to on the event's morning, with easy blocks, a
+     * taper and lost days.
+     */
     private static final double AIMED_SHARE = 0.72;
+
     private static final int FEWEST_WEEKS = 10;
     private static final int MOST_WEEKS = 30;
     private static final double LOAD_PER_HOUR_WITHOUT_DATA = 50;
@@ -43,7 +47,13 @@ class SetupService {
     private final AthleteService athletes;
     private final UndoService undo;
 
-    SetupService(PlanService plan, SeasonPlanner planner, SeasonChanges changes, BoardFilling filling, AthleteService athletes, UndoService undo) {
+    SetupService(
+            PlanService plan,
+            SeasonPlanner planner,
+            SeasonChanges changes,
+            BoardFilling filling,
+            AthleteService athletes,
+            UndoService undo) {
         this.plan = plan;
         this.planner = planner;
         this.changes = changes;
@@ -54,13 +64,27 @@ class SetupService {
 
     /**
      * What would be planned.
+     *
      * @param suggested the day was suggested, as it was left open
-     * @param expected  time that the recent result suggests for the event, s; null without a result or a distance
-     * @param filled    the first blocks with their sessions
+     * @param expected time that the recent result suggests for the event, s; null without a result or a distance
+     * @param filled the first blocks with their sessions
      */
-    record Review(Held held, Season.Outcome outcome, SeasonEvent event, boolean suggested, Double expected, List<BoardFilling.Filled> filled, double aim) {
+    record Review(
+            Held held,
+            Season.Outcome outcome,
+            SeasonEvent event,
+            boolean suggested,
+            Double expected,
+            List<BoardFilling.Filled> filled,
+            double aim) {
         public List<Block> blocks() {
-            return held.blocks().stream().filter(b -> b.last().isAfter(filled.isEmpty() ? LocalDate.MIN : filled.get(0).block().first().minusDays(1))).toList();
+            return held.blocks().stream()
+                    .filter(b -> b.last()
+                            .isAfter(
+                                    filled.isEmpty()
+                                            ? LocalDate.MIN
+                                            : filled.get(0).block().first().minusDays(1)))
+                    .toList();
         }
     }
 
@@ -73,8 +97,18 @@ class SetupService {
         SeasonPlanner.Planned planned = planner.plan(athlete, wanted, trend);
         Held full = changed(wanted.withBlocks(planned.blocks()), answers.loads());
         List<BoardFilling.Filled> filled = filling.proposed(athlete, viewer, full, trend.today());
-        SeasonEvent event = full.events().stream().filter(e -> e.day().equals(day)).findFirst().orElseThrow();
-        return new Review(full, planned.season().outcome(), event, answers.day() == null, expected(answers), filled.subList(0, Math.min(BLOCKS_SHOWN, filled.size())), wanted.settings().aimValue());
+        SeasonEvent event = full.events().stream()
+                .filter(e -> e.day().equals(day))
+                .findFirst()
+                .orElseThrow();
+        return new Review(
+                full,
+                planned.season().outcome(),
+                event,
+                answers.day() == null,
+                expected(answers),
+                filled.subList(0, Math.min(BLOCKS_SHOWN, filled.size())),
+                wanted.settings().aimValue());
     }
 
     /** Without any data the present hours say where the load trend begins. */
@@ -82,27 +116,71 @@ class SetupService {
         if (!trend.days().isEmpty()) return athlete;
         double perDay = answers.presentHours() * LOAD_PER_HOUR_WITHOUT_DATA / 7;
         LoadTrend.Settings settings = athlete.trend();
-        return new Athlete(athlete.id(), athlete.name(), athlete.sports(), athlete.sex(), athlete.zone(), new LoadTrend.Settings(settings.acuteDays(), settings.chronicDays(), perDay, perDay));
+        return new Athlete(
+                athlete.id(),
+                athlete.name(),
+                athlete.sports(),
+                athlete.sex(),
+                athlete.zone(),
+                new LoadTrend.Settings(settings.acuteDays(), settings.chronicDays(), perDay, perDay));
     }
 
     private Held wanted(Athlete athlete, Held held, Trend trend, SetupAnswers answers, LocalDate day) {
         double hours = answers.weeklyMinutes() / 60.0;
         double aim = Math.max(10, Math.rint(AIMED_SHARE * hours * SeasonPlanner.loadPerHour(trend) / 7));
         SeasonSettings old = held.settings();
-        SeasonSettings settings = new SeasonSettings(null, Aim.Kind.CHRONIC_LOAD, aim, old.blockDays(), old.easyEvery(), old.easyInDays(), old.easyDays(), HIGHEST_BUILD, Math.min(100, hours), answers.minutes(), answers.longDay(), answers.stacked());
-        SeasonEvent same = held.events().stream().filter(e -> e.name().equalsIgnoreCase(answers.event()) && !e.day().isBefore(trend.today())).findFirst().orElse(null);
-        SeasonEvent taken = held.events().stream().filter(e -> e != same && e.day().equals(day)).findFirst().orElse(null);
-        if (taken != null) throw new IllegalArgumentException("Day: on " + day + " there is “" + taken.name() + "” already; choose another day, such as " + day.plusDays(1) + ".");
-        Integer seconds = answers.seconds() != null ? answers.seconds() : expected(answers) == null ? null : (Integer) (int) Math.round(expected(answers));
-        SeasonEvent event = new SeasonEvent(same == null ? 0 : same.id(), day, same == null ? 1 : same.days(), answers.event(), Priority.A, answers.kind(), answers.sport(), answers.metres(), seconds, same == null ? List.of() : same.demands());
-        List<SeasonEvent> events = new ArrayList<>(held.events().stream().filter(e -> e != same).toList());
+        SeasonSettings settings = new SeasonSettings(
+                null,
+                Aim.Kind.CHRONIC_LOAD,
+                aim,
+                old.blockDays(),
+                old.easyEvery(),
+                old.easyInDays(),
+                old.easyDays(),
+                HIGHEST_BUILD,
+                Math.min(100, hours),
+                answers.minutes(),
+                answers.longDay(),
+                answers.stacked());
+        SeasonEvent same = held.events().stream()
+                .filter(e ->
+                        e.name().equalsIgnoreCase(answers.event()) && !e.day().isBefore(trend.today()))
+                .findFirst()
+                .orElse(null);
+        SeasonEvent taken = held.events().stream()
+                .filter(e -> e != same && e.day().equals(day))
+                .findFirst()
+                .orElse(null);
+        if (taken != null)
+            throw new IllegalArgumentException("Day: on " + day + " there is “" + taken.name()
+                    + "” already; choose another day, such as " + day.plusDays(1) + ".");
+        Integer seconds = answers.seconds() != null
+                ? answers.seconds()
+                : expected(answers) == null ? null : (Integer) (int) Math.round(expected(answers));
+        SeasonEvent event = new SeasonEvent(
+                same == null ? 0 : same.id(),
+                day,
+                same == null ? 1 : same.days(),
+                answers.event(),
+                Priority.A,
+                answers.kind(),
+                answers.sport(),
+                answers.metres(),
+                seconds,
+                same == null ? List.of() : same.demands());
+        List<SeasonEvent> events =
+                new ArrayList<>(held.events().stream().filter(e -> e != same).toList());
         events.add(event);
         return held.withSettings(settings).withEvents(events);
     }
 
     private static Double expected(SetupAnswers answers) {
         if (answers.result() == null || answers.metres() == null) return null;
-        return Endurance.usual(answers.sport()).secondsFor(answers.metres(), answers.result().metres(), answers.result().seconds());
+        return Endurance.usual(answers.sport())
+                .secondsFor(
+                        answers.metres(),
+                        answers.result().metres(),
+                        answers.result().seconds());
     }
 
     /** The first Sunday by which the plan reaches what the hours can carry. */
@@ -111,7 +189,9 @@ class SetupService {
         for (int weeks = FEWEST_WEEKS; weeks < MOST_WEEKS; weeks++) {
             LocalDate day = sunday.plusWeeks(weeks);
             if (held.events().stream().anyMatch(e -> e.day().equals(day))) continue;
-            if (Generator.plan(SeasonPlanner.ask(athlete, wanted(athlete, held, trend, answers, day), trend)).outcome().met()) return day;
+            if (Generator.plan(SeasonPlanner.ask(athlete, wanted(athlete, held, trend, answers, day), trend))
+                    .outcome()
+                    .met()) return day;
         }
         return sunday.plusWeeks(MOST_WEEKS);
     }
@@ -119,7 +199,8 @@ class SetupService {
     private static Held changed(Held held, Map<LocalDate, Double> loads) {
         List<Block> blocks = held.blocks();
         for (Map.Entry<LocalDate, Double> load : loads.entrySet())
-            if (blocks.stream().anyMatch(b -> b.first().equals(load.getKey()))) blocks = BlockEditing.withLoad(blocks, load.getKey(), load.getValue());
+            if (blocks.stream().anyMatch(b -> b.first().equals(load.getKey())))
+                blocks = BlockEditing.withLoad(blocks, load.getKey(), load.getValue());
         return held.withBlocks(blocks);
     }
 
@@ -127,7 +208,8 @@ class SetupService {
     @Transactional
     int save(Athlete athlete, Viewer viewer, Trend trend, SetupAnswers answers, Integer revision) {
         Review review = review(athlete, viewer, trend, answers);
-        if (trend.days().isEmpty()) athletes.setStartLoad(athlete.id(), viewer, answers.presentHours() * LOAD_PER_HOUR_WITHOUT_DATA / 7);
+        if (trend.days().isEmpty())
+            athletes.setStartLoad(athlete.id(), viewer, answers.presentHours() * LOAD_PER_HOUR_WITHOUT_DATA / 7);
         int[] sessions = {0};
         undo.asOne(athlete.id(), viewer, "Set up the season towards “" + answers.event() + "”.", () -> {
             changes.setUp(new SeasonChanges.Asking(athlete.id(), viewer, revision, false), review.held());

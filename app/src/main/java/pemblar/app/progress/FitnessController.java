@@ -12,10 +12,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
-import pemblar.core.sport.Measure;
-import pemblar.core.sport.Sport;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.prediction.Prediction;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Endurance;
 
 /** Fitness: what a heart beat buys, compared like with like, and what could be run or ridden. */
@@ -35,10 +35,15 @@ class FitnessController {
     record Line(String over, String best, String range, String leansOn, boolean outside) {}
 
     @GetMapping("/a/{athleteId}/progress/fitness")
-    String fitness(@PathVariable long athleteId, @RequestParam(defaultValue = "") String sport, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String fitness(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String sport,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
         List<Sport> told = FitnessService.told(page.athlete());
-        Sport asked = told.stream().filter(s -> s.key().equals(sport)).findFirst().orElse(told.get(0));
+        Sport asked =
+                told.stream().filter(s -> s.key().equals(sport)).findFirst().orElse(told.get(0));
         boolean run = asked.ownMeasure() == Measure.SPEED;
         AerobicTrend trend = fitness.aerobic(page.athlete(), asked);
         model.addAttribute("run", run);
@@ -46,44 +51,74 @@ class FitnessController {
         model.addAttribute("told", told);
         model.addAttribute("aerobic", trend);
         model.addAttribute("sentence", sentence(trend, run));
-        model.addAttribute("costs", trend.costs().stream().map(FitnessController::cost).toList());
+        model.addAttribute(
+                "costs", trend.costs().stream().map(FitnessController::cost).toList());
         if (trend.notEnough().isEmpty()) model.addAttribute("drawing", FitnessDrawing.of(trend, run));
         FitnessService.Predictions predictions = fitness.predictions(page.athlete(), asked);
-        model.addAttribute("predictions", predictions.all().stream().map(p -> line(p, run)).toList());
+        model.addAttribute(
+                "predictions", predictions.all().stream().map(p -> line(p, run)).toList());
         model.addAttribute("missing", predictions.missing());
         model.addAttribute("exponent", exponent(predictions));
         return "progress/fitness";
     }
 
     private static String sentence(AerobicTrend trend, boolean run) {
-        if (trend.notEnough().isPresent()) return "Not enough yet: " + trend.notEnough().get() + ". It takes steady stretches of five minutes with heart rate, and a resting and a maximum heart rate set.";
+        if (trend.notEnough().isPresent())
+            return "Not enough yet: " + trend.notEnough().get()
+                    + ". It takes steady stretches of five minutes with heart rate, and a resting and a "
+                    + "maximum heart rate set.";
         AerobicTrend.Week first = trend.weeks().get(0);
         AerobicTrend.Week last = trend.weeks().get(trend.weeks().size() - 1);
         boolean apart = last.low() > first.high() || last.high() < first.low();
-        String change = String.format(Locale.ROOT, "%+.1f %%", 100 * (last.value() / first.value() - 1)).replace('-', '−');
-        String values = "At 70 % of your heart-rate reserve you hold " + FitnessDrawing.shown(last.value(), run) + " (95 % range " + FitnessDrawing.shown(last.low(), run) + " to " + FitnessDrawing.shown(last.high(), run) + ")";
-        return values + (apart ? ", " + change + " since " + first.day().format(FitnessDrawing.DAY) + "." : "; the change since " + first.day().format(FitnessDrawing.DAY) + ", " + change + ", is within what the data can tell.");
+        String change = String.format(Locale.ROOT, "%+.1f %%", 100 * (last.value() / first.value() - 1))
+                .replace('-', '−');
+        String values = "At 70 % of your heart-rate reserve you hold " + FitnessDrawing.shown(last.value(), run)
+                + " (95 % range " + FitnessDrawing.shown(last.low(), run) + " to "
+                + FitnessDrawing.shown(last.high(), run) + ")";
+        return values
+                + (apart
+                        ? ", " + change + " since " + first.day().format(FitnessDrawing.DAY) + "."
+                        : "; the change since " + first.day().format(FitnessDrawing.DAY) + ", " + change
+                                + ", is within what the data can tell.");
     }
 
     private static String cost(AerobicTrend.Cost c) {
         String reach = String.format(Locale.ROOT, "%.1f ± %.1f %%", Math.abs(c.percent()), (c.high() - c.low()) / 2);
-        String what = c.name().equals("heat") ? "Each degree above 15 °C" : c.name().equals("drift") ? "Each hour into a session" : Character.toUpperCase(c.name().charAt(0)) + c.name().substring(1);
+        String what = c.name().equals("heat")
+                ? "Each degree above 15 °C"
+                : c.name().equals("drift")
+                        ? "Each hour into a session"
+                        : Character.toUpperCase(c.name().charAt(0)) + c.name().substring(1);
         boolean told = c.low() > 0 || c.high() < 0;
-        return what + (c.percent() >= 0 ? " costs you " : " gives you ") + reach + (told ? "." : ", which the data cannot tell from nothing.");
+        return what
+                + (c.percent() >= 0 ? " costs you " : " gives you ")
+                + reach
+                + (told ? "." : ", which the data cannot tell from nothing.");
     }
 
     private static String exponent(FitnessService.Predictions p) {
         if (p.all().isEmpty()) return "";
-        String from = p.origin() == Endurance.Origin.OWN_EFFORTS ? "from your own efforts of 20 min to 4 h" : p.origin() == Endurance.Origin.WORLD_BEST ? "by how your pace stands to the best over 10 km" : "the usual one, as your efforts do not tell it";
-        return String.format(Locale.ROOT, "Endurance exponent %.3f, %s. The range takes 0.01 either way, and 2 %% of the threshold.", p.k(), from);
+        String from = p.origin() == Endurance.Origin.OWN_EFFORTS
+                ? "from your own efforts of 20 min to 4 h"
+                : p.origin() == Endurance.Origin.WORLD_BEST
+                        ? "by how your pace stands to the best over 10 km"
+                        : "the usual one, as your efforts do not tell it";
+        return String.format(
+                Locale.ROOT,
+                "Endurance exponent %.3f, %s. The range takes 0.01 either way, and 2 %% of the threshold.",
+                p.k(),
+                from);
     }
 
     private Line line(FitnessService.Predicted p, boolean run) {
         Prediction q = p.prediction();
         String over = run ? shown.kilometres(p.asked()) : shown.duration(p.asked());
         List<String> figures = new ArrayList<>();
-        for (double v : new double[] {q.value(), q.low(), q.high()}) figures.add(run ? Shown.clock(v) : Math.round(v) + " W");
-        String leans = q.leansOn().map(r -> Shown.clock(r.seconds()) + " of " + shown.date(r.day())).orElse("nothing recent");
+        for (double v : new double[] {q.value(), q.low(), q.high()})
+            figures.add(run ? Shown.clock(v) : Math.round(v) + " W");
+        String leans = q.leansOn()
+                .map(r -> Shown.clock(r.seconds()) + " of " + shown.date(r.day()))
+                .orElse("nothing recent");
         return new Line(over, figures.get(0), figures.get(1) + " to " + figures.get(2), leans, q.outside());
     }
 }

@@ -9,7 +9,10 @@ import java.util.stream.DoubleStream;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.workout.Pace;
 
-/** The aerobic trend in a box of 1000 by 260: its line with the 95 % band, sessions as measured (open) and adjusted (filled). */
+/**
+ * The aerobic trend in a box of 1000 by 260: its line with the 95 % band, sessions as measured (open) and adjusted
+ * (filled).
+ */
 record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> values, List<Tick> months) {
     private static final double WIDTH = 1000;
     private static final double HEIGHT = 260;
@@ -23,17 +26,45 @@ record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> value
         LocalDate first = trend.weeks().get(0).day();
         LocalDate last = trend.weeks().get(trend.weeks().size() - 1).day();
         for (AerobicTrend.Adjusted a : trend.adjusted()) if (a.day().isAfter(last)) last = a.day();
-        double[] all = trend.adjusted().stream().flatMapToDouble(a -> DoubleStream.of(a.adjusted(), a.measured())).sorted().toArray();
-        double low = Math.min(all[all.length / 50], trend.weeks().stream().mapToDouble(AerobicTrend.Week::low).min().orElse(0)) * 0.98;
-        double high = Math.max(all[all.length - 1 - all.length / 50], trend.weeks().stream().mapToDouble(AerobicTrend.Week::high).max().orElse(1)) * 1.02;
+        double[] all = trend.adjusted().stream()
+                .flatMapToDouble(a -> DoubleStream.of(a.adjusted(), a.measured()))
+                .sorted()
+                .toArray();
+        double low = Math.min(
+                        all[all.length / 50],
+                        trend.weeks().stream()
+                                .mapToDouble(AerobicTrend.Week::low)
+                                .min()
+                                .orElse(0))
+                * 0.98;
+        double high = Math.max(
+                        all[all.length - 1 - all.length / 50],
+                        trend.weeks().stream()
+                                .mapToDouble(AerobicTrend.Week::high)
+                                .max()
+                                .orElse(1))
+                * 1.02;
         Scale scale = new Scale(first, last, low, high);
         StringBuilder line = new StringBuilder();
         StringBuilder band = new StringBuilder();
-        for (AerobicTrend.Week w : trend.weeks()) line.append(line.isEmpty() ? 'M' : 'L').append(scale.point(w.day(), w.value()));
-        for (AerobicTrend.Week w : trend.weeks()) band.append(band.isEmpty() ? 'M' : 'L').append(scale.point(w.day(), w.high()));
-        for (int i = trend.weeks().size() - 1; i >= 0; i--) band.append('L').append(scale.point(trend.weeks().get(i).day(), trend.weeks().get(i).low()));
-        List<Dot> dots = trend.adjusted().stream().map(a -> new Dot(scale.x(a.day()), scale.y(a.measured()), scale.y(a.adjusted()), a.day().format(DAY) + ": measured " + shown(a.measured(), run) + ", in like conditions " + shown(a.adjusted(), run))).toList();
-        return new FitnessDrawing(line.toString(), band.append('Z').toString(), dots, ticks(scale, run), months(scale, first, last));
+        for (AerobicTrend.Week w : trend.weeks())
+            line.append(line.isEmpty() ? 'M' : 'L').append(scale.point(w.day(), w.value()));
+        for (AerobicTrend.Week w : trend.weeks())
+            band.append(band.isEmpty() ? 'M' : 'L').append(scale.point(w.day(), w.high()));
+        for (int i = trend.weeks().size() - 1; i >= 0; i--)
+            band.append('L')
+                    .append(scale.point(
+                            trend.weeks().get(i).day(), trend.weeks().get(i).low()));
+        List<Dot> dots = trend.adjusted().stream()
+                .map(a -> new Dot(
+                        scale.x(a.day()),
+                        scale.y(a.measured()),
+                        scale.y(a.adjusted()),
+                        a.day().format(DAY) + ": measured " + shown(a.measured(), run) + ", in like conditions "
+                                + shown(a.adjusted(), run)))
+                .toList();
+        return new FitnessDrawing(
+                line.toString(), band.append('Z').toString(), dots, ticks(scale, run), months(scale, first, last));
     }
 
     static String shown(double value, boolean run) {
@@ -42,7 +73,9 @@ record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> value
 
     private record Scale(LocalDate first, LocalDate last, double low, double high) {
         double x(LocalDate day) {
-            return WIDTH * (day.toEpochDay() - first.toEpochDay()) / Math.max(1.0, last.toEpochDay() - first.toEpochDay());
+            return WIDTH
+                    * (day.toEpochDay() - first.toEpochDay())
+                    / Math.max(1.0, last.toEpochDay() - first.toEpochDay());
         }
 
         double y(double value) {
@@ -57,17 +90,22 @@ record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> value
     private static List<Tick> ticks(Scale scale, boolean run) {
         List<Tick> ticks = new ArrayList<>();
         if (run) {
-            for (int pace = 120; pace < 900; pace += 15) if (1000.0 / pace > scale.low() && 1000.0 / pace < scale.high()) ticks.add(new Tick(scale.y(1000.0 / pace), Pace.clock(pace)));
+            for (int pace = 120; pace < 900; pace += 15)
+                if (1000.0 / pace > scale.low() && 1000.0 / pace < scale.high())
+                    ticks.add(new Tick(scale.y(1000.0 / pace), Pace.clock(pace)));
             return ticks;
         }
         double step = scale.high() - scale.low() > 100 ? 50 : scale.high() - scale.low() > 40 ? 20 : 10;
-        for (double v = Math.ceil(scale.low() / step) * step; v < scale.high(); v += step) ticks.add(new Tick(scale.y(v), String.valueOf(Math.round(v))));
+        for (double v = Math.ceil(scale.low() / step) * step; v < scale.high(); v += step)
+            ticks.add(new Tick(scale.y(v), String.valueOf(Math.round(v))));
         return ticks;
     }
 
     private static List<Tick> months(Scale scale, LocalDate first, LocalDate last) {
         List<Tick> months = new ArrayList<>();
-        for (LocalDate month = first.withDayOfMonth(1).plusMonths(1); !month.isAfter(last); month = month.plusMonths(1)) months.add(new Tick(scale.x(month), month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH)));
+        for (LocalDate month = first.withDayOfMonth(1).plusMonths(1); !month.isAfter(last); month = month.plusMonths(1))
+            months.add(new Tick(
+                    scale.x(month), month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH)));
         return months;
     }
 }

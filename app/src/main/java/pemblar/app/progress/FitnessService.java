@@ -15,7 +15,6 @@ import pemblar.app.evidence.EvidenceService;
 import pemblar.app.session.AerobicStore;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.sport.Sport;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.aerobic.Pieces;
 import pemblar.core.aerobic.SessionMean;
@@ -23,10 +22,11 @@ import pemblar.core.effort.BestCurve;
 import pemblar.core.prediction.Prediction;
 import pemblar.core.prediction.Range;
 import pemblar.core.prediction.Result;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Endurance;
 import pemblar.core.threshold.Quantity;
-import pemblar.core.sport.Measure;
 
 /** Am I getting fitter, and what could I do: the aerobic trend and predicted results of one sport. */
 @Service
@@ -35,6 +35,7 @@ class FitnessService {
     private static final int RECENT_DAYS = 90;
     /** Of a threshold nobody knows better. */
     private static final double USUAL_WIDTH = 0.02;
+
     private static final int[] RESULT_SECONDS = {1200, 1800, 2400, 3000, 3600, 5400, 7200, 10_800, 14_400};
     private static final double[] METRES = {5000, 10_000, 21_097.5, 42_195};
     private static final double[] SECONDS = {1200, 3600, 10_800, 18_000};
@@ -44,7 +45,12 @@ class FitnessService {
     private final EvidenceService evidence;
     private final InstantSource clock;
 
-    FitnessService(AerobicStore pieces, ThresholdService thresholds, EffortService efforts, EvidenceService evidence, InstantSource clock) {
+    FitnessService(
+            AerobicStore pieces,
+            ThresholdService thresholds,
+            EffortService efforts,
+            EvidenceService evidence,
+            InstantSource clock) {
         this.pieces = pieces;
         this.thresholds = thresholds;
         this.efforts = efforts;
@@ -57,8 +63,11 @@ class FitnessService {
     AerobicTrend aerobic(Athlete athlete, Sport sport) {
         LocalDate today = athlete.dayOf(clock.instant());
         DatedValues values = thresholds.of(athlete);
-        Map<Long, List<AerobicStore.Stored>> bySession = pieces.from(athlete.id(), sport, today.minusDays(DAYS)).stream().filter(p -> isWithin(fraction(values, p)))
-            .collect(Collectors.groupingBy(AerobicStore.Stored::sessionId, LinkedHashMap::new, Collectors.toList()));
+        Map<Long, List<AerobicStore.Stored>> bySession =
+                pieces.from(athlete.id(), sport, today.minusDays(DAYS)).stream()
+                        .filter(p -> isWithin(fraction(values, p)))
+                        .collect(Collectors.groupingBy(
+                                AerobicStore.Stored::sessionId, LinkedHashMap::new, Collectors.toList()));
         List<SessionMean> means = new ArrayList<>();
         bySession.forEach((id, list) -> means.add(mean(id, list, values)));
         return AerobicTrend.of(means);
@@ -69,21 +78,38 @@ class FitnessService {
     }
 
     private static double fraction(DatedValues values, AerobicStore.Stored p) {
-        double rest = values.latest(Quantity.RESTING_HEART_RATE, p.day()).map(d -> d.value()).orElse(Double.NaN);
-        double most = values.latest(Quantity.MAXIMUM_HEART_RATE, p.day()).map(d -> d.value()).orElse(Double.NaN);
+        double rest = values.latest(Quantity.RESTING_HEART_RATE, p.day())
+                .map(d -> d.value())
+                .orElse(Double.NaN);
+        double most = values.latest(Quantity.MAXIMUM_HEART_RATE, p.day())
+                .map(d -> d.value())
+                .orElse(Double.NaN);
         return (p.bpm() - rest) / (most - rest);
     }
 
     private static SessionMean mean(long id, List<AerobicStore.Stored> list, DatedValues values) {
-        double heat = list.stream().mapToDouble(p -> Double.isNaN(p.celsius()) ? 0 : Math.max(0, p.celsius() - AerobicTrend.COOL_CELSIUS)).average().orElse(0);
-        double hours = list.stream().mapToDouble(AerobicStore.Stored::hours).average().orElse(0);
-        double log = list.stream().mapToDouble(p -> Math.log(p.output() / fraction(values, p))).average().orElse(0);
-        return new SessionMean(String.valueOf(id), list.get(0).day(), list.get(0).surface(), heat, hours, log, list.size());
+        double heat = list.stream()
+                .mapToDouble(p -> Double.isNaN(p.celsius()) ? 0 : Math.max(0, p.celsius() - AerobicTrend.COOL_CELSIUS))
+                .average()
+                .orElse(0);
+        double hours =
+                list.stream().mapToDouble(AerobicStore.Stored::hours).average().orElse(0);
+        double log = list.stream()
+                .mapToDouble(p -> Math.log(p.output() / fraction(values, p)))
+                .average()
+                .orElse(0);
+        return new SessionMean(
+                String.valueOf(id), list.get(0).day(), list.get(0).surface(), heat, hours, log, list.size());
     }
 
-    /** Sports of which a heart beat's worth can be told: power on wheels, or speed of which hills have a known cost; never empty. */
+    /**
+     * Sports of which a heart beat's worth can be told: power on wheels, or speed of which hills have a known cost;
+     * never empty.
+     */
     static List<Sport> told(Athlete athlete) {
-        List<Sport> told = athlete.sports().stream().filter(s -> s.onWheels() || s.hillsCost()).toList();
+        List<Sport> told = athlete.sports().stream()
+                .filter(s -> s.onWheels() || s.hillsCost())
+                .toList();
         return told.isEmpty() ? List.of(athlete.first()) : told;
     }
 
@@ -98,14 +124,25 @@ class FitnessService {
         LocalDate today = athlete.dayOf(clock.instant());
         boolean run = sport.ownMeasure() == Measure.SPEED;
         Quantity quantity = Quantity.of(Quantity.threshold(sport.ownMeasure()).kind(), sport);
-        OptionalDouble threshold = thresholds.of(athlete).latest(quantity, today).map(d -> OptionalDouble.of(d.value())).orElse(OptionalDouble.empty());
-        if (threshold.isEmpty()) return new Predictions(List.of(), Double.NaN, Endurance.Origin.DEFAULT, "no " + quantity.label() + " is set");
+        OptionalDouble threshold = thresholds
+                .of(athlete)
+                .latest(quantity, today)
+                .map(d -> OptionalDouble.of(d.value()))
+                .orElse(OptionalDouble.empty());
+        if (threshold.isEmpty())
+            return new Predictions(
+                    List.of(), Double.NaN, Endurance.Origin.DEFAULT, "no " + quantity.label() + " is set");
         List<Result> results = results(athlete, sport, today);
-        Endurance endurance = run ? evidence.endurance(athlete, 10_000, 10_000 / threshold.getAsDouble()) : evidence.endurance(athlete, sport);
+        Endurance endurance = run
+                ? evidence.endurance(athlete, 10_000, 10_000 / threshold.getAsDouble())
+                : evidence.endurance(athlete, sport);
         Range level = Range.about(threshold.getAsDouble(), USUAL_WIDTH * threshold.getAsDouble());
-        Prediction.Basis basis = new Prediction.Basis(today, level, Range.about(endurance.k(), Prediction.USUAL_REACH), results);
+        Prediction.Basis basis =
+                new Prediction.Basis(today, level, Range.about(endurance.k(), Prediction.USUAL_REACH), results);
         List<Predicted> all = new ArrayList<>();
-        for (double asked : run ? METRES : SECONDS) all.add(new Predicted(asked, run ? Prediction.overMetres(basis, asked) : Prediction.overSeconds(basis, asked)));
+        for (double asked : run ? METRES : SECONDS)
+            all.add(new Predicted(
+                    asked, run ? Prediction.overMetres(basis, asked) : Prediction.overSeconds(basis, asked)));
         return new Predictions(all, endurance.k(), endurance.origin(), null);
     }
 
@@ -113,8 +150,23 @@ class FitnessService {
     private List<Result> results(Athlete athlete, Sport sport, LocalDate today) {
         BestCurve curve = efforts.curve(athlete, sport, sport.ownMeasure(), today.minusDays(RECENT_DAYS), today);
         List<BestCurve.Point> points = new ArrayList<>();
-        for (int seconds : RESULT_SECONDS) points.addAll(curve.points(seconds, (int) (seconds * 1.01)).stream().limit(1).toList());
-        Map<Long, LocalDate> days = efforts.named(athlete, points.stream().map(BestCurve.Point::source).distinct().toList()).stream().collect(Collectors.toMap(EffortService.Named::recordingId, EffortService.Named::day));
-        return points.stream().filter(p -> days.containsKey(p.source()) && p.value() > 0).map(p -> new Result(days.get(p.source()), p.seconds(), p.value())).toList();
+        for (int seconds : RESULT_SECONDS)
+            points.addAll(curve.points(seconds, (int) (seconds * 1.01)).stream()
+                    .limit(1)
+                    .toList());
+        Map<Long, LocalDate> days =
+                efforts
+                        .named(
+                                athlete,
+                                points.stream()
+                                        .map(BestCurve.Point::source)
+                                        .distinct()
+                                        .toList())
+                        .stream()
+                        .collect(Collectors.toMap(EffortService.Named::recordingId, EffortService.Named::day));
+        return points.stream()
+                .filter(p -> days.containsKey(p.source()) && p.value() > 0)
+                .map(p -> new Result(days.get(p.source()), p.seconds(), p.value()))
+                .toList();
     }
 }

@@ -39,22 +39,37 @@ class ProgressController {
     }
 
     @PostMapping("/scale")
-    String scale(@PathVariable long athleteId, @RequestParam long session, @RequestParam int percent, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String scale(
+            @PathVariable long athleteId,
+            @RequestParam long session,
+            @RequestParam int percent,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return changed(() -> schedule.scale(athleteId, viewer, session, null, percent), athleteId, viewer, model);
     }
 
     @PostMapping("/move")
-    String move(@PathVariable long athleteId, @RequestParam long session, @RequestParam LocalDate day, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String move(
+            @PathVariable long athleteId,
+            @RequestParam long session,
+            @RequestParam LocalDate day,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return changed(() -> schedule.move(athleteId, viewer, session, null, day), athleteId, viewer, model);
     }
 
     @PostMapping("/drop")
-    String drop(@PathVariable long athleteId, @RequestParam long session, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String drop(
+            @PathVariable long athleteId,
+            @RequestParam long session,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return changed(() -> schedule.remove(athleteId, viewer, session, null), athleteId, viewer, model);
     }
 
     @PostMapping("/undo")
-    String undo(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String undo(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         model.addAttribute("said", undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
         return trend(athleteId, null, null, viewer, model);
     }
@@ -70,15 +85,23 @@ class ProgressController {
     }
 
     @GetMapping
-    String trend(@PathVariable long athleteId, @RequestParam(required = false) LocalDate from, @RequestParam(required = false) LocalDate to,
-                 @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String trend(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) LocalDate from,
+            @RequestParam(required = false) LocalDate to,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "progress", from, to);
         LocalDate today = page.today();
         List<LoadTrend.Day> days = page.trend().days();
         if (days.isEmpty()) return "progress/trend";
         LocalDate begin = from != null ? from : today.minusDays(DAYS_BACK);
         LocalDate last = days.get(days.size() - 1).date();
-        LocalDate end = to != null && to.isAfter(begin) ? to : last.isAfter(today.plusDays(DAYS_AHEAD)) ? today.plusDays(DAYS_AHEAD) : last.isAfter(begin) ? last : begin.plusDays(7);
+        LocalDate end = to != null && to.isAfter(begin)
+                ? to
+                : last.isAfter(today.plusDays(DAYS_AHEAD))
+                        ? today.plusDays(DAYS_AHEAD)
+                        : last.isAfter(begin) ? last : begin.plusDays(7);
         model.addAttribute("now", page.trend().on(today));
         model.addAttribute("end", page.trend().on(last));
         model.addAttribute("from", begin);
@@ -88,8 +111,12 @@ class ProgressController {
             model.addAttribute("event", event);
             model.addAttribute("eventDay", page.trend().on(event.day()));
         });
-        model.addAttribute("withoutLoad", page.trend().dayLoads().stream().mapToLong(DayLoad::withoutLoad).sum());
-        List<Slab> ahead = sessions.between(page.athlete(), today, today.plusDays(CHANGEABLE_DAYS)).stream().filter(s -> s.done() == null && s.planned()).toList();
+        model.addAttribute(
+                "withoutLoad",
+                page.trend().dayLoads().stream().mapToLong(DayLoad::withoutLoad).sum());
+        List<Slab> ahead = sessions.between(page.athlete(), today, today.plusDays(CHANGEABLE_DAYS)).stream()
+                .filter(s -> s.done() == null && s.planned())
+                .toList();
         model.addAttribute("ahead", ahead);
         return "progress/trend";
     }

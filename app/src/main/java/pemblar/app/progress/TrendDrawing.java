@@ -10,11 +10,23 @@ import pemblar.app.session.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
 
 /**
- * The load trend as two lanes on one axis of days, in a box of {@link #WIDTH} by {@link #HEIGHT}: day loads with acute and
- * chronic load, and balance. The part after today is the forecast.
+ * The load trend as two lanes on one axis of days, in a box of {@link #WIDTH} by {@link #HEIGHT}: day loads with acute
+ * and chronic load, and balance. The part after today is the forecast.
  */
-record TrendDrawing(List<Bar> bars, String acuteDone, String acuteAhead, String chronicDone, String chronicAhead, String balanceDone, String balanceAhead,
-                    List<Tick> days, List<Tick> loads, List<Tick> balances, double todayX, double balanceZeroY, boolean hasForecast) {
+record TrendDrawing(
+        List<Bar> bars,
+        String acuteDone,
+        String acuteAhead,
+        String chronicDone,
+        String chronicAhead,
+        String balanceDone,
+        String balanceAhead,
+        List<Tick> days,
+        List<Tick> loads,
+        List<Tick> balances,
+        double todayX,
+        double balanceZeroY,
+        boolean hasForecast) {
     static final double WIDTH = 1232;
     static final double HEIGHT = 430;
     private static final double LEFT = 48;
@@ -44,26 +56,56 @@ record TrendDrawing(List<Bar> bars, String acuteDone, String acuteAhead, String 
         Maker(Trend trend, LocalDate from, LocalDate to) {
             this.trend = trend;
             this.from = from;
-            this.days = trend.days().stream().filter(d -> !d.date().isBefore(from) && !d.date().isAfter(to)).toList();
+            this.days = trend.days().stream()
+                    .filter(d -> !d.date().isBefore(from) && !d.date().isAfter(to))
+                    .toList();
             this.dayWidth = (WIDTH - LEFT - RIGHT) / (to.toEpochDay() - from.toEpochDay() + 1);
-            double most = days.stream().mapToDouble(d -> Math.max(d.load(), Math.max(d.acute(), d.chronic()))).max().orElse(100);
+            double most = days.stream()
+                    .mapToDouble(d -> Math.max(d.load(), Math.max(d.acute(), d.chronic())))
+                    .max()
+                    .orElse(100);
             this.highest = Math.max(50, Math.ceil(most / 50) * 50);
-            this.balanceMost = Math.max(20, Math.ceil(days.stream().mapToDouble(d -> Math.abs(d.balance())).max().orElse(20) / 20) * 20);
+            this.balanceMost = Math.max(
+                    20,
+                    Math.ceil(days.stream()
+                                            .mapToDouble(d -> Math.abs(d.balance()))
+                                            .max()
+                                            .orElse(20)
+                                    / 20)
+                            * 20);
         }
 
         TrendDrawing draw() {
             List<Bar> bars = new ArrayList<>();
-            for (DayLoad sum : trend.dayLoads()) if (trend.on(sum.day()) != null && days.contains(trend.on(sum.day()))) bars.add(bar(sum));
+            for (DayLoad sum : trend.dayLoads())
+                if (trend.on(sum.day()) != null && days.contains(trend.on(sum.day()))) bars.add(bar(sum));
             LocalDate today = trend.today();
-            return new TrendDrawing(bars, loadLine(LoadTrend.Day::acute, false), loadLine(LoadTrend.Day::acute, true), loadLine(LoadTrend.Day::chronic, false),
-                loadLine(LoadTrend.Day::chronic, true), line(this::balanceY, false), line(this::balanceY, true), dayTicks(), loadTicks(), balanceTicks(),
-                x(today) + dayWidth, balance(0), days.stream().anyMatch(d -> d.date().isAfter(today)));
+            return new TrendDrawing(
+                    bars,
+                    loadLine(LoadTrend.Day::acute, false),
+                    loadLine(LoadTrend.Day::acute, true),
+                    loadLine(LoadTrend.Day::chronic, false),
+                    loadLine(LoadTrend.Day::chronic, true),
+                    line(this::balanceY, false),
+                    line(this::balanceY, true),
+                    dayTicks(),
+                    loadTicks(),
+                    balanceTicks(),
+                    x(today) + dayWidth,
+                    balance(0),
+                    days.stream().anyMatch(d -> d.date().isAfter(today)));
         }
 
         private Bar bar(DayLoad sum) {
             double done = (LOAD_FLOOR - LOAD_TOP) * sum.doneLoad() / highest;
             double open = sum.day().isBefore(trend.today()) ? 0 : (LOAD_FLOOR - LOAD_TOP) * sum.openLoad() / highest;
-            return new Bar(x(sum.day()) + dayWidth * 0.15, Math.max(0.8, dayWidth * 0.7), LOAD_FLOOR - done, done, LOAD_FLOOR - done - open, open);
+            return new Bar(
+                    x(sum.day()) + dayWidth * 0.15,
+                    Math.max(0.8, dayWidth * 0.7),
+                    LOAD_FLOOR - done,
+                    done,
+                    LOAD_FLOOR - done - open,
+                    open);
         }
 
         private double x(LocalDate day) {
@@ -86,7 +128,12 @@ record TrendDrawing(List<Bar> bars, String acuteDone, String acuteAhead, String 
             StringBuilder path = new StringBuilder();
             for (LoadTrend.Day day : days) {
                 if (ahead ? day.date().isBefore(trend.today()) : day.date().isAfter(trend.today())) continue;
-                path.append(String.format(Locale.ROOT, "%s%.1f %.1f", path.isEmpty() ? "M" : "L", x(day.date()) + dayWidth / 2, y.applyAsDouble(day)));
+                path.append(String.format(
+                        Locale.ROOT,
+                        "%s%.1f %.1f",
+                        path.isEmpty() ? "M" : "L",
+                        x(day.date()) + dayWidth / 2,
+                        y.applyAsDouble(day)));
             }
             return path.toString();
         }
@@ -95,15 +142,21 @@ record TrendDrawing(List<Bar> bars, String acuteDone, String acuteAhead, String 
             List<Tick> ticks = new ArrayList<>();
             int step = days.size() > 400 ? 3 : 1;
             LocalDate last = from.plusDays(Math.round((WIDTH - LEFT - RIGHT) / dayWidth));
-            for (LocalDate month = from.withDayOfMonth(1).plusMonths(1); month.isBefore(last); month = month.plusMonths(step))
-                ticks.add(new Tick(x(month), month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH) + (month.getMonthValue() == 1 ? " " + month.getYear() : "")));
+            for (LocalDate month = from.withDayOfMonth(1).plusMonths(1);
+                    month.isBefore(last);
+                    month = month.plusMonths(step))
+                ticks.add(new Tick(
+                        x(month),
+                        month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH)
+                                + (month.getMonthValue() == 1 ? " " + month.getYear() : "")));
             return ticks;
         }
 
         private List<Tick> loadTicks() {
             List<Tick> ticks = new ArrayList<>();
             double step = highest > 300 ? 100 : 50;
-            for (double v = 0; v <= highest; v += step) ticks.add(new Tick(LOAD_FLOOR - (LOAD_FLOOR - LOAD_TOP) * v / highest, String.valueOf(Math.round(v))));
+            for (double v = 0; v <= highest; v += step)
+                ticks.add(new Tick(LOAD_FLOOR - (LOAD_FLOOR - LOAD_TOP) * v / highest, String.valueOf(Math.round(v))));
             return ticks;
         }
 

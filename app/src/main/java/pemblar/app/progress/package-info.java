@@ -1,4 +1,2 @@
-/**
- * The page of the load trend with its forecast.
- */
+/** The page of the load trend with its forecast. */
 package pemblar.app.progress;

@@ -5,8 +5,17 @@ import java.util.Map;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
-/** How a person likes the lanes of a sport: kept as it is read, and nothing else. @param axis time or distance @param overlays key of the lane that is drawn over another */
-record LaneView(List<String> order, List<String> hidden, Map<String, Integer> heights, int smoothing, String axis, Map<String, String> overlays) {
+/**
+ * How a person likes the lanes of a sport: kept as it is read, and nothing else. @param axis time or distance @param
+ * overlays key of the lane that is drawn over another
+ */
+record LaneView(
+        List<String> order,
+        List<String> hidden,
+        Map<String, Integer> heights,
+        int smoothing,
+        String axis,
+        Map<String, String> overlays) {
     private static final int LONGEST = 6000;
 
     LaneView {

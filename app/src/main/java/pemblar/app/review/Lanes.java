@@ -1,22 +1,24 @@
 package pemblar.app.review;
 
-import pemblar.core.sport.SpeedUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import pemblar.app.frame.Shown;
 import pemblar.app.session.SessionService;
-import pemblar.core.sport.Sport;
 import pemblar.core.model.Reserve;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Derived;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.SpeedUnit;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Basis;
 
-/** The lanes of a recording as the page draws them: every channel, what follows from them, and the marks on the axis. */
+/**
+ * The lanes of a recording as the page draws them: every channel, what follows from them, and the marks on the axis.
+ */
 final class Lanes {
     private static final List<Channel> NOT_DRAWN = List.of(Channel.DISTANCE, Channel.LATITUDE, Channel.LONGITUDE);
     private static final double MOST_REMAINING_SECONDS = 3600;
@@ -26,7 +28,9 @@ final class Lanes {
     private Lanes() {}
 
     /**
-     * One lane. Values are whole numbers of {@code 1 / scale} units, each as its difference from the last one that is not missing; a gap is null.
+     * One lane. Values are whole numbers of {@code 1 / scale} units, each as its difference from the last one that is
+     * not missing; a gap is null.
+     *
      * @param role which of the quantities' colours it has
      * @param band the basis of the targets that are drawn behind it; empty for none
      */
@@ -39,17 +43,32 @@ final class Lanes {
         Recording recording = opened.recording().orElseThrow();
         List<Lane> lanes = new ArrayList<>();
         for (Channel channel : Channel.values())
-            if (!NOT_DRAWN.contains(channel)) recording.channel(channel).ifPresent(s -> lanes.add(lane(channel.key(), look(channel, recording.sport()), s)));
+            if (!NOT_DRAWN.contains(channel))
+                recording
+                        .channel(channel)
+                        .ifPresent(s -> lanes.add(lane(channel.key(), look(channel, recording.sport()), s)));
         reserve(opened, cuts, lanes);
         recording.channels().forEach((key, series) -> {
-            if (Channel.ofKey(key).isEmpty()) lanes.add(lane(key, new Look(key, "", "other", 1, scale(series), ""), series));
+            if (Channel.ofKey(key).isEmpty())
+                lanes.add(lane(key, new Look(key, "", "other", 1, scale(series), ""), series));
         });
         for (ReviewStore.DerivedRow row : derived) {
             Series left = recording.channels().get(row.derived().left());
             Series right = recording.channels().get(row.derived().right());
             if (left == null || right == null) continue;
             Series series = Derived.of(left, row.derived().operation(), right);
-            lanes.add(lane("derived:" + row.id(), new Look(row.derived().name(), Shown.channel(row.derived().left()) + " " + row.derived().operation().sign() + " " + Shown.channel(row.derived().right()), "other", 1, scale(series), ""), series));
+            lanes.add(lane(
+                    "derived:" + row.id(),
+                    new Look(
+                            row.derived().name(),
+                            Shown.channel(row.derived().left()) + " "
+                                    + row.derived().operation().sign() + " "
+                                    + Shown.channel(row.derived().right()),
+                            "other",
+                            1,
+                            scale(series),
+                            ""),
+                    series));
         }
         return lanes;
     }
@@ -58,7 +77,16 @@ final class Lanes {
         return switch (channel) {
             case POWER -> new Look("Power", "W", "power", 1, 1, "power");
             case HEART_RATE -> new Look("Heart rate", "beats/min", "heart", 1, 1, "heart_rate");
-            case CADENCE -> new Look("Cadence", sport.cadenceUnit().equals("spm") ? "steps/min" : sport.cadenceUnit().equals("rpm") ? "per min" : sport.cadenceUnit(), "cadence", 1, 1, "cadence");
+            case CADENCE ->
+                new Look(
+                        "Cadence",
+                        sport.cadenceUnit().equals("spm")
+                                ? "steps/min"
+                                : sport.cadenceUnit().equals("rpm") ? "per min" : sport.cadenceUnit(),
+                        "cadence",
+                        1,
+                        1,
+                        "cadence");
             case SPEED -> speed(sport.speed());
             case ALTITUDE -> new Look("Altitude", "m", "altitude", 1, 5, "");
             case TEMPERATURE -> new Look("Temperature", "°C", "other", 1, 1, "");
@@ -70,20 +98,26 @@ final class Lanes {
     }
 
     private static Look speed(SpeedUnit unit) {
-        return unit.isPace() ? new Look("Pace", unit.axisUnit(), "speed", 1, 100, "pace") : new Look("Speed", unit.axisUnit(), "speed", 3.6, 10, "pace");
+        return unit.isPace()
+                ? new Look("Pace", unit.axisUnit(), "speed", 1, 100, "pace")
+                : new Look("Speed", unit.axisUnit(), "speed", 3.6, 10, "pace");
     }
 
     /** About a thousand steps over the range of an unknown quantity. */
     private static double scale(Series series) {
         double most = 0;
-        for (int i = 0; i < series.size(); i++) if (Math.abs(series.at(i)) > most && Double.isFinite(series.at(i))) most = Math.abs(series.at(i));
+        for (int i = 0; i < series.size(); i++)
+            if (Math.abs(series.at(i)) > most && Double.isFinite(series.at(i))) most = Math.abs(series.at(i));
         return most == 0 ? 1 : Math.pow(10, Math.max(0, 3 - Math.ceil(Math.log10(most))));
     }
 
     private static void reserve(SessionService.Opened opened, Cuts cuts, List<Lane> lanes) {
         Recording recording = opened.recording().orElseThrow();
-        if (!recording.has(Channel.POWER) || !opened.thresholds().knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME)) return;
-        Reserve model = new Reserve(opened.thresholds().require(Quantity.CRITICAL_POWER), opened.thresholds().require(Quantity.W_PRIME));
+        if (!recording.has(Channel.POWER) || !opened.thresholds().knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME))
+            return;
+        Reserve model = new Reserve(
+                opened.thresholds().require(Quantity.CRITICAL_POWER),
+                opened.thresholds().require(Quantity.W_PRIME));
         Series reserve = model.over(recording.channel(Channel.POWER).orElseThrow(), recording.pauses());
         lanes.add(lane("reserve", new Look("Reserve", "kJ", "reserve", 0.001, 10, ""), reserve));
         double[] remaining = new double[reserve.size()];
@@ -92,13 +126,30 @@ final class Lanes {
         for (var m : cuts.matched().steps()) {
             if (m.step().basis() != Basis.POWER || !(m.step().targetAt(0.5) > model.criticalPowerWatts())) continue;
             any = true;
-            for (int i = m.from(); i < m.to(); i++) remaining[i] = Math.max(0, Math.min(MOST_REMAINING_SECONDS, model.secondsToExhaustion(reserve.at(i), m.step().targetAt((i + 0.5 - m.from()) / (m.to() - m.from())))));
+            for (int i = m.from(); i < m.to(); i++)
+                remaining[i] = Math.max(
+                        0,
+                        Math.min(
+                                MOST_REMAINING_SECONDS,
+                                model.secondsToExhaustion(
+                                        reserve.at(i), m.step().targetAt((i + 0.5 - m.from()) / (m.to() - m.from())))));
         }
-        if (any) lanes.add(lane("remaining", new Look("Time left at target", "min", "reserve", 1 / 60.0, 10, ""), Series.of(remaining)));
+        if (any)
+            lanes.add(lane(
+                    "remaining",
+                    new Look("Time left at target", "min", "reserve", 1 / 60.0, 10, ""),
+                    Series.of(remaining)));
     }
 
     private static Lane lane(String key, Look look, Series series) {
-        return new Lane(key, look.name(), look.unit(), look.role(), look.scale(), look.band(), deltas(series, look.factor() * look.scale()));
+        return new Lane(
+                key,
+                look.name(),
+                look.unit(),
+                look.role(),
+                look.scale(),
+                look.band(),
+                deltas(series, look.factor() * look.scale()));
     }
 
     static Integer[] deltas(Series series, double factor) {
@@ -114,12 +165,17 @@ final class Lanes {
         return deltas;
     }
 
-    /** Positions on a square of 1000, each with its second: the shape of the way, without a map. Empty without positions. */
+    /**
+     * Positions on a square of 1000, each with its second: the shape of the way, without a map. Empty without
+     * positions.
+     */
     static List<int[]> route(Recording recording) {
         Series latitude = recording.channel(Channel.LATITUDE).orElse(null);
         Series longitude = recording.channel(Channel.LONGITUDE).orElse(null);
         if (latitude == null || longitude == null) return List.of();
-        double[] box = {Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY};
+        double[] box = {
+            Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY
+        };
         for (int i = 0; i < latitude.size(); i++) {
             if (!latitude.isPresent(i) || !longitude.isPresent(i)) continue;
             box[0] = Math.min(box[0], latitude.at(i));
@@ -134,21 +190,45 @@ final class Lanes {
         int every = Math.max(1, recording.seconds() / ROUTE_POINTS);
         for (int i = 0; i < latitude.size(); i += every) {
             if (!latitude.isPresent(i) || !longitude.isPresent(i)) continue;
-            points.add(new int[] {i, (int) Math.round(ROUTE_SIZE * (longitude.at(i) - box[2]) * narrow / side), (int) Math.round(ROUTE_SIZE * (box[1] - latitude.at(i)) / side)});
+            points.add(new int[] {
+                i,
+                (int) Math.round(ROUTE_SIZE * (longitude.at(i) - box[2]) * narrow / side),
+                (int) Math.round(ROUTE_SIZE * (box[1] - latitude.at(i)) / side)
+            });
         }
         return points;
     }
 
-    /** What lies on the axis: stretches, targets, laps, notes, kept ranges, pauses. All seconds are of the recording as it counts. */
-    static Map<String, Object> marks(SessionService.Opened opened, Cuts cuts, List<List<Object>> notes, List<List<Object>> ranges) {
+    /**
+     * What lies on the axis: stretches, targets, laps, notes, kept ranges, pauses. All seconds are of the recording as
+     * it counts.
+     */
+    static Map<String, Object> marks(
+            SessionService.Opened opened, Cuts cuts, List<List<Object>> notes, List<List<Object>> ranges) {
         Recording recording = opened.recording().orElseThrow();
         Map<String, Object> marks = new LinkedHashMap<>();
         List<List<Object>> stretches = new ArrayList<>();
-        for (var one : cuts.stretches().all()) stretches.add(List.of(one.from(), one.to(), StepTable.name(cuts, one, stretches.size()), one.ignored(), one.step() >= 0 ? Math.round(100 * cuts.plan().get(one.step()).intensity()) : -1));
+        for (var one : cuts.stretches().all())
+            stretches.add(List.of(
+                    one.from(),
+                    one.to(),
+                    StepTable.name(cuts, one, stretches.size()),
+                    one.ignored(),
+                    one.step() >= 0
+                            ? Math.round(100 * cuts.plan().get(one.step()).intensity())
+                            : -1));
         marks.put("stretches", stretches);
         marks.put("bands", StepTable.bands(cuts.matched()));
-        marks.put("laps", recording.laps().stream().map(lap -> List.of(lap.from(), lap.to())).toList());
-        marks.put("pauses", recording.pauses().stream().map(p -> List.of(p.index(), Math.round(p.seconds()))).toList());
+        marks.put(
+                "laps",
+                recording.laps().stream()
+                        .map(lap -> List.of(lap.from(), lap.to()))
+                        .toList());
+        marks.put(
+                "pauses",
+                recording.pauses().stream()
+                        .map(p -> List.of(p.index(), Math.round(p.seconds())))
+                        .toList());
         marks.put("notes", notes);
         marks.put("ranges", ranges);
         return marks;

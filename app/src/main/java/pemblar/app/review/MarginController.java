@@ -24,7 +24,10 @@ import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.mending.Edit;
 import pemblar.core.mending.Proposal;
 
-/** What a person says of a session and mends in it. Every change goes back to the session, with what was refused said there. */
+/**
+ * What a person says of a session and mends in it. Every change goes back to the session, with what was refused said
+ * there.
+ */
 @Controller
 @RequestMapping("/a/{athleteId}/sessions/{id}")
 class MarginController {
@@ -36,7 +39,14 @@ class MarginController {
     private final NoteService notes;
     private final UndoService undo;
 
-    MarginController(ReviewPage page, MendingService mending, CostService cost, DescriptionService descriptions, DeletionService deletion, NoteService notes, UndoService undo) {
+    MarginController(
+            ReviewPage page,
+            MendingService mending,
+            CostService cost,
+            DescriptionService descriptions,
+            DeletionService deletion,
+            NoteService notes,
+            UndoService undo) {
         this.page = page;
         this.mending = mending;
         this.cost = cost;
@@ -48,10 +58,17 @@ class MarginController {
 
     /** Accepts proposals: one by its place in the list, or all of a kind. */
     @PostMapping("/mend/accept")
-    String accept(@PathVariable long athleteId, @PathVariable long id, @RequestParam Proposal.Kind kind, @RequestParam(required = false) Integer from, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String accept(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam Proposal.Kind kind,
+            @RequestParam(required = false) Integer from,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         SessionService.Opened opened = page.recorded(athleteId, viewer, id);
         List<Wanted> wanted = new ArrayList<>();
-        for (Proposal p : mending.sheet(opened).proposals()) if (p.kind() == kind && (from == null || p.edit().from() == from)) wanted.add(wanted(p));
+        for (Proposal p : mending.sheet(opened).proposals())
+            if (p.kind() == kind && (from == null || p.edit().from() == from)) wanted.add(wanted(p));
         return LanesController.said(athleteId, id, flash, () -> {
             if (wanted.isEmpty()) throw new IllegalArgumentException("This was mended already.");
             mending.mend(athleteId, viewer, id, wanted);
@@ -60,45 +77,103 @@ class MarginController {
 
     private static Wanted wanted(Proposal p) {
         Edit edit = p.edit();
-        if (edit instanceof Edit.Hide hide) return new Wanted("HIDE", hide.channel(), hide.from(), hide.to(), MendingSheet.reason(p), null, 0);
-        if (edit instanceof Edit.Bridge bridge) return new Wanted("BRIDGE", bridge.channel(), bridge.from(), bridge.to(), MendingSheet.reason(p), null, 0);
+        if (edit instanceof Edit.Hide hide)
+            return new Wanted("HIDE", hide.channel(), hide.from(), hide.to(), MendingSheet.reason(p), null, 0);
+        if (edit instanceof Edit.Bridge bridge)
+            return new Wanted("BRIDGE", bridge.channel(), bridge.from(), bridge.to(), MendingSheet.reason(p), null, 0);
         return new Wanted("TRIM", "", edit.from(), edit.to(), MendingSheet.reason(p), null, 0);
     }
 
     /** A correction by hand. @param from second of the recording as it is shown; without both the whole recording */
     @PostMapping("/mend")
-    String mend(@PathVariable long athleteId, @PathVariable long id, @RequestParam String what, @RequestParam(defaultValue = "") String channel, @RequestParam(required = false) Integer from, @RequestParam(required = false) Integer to,
-                @RequestParam(defaultValue = "") String reason, @RequestParam(required = false) Long other, @RequestParam(defaultValue = "0") String shift, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String mend(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam String what,
+            @RequestParam(defaultValue = "") String channel,
+            @RequestParam(required = false) Integer from,
+            @RequestParam(required = false) Integer to,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(required = false) Long other,
+            @RequestParam(defaultValue = "0") String shift,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         SessionService.Opened opened = page.recorded(athleteId, viewer, id);
         return LanesController.said(athleteId, id, flash, () -> {
             int begin = from == null ? 0 : from + opened.trimmed();
             int end = to == null ? opened.originalSeconds() : to + opened.trimmed();
-            mending.mend(athleteId, viewer, id, List.of(new Wanted(what, channel, begin, end, reason, other, Typed.number("Clock", shift, -86_400, 86_400))));
+            mending.mend(
+                    athleteId,
+                    viewer,
+                    id,
+                    List.of(new Wanted(
+                            what, channel, begin, end, reason, other, Typed.number("Clock", shift, -86_400, 86_400))));
         });
     }
 
     @PostMapping("/mend/{editId}/take-back")
-    String takeBack(@PathVariable long athleteId, @PathVariable long id, @PathVariable long editId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String takeBack(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @PathVariable long editId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         return LanesController.said(athleteId, id, flash, () -> mending.takeBack(athleteId, viewer, id, editId));
     }
 
     /** @param points typed load; counts only when the source is SET */
     @PostMapping("/load")
-    String load(@PathVariable long athleteId, @PathVariable long id, @RequestParam(defaultValue = "") String source, @RequestParam(defaultValue = "") String points, @RequestParam(defaultValue = "") String reason, @RequestParam(defaultValue = "") String effort,
-                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
-        return LanesController.said(athleteId, id, flash, () -> cost.choose(athleteId, viewer, id, new CostService.Wanted(source.isBlank() ? null : Source.valueOf(source),
-            points.isBlank() ? null : (Double) Typed.number("Load", points, 0, 2000), reason, effort.isBlank() ? null : (Double) Typed.number("Effort", effort, 0, 10))));
+    String load(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String source,
+            @RequestParam(defaultValue = "") String points,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "") String effort,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return LanesController.said(
+                athleteId,
+                id,
+                flash,
+                () -> cost.choose(
+                        athleteId,
+                        viewer,
+                        id,
+                        new CostService.Wanted(
+                                source.isBlank() ? null : Source.valueOf(source),
+                                points.isBlank() ? null : (Double) Typed.number("Load", points, 0, 2000),
+                                reason,
+                                effort.isBlank() ? null : (Double) Typed.number("Effort", effort, 0, 10))));
     }
 
     @PostMapping("/describe")
-    String describe(@PathVariable long athleteId, @PathVariable long id, @RequestParam(required = false) String kind, @RequestParam(required = false) String equipment, @RequestParam(required = false) String surface,
-                    @RequestParam(required = false) String weather, @RequestParam(required = false) String tags, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
-        return LanesController.said(athleteId, id, flash, () -> descriptions.describe(athleteId, viewer, id, new Words(kind, equipment, surface, weather, tags)));
+    String describe(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(required = false) String kind,
+            @RequestParam(required = false) String equipment,
+            @RequestParam(required = false) String surface,
+            @RequestParam(required = false) String weather,
+            @RequestParam(required = false) String tags,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return LanesController.said(
+                athleteId,
+                id,
+                flash,
+                () -> descriptions.describe(athleteId, viewer, id, new Words(kind, equipment, surface, weather, tags)));
     }
 
     /** Keeps the verdict in a person's words, or sends them as a note. */
     @PostMapping("/verdict")
-    String verdict(@PathVariable long athleteId, @PathVariable long id, @RequestParam String words, @RequestParam(defaultValue = "keep") String then, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String verdict(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam String words,
+            @RequestParam(defaultValue = "keep") String then,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         return LanesController.said(athleteId, id, flash, () -> {
             if (then.equals("send")) notes.write(athleteId, viewer, id, null, words);
             else descriptions.judge(athleteId, viewer, id, then.equals("computed") ? "" : words);
@@ -107,25 +182,44 @@ class MarginController {
 
     /** @param second of the recording as it is shown */
     @PostMapping("/notes")
-    String note(@PathVariable long athleteId, @PathVariable long id, @RequestParam String body, @RequestParam(required = false) Integer second, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
-        Integer stored = second == null ? null : Integer.valueOf(second + page.recorded(athleteId, viewer, id).trimmed());
+    String note(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam String body,
+            @RequestParam(required = false) Integer second,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        Integer stored = second == null
+                ? null
+                : Integer.valueOf(second + page.recorded(athleteId, viewer, id).trimmed());
         return LanesController.said(athleteId, id, flash, () -> notes.write(athleteId, viewer, id, stored, body));
     }
 
     @PostMapping("/notes/{noteId}/take-away")
-    String takeAway(@PathVariable long athleteId, @PathVariable long id, @PathVariable long noteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String takeAway(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @PathVariable long noteId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         notes.takeAway(athleteId, viewer, noteId);
         return "redirect:/a/" + athleteId + "/sessions/" + id;
     }
 
     @PostMapping("/delete")
-    String delete(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String delete(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         deletion.delete(athleteId, viewer, List.of(id));
         return "redirect:/a/" + athleteId + "/sessions";
     }
 
     @PostMapping("/undo")
-    String undo(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String undo(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         flash.addFlashAttribute("good", undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
         return "redirect:/a/" + athleteId + "/sessions/" + id;
     }

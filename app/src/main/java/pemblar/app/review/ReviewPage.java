@@ -11,7 +11,6 @@ import pemblar.app.note.Note;
 import pemblar.app.note.NoteService;
 import pemblar.app.session.SessionService;
 import pemblar.core.matching.Transitions;
-import pemblar.core.zone.ZoneSet;
 
 /** Fills the parts of the review that several addresses answer with. */
 @Component
@@ -51,16 +50,33 @@ class ReviewPage {
 
     /** Lower boundary of power zone 3, or NaN. */
     static double floor(SessionService.Opened opened) {
-        return opened.zones().of(pemblar.core.sport.Measure.POWER, opened.slab().sport()).filter(set -> set.count() >= 3).map(set -> set.floorOf(3)).orElse(Double.NaN);
+        return opened.zones()
+                .of(pemblar.core.sport.Measure.POWER, opened.slab().sport())
+                .filter(set -> set.count() >= 3)
+                .map(set -> set.floorOf(3))
+                .orElse(Double.NaN);
     }
 
     /** A kept range in seconds of the recording as it counts; what was trimmed away is left out. */
     List<ReviewStore.Named> ranges(SessionService.Opened opened) {
-        return store.ranges(opened.slab().id()).stream().map(r -> new ReviewStore.Named(r.id(), r.from() - opened.trimmed(), r.to() - opened.trimmed(), r.name())).filter(r -> r.from() >= 0).toList();
+        return store.ranges(opened.slab().id()).stream()
+                .map(r ->
+                        new ReviewStore.Named(r.id(), r.from() - opened.trimmed(), r.to() - opened.trimmed(), r.name()))
+                .filter(r -> r.from() >= 0)
+                .toList();
     }
 
     List<Note> notes(SessionService.Opened opened, Viewer viewer) {
         return notes.ofSession(opened.athlete().id(), viewer, opened.slab().id()).stream()
-            .map(n -> n.second() == null ? n : new Note(n.id(), Math.max(0, n.second() - opened.trimmed()), n.body(), n.author(), n.writtenAt(), n.own())).toList();
+                .map(n -> n.second() == null
+                        ? n
+                        : new Note(
+                                n.id(),
+                                Math.max(0, n.second() - opened.trimmed()),
+                                n.body(),
+                                n.author(),
+                                n.writtenAt(),
+                                n.own()))
+                .toList();
     }
 }

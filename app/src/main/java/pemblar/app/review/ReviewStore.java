@@ -19,41 +19,68 @@ class ReviewStore {
     record Named(long id, int from, int to, String name) {}
 
     List<Named> ranges(long sessionId) {
-        return sql.sql("select id, from_second, to_second, name from named_range where session_id = ? order by from_second, id").param(sessionId)
-            .query((rs, i) -> new Named(rs.getLong(1), rs.getInt(2), rs.getInt(3), rs.getString(4))).list();
+        return sql.sql("select id, from_second, to_second, name from named_range where session_id = ? order "
+                        + "by from_second, id")
+                .param(sessionId)
+                .query((rs, i) -> new Named(rs.getLong(1), rs.getInt(2), rs.getInt(3), rs.getString(4)))
+                .list();
     }
 
     void keep(long sessionId, int from, int to, String name) {
-        sql.sql("insert into named_range (session_id, from_second, to_second, name) values (?, ?, ?, ?)").params(sessionId, from, to, name).update();
+        sql.sql("insert into named_range (session_id, from_second, to_second, name) values (?, ?, ?, ?)")
+                .params(sessionId, from, to, name)
+                .update();
     }
 
     void forget(long sessionId, long id) {
-        sql.sql("delete from named_range where id = ? and session_id = ?").params(id, sessionId).update();
+        sql.sql("delete from named_range where id = ? and session_id = ?")
+                .params(id, sessionId)
+                .update();
     }
 
     /** A derived channel with its id. */
     record DerivedRow(long id, Derived derived) {}
 
     List<DerivedRow> derived(long athleteId) {
-        return sql.sql("select id, name, left_key, operation, right_key from derived_channel where athlete_id = ? order by name").param(athleteId)
-            .query((rs, i) -> new DerivedRow(rs.getLong(1), new Derived(rs.getString(2), rs.getString(3), Derived.Operation.valueOf(rs.getString(4)), rs.getString(5)))).list();
+        return sql.sql("select id, name, left_key, operation, right_key from derived_channel where "
+                        + "athlete_id = ? order by name")
+                .param(athleteId)
+                .query((rs, i) -> new DerivedRow(
+                        rs.getLong(1),
+                        new Derived(
+                                rs.getString(2),
+                                rs.getString(3),
+                                Derived.Operation.valueOf(rs.getString(4)),
+                                rs.getString(5))))
+                .list();
     }
 
     /** @return false when the athlete has one of that name */
     boolean derive(long athleteId, Derived d) {
-        return sql.sql("insert into derived_channel (athlete_id, name, left_key, operation, right_key) values (?, ?, ?, ?, ?) on conflict do nothing")
-            .params(athleteId, d.name(), d.left(), d.operation().name(), d.right()).update() == 1;
+        return sql.sql("insert into derived_channel (athlete_id, name, left_key, operation, "
+                                + "right_key) values (?, ?, ?, ?, ?) on conflict do nothing")
+                        .params(athleteId, d.name(), d.left(), d.operation().name(), d.right())
+                        .update()
+                == 1;
     }
 
     void dropDerived(long athleteId, long id) {
-        sql.sql("delete from derived_channel where id = ? and athlete_id = ?").params(id, athleteId).update();
+        sql.sql("delete from derived_channel where id = ? and athlete_id = ?")
+                .params(id, athleteId)
+                .update();
     }
 
     Optional<String> view(long accountId, String sport) {
-        return sql.sql("select settings::text from lane_view where account_id = ? and sport = ?").params(accountId, sport).query(String.class).optional();
+        return sql.sql("select settings::text from lane_view where account_id = ? and sport = ?")
+                .params(accountId, sport)
+                .query(String.class)
+                .optional();
     }
 
     void keepView(long accountId, String sport, String settings) {
-        sql.sql("insert into lane_view (account_id, sport, settings) values (?, ?, cast(? as jsonb)) on conflict (account_id, sport) do update set settings = excluded.settings").params(accountId, sport, settings).update();
+        sql.sql("insert into lane_view (account_id, sport, settings) values (?, ?, cast(? as jsonb)) "
+                        + "on conflict (account_id, sport) do update set settings = excluded.settings")
+                .params(accountId, sport, settings)
+                .update();
     }
 }

@@ -32,15 +32,15 @@ import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.selection.Climbs;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.ShorthandText;
 import pemblar.core.zone.ZoneSet;
-import pemblar.core.sport.Measure;
 
 /** The review of one session. */
 @Controller
@@ -57,7 +57,16 @@ class SessionController {
     private final DescriptionService descriptions;
     private final Shown shown;
 
-    SessionController(Pages pages, SessionService sessions, ScheduleService schedule, WorkoutService workouts, ReviewPage review, ReviewStore store, MendingService mending, DescriptionService descriptions, Shown shown) {
+    SessionController(
+            Pages pages,
+            SessionService sessions,
+            ScheduleService schedule,
+            WorkoutService workouts,
+            ReviewPage review,
+            ReviewStore store,
+            MendingService mending,
+            DescriptionService descriptions,
+            Shown shown) {
         this.pages = pages;
         this.sessions = sessions;
         this.schedule = schedule;
@@ -70,13 +79,23 @@ class SessionController {
     }
 
     @GetMapping("/{id}")
-    String session(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String session(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         SessionService.Opened opened = sessions.open(athleteId, viewer, id);
         Slab slab = opened.slab();
         Pages.Opened page = pages.open(model, athleteId, viewer, "sessions", slab.day(), slab.day());
         model.addAttribute("slab", slab);
         model.addAttribute("stored", opened.stored().orElse(null));
-        model.addAttribute("threshold", opened.thresholds().get(Quantity.THRESHOLD_POWER).isPresent() ? (Double) opened.thresholds().get(Quantity.THRESHOLD_POWER).getAsDouble() : null);
+        model.addAttribute(
+                "threshold",
+                opened.thresholds().get(Quantity.THRESHOLD_POWER).isPresent()
+                        ? (Double) opened.thresholds()
+                                .get(Quantity.THRESHOLD_POWER)
+                                .getAsDouble()
+                        : null);
         newer(opened, viewer).ifPresent(version -> model.addAttribute("newerVersion", version.version()));
         opened.workout().ifPresent(workout -> {
             model.addAttribute("shorthand", ShorthandText.of(workout));
@@ -88,13 +107,23 @@ class SessionController {
             model.addAttribute("bests", bests(opened));
             model.addAttribute("sport", recording.sport());
             model.addAttribute("hasPower", recording.has(Channel.POWER));
-            model.addAttribute("zonable", recording.has(Channel.POWER) || recording.has(Channel.HEART_RATE) || recording.sport().trainsBy(Measure.SPEED) && recording.has(Channel.SPEED));
+            model.addAttribute(
+                    "zonable",
+                    recording.has(Channel.POWER)
+                            || recording.has(Channel.HEART_RATE)
+                            || recording.sport().trainsBy(Measure.SPEED) && recording.has(Channel.SPEED));
             model.addAttribute("missingChannels", missing(recording));
             model.addAttribute("hasRoute", recording.has(Channel.LATITUDE) && recording.has(Channel.LONGITUDE));
             model.addAttribute("ranges", review.ranges(opened));
             model.addAttribute("climbs", Climbs.of(recording));
-            model.addAttribute("mending", MendingSheet.of(mending.sheet(opened), stored(opened).load(), opened.trimmed(), shown));
-            model.addAttribute("channelKeys", recording.channels().keySet().stream().sorted(Comparator.comparingInt(SessionController::place)).toList());
+            model.addAttribute(
+                    "mending",
+                    MendingSheet.of(mending.sheet(opened), stored(opened).load(), opened.trimmed(), shown));
+            model.addAttribute(
+                    "channelKeys",
+                    recording.channels().keySet().stream()
+                            .sorted(Comparator.comparingInt(SessionController::place))
+                            .toList());
             model.addAttribute("derived", store.derived(athleteId));
             model.addAttribute("sources", stored(opened).loads().keySet());
             if (!slab.planned()) model.addAttribute("candidates", candidates(page, slab));
@@ -129,14 +158,21 @@ class SessionController {
         try {
             Forecast forecast = Forecast.of(opened.workout().orElseThrow(), opened.zones());
             model.addAttribute("forecast", forecast);
-            model.addAttribute("drawing", pemblar.app.workout.Drawing.of(forecast, opened.zones(), opened.workout().get().sport()));
+            model.addAttribute(
+                    "drawing",
+                    pemblar.app.workout.Drawing.of(
+                            forecast, opened.zones(), opened.workout().get().sport()));
         } catch (IllegalArgumentException e) {
             model.addAttribute("missing", e.getMessage());
         }
     }
 
     private List<Slab> candidates(Pages.Opened page, Slab slab) {
-        return sessions.between(page.athlete(), slab.day().minusDays(3), slab.day().plusDays(3)).stream().filter(s -> s.planned() && s.done() == null).toList();
+        return sessions
+                .between(page.athlete(), slab.day().minusDays(3), slab.day().plusDays(3))
+                .stream()
+                .filter(s -> s.planned() && s.done() == null)
+                .toList();
     }
 
     /** A line of time in a zone; {@code width} in percent of the longest. */
@@ -144,17 +180,30 @@ class SessionController {
 
     private static Map<String, List<ZoneLine>> zones(SessionService.Opened opened) {
         Map<String, List<ZoneLine>> all = new LinkedHashMap<>();
-        opened.stored().orElseThrow().facts().zones().forEach((measure, seconds) ->
-            opened.zones().of(measure, opened.recording().orElseThrow().sport()).filter(set -> set.count() == seconds.size())
-                .ifPresent(set -> all.put(measure.title(opened.slab().sport()).toLowerCase(Locale.ROOT), lines(set, opened.slab().sport(), seconds))));
+        opened.stored()
+                .orElseThrow()
+                .facts()
+                .zones()
+                .forEach((measure, seconds) -> opened.zones()
+                        .of(measure, opened.recording().orElseThrow().sport())
+                        .filter(set -> set.count() == seconds.size())
+                        .ifPresent(set -> all.put(
+                                measure.title(opened.slab().sport()).toLowerCase(Locale.ROOT),
+                                lines(set, opened.slab().sport(), seconds))));
         return all;
     }
 
     private static List<ZoneLine> lines(ZoneSet set, Sport sport, List<Integer> seconds) {
-        int most = Math.max(1, seconds.stream().mapToInt(Integer::intValue).max().orElse(1));
+        int most =
+                Math.max(1, seconds.stream().mapToInt(Integer::intValue).max().orElse(1));
         List<ZoneLine> lines = new ArrayList<>();
         for (int zone = 1; zone <= set.count(); zone++)
-            lines.add(new ZoneLine(zone, set.names().get(zone - 1), pemblar.app.zones.ZoneView.range(set, sport, zone), seconds.get(zone - 1), 100.0 * seconds.get(zone - 1) / most));
+            lines.add(new ZoneLine(
+                    zone,
+                    set.names().get(zone - 1),
+                    pemblar.app.zones.ZoneView.range(set, sport, zone),
+                    seconds.get(zone - 1),
+                    100.0 * seconds.get(zone - 1) / most));
         return lines;
     }
 
@@ -168,39 +217,70 @@ class SessionController {
         for (int seconds : BESTS) {
             Integer nearest = curve.floorKey(seconds);
             if (nearest == null || curve.lastKey() < seconds) continue;
-            bests.add(new Best(nearest, curve.get(nearest), Double.isNaN(kilograms) ? null : (Double) (curve.get(nearest) / kilograms)));
+            bests.add(new Best(
+                    nearest,
+                    curve.get(nearest),
+                    Double.isNaN(kilograms) ? null : (Double) (curve.get(nearest) / kilograms)));
         }
         return bests;
     }
 
     @PostMapping("/{id}/unmatch")
-    String unmatch(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String unmatch(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         return "redirect:/a/" + athleteId + "/sessions/" + schedule.unmatch(athleteId, viewer, id);
     }
 
     /** The library's workout of a session that is still to be done, when it is newer than what was planned. */
     private Optional<Shelved> newer(SessionService.Opened opened, Viewer viewer) {
-        if (opened.workoutId() == null || opened.workoutVersion() == null || opened.slab().done() != null) return Optional.empty();
-        return workouts.everything(viewer).stream().filter(w -> w.id() == opened.workoutId() && w.version() > opened.workoutVersion()).findFirst();
+        if (opened.workoutId() == null
+                || opened.workoutVersion() == null
+                || opened.slab().done() != null) return Optional.empty();
+        return workouts.everything(viewer).stream()
+                .filter(w -> w.id() == opened.workoutId() && w.version() > opened.workoutVersion())
+                .findFirst();
     }
 
     @PostMapping("/{id}/follow")
-    String follow(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        newer(sessions.open(athleteId, viewer, id), viewer).ifPresent(w -> schedule.follow(athleteId, viewer, id, new ScheduleService.Chosen(w.title(), w.workout(), w.id(), w.version())));
+    String follow(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        newer(sessions.open(athleteId, viewer, id), viewer)
+                .ifPresent(w -> schedule.follow(
+                        athleteId,
+                        viewer,
+                        id,
+                        new ScheduleService.Chosen(w.title(), w.workout(), w.id(), w.version())));
         return "redirect:/a/" + athleteId + "/sessions/" + id;
     }
 
     @PostMapping("/{id}/match")
-    String match(@PathVariable long athleteId, @PathVariable long id, @RequestParam long planned, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String match(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam long planned,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         schedule.match(athleteId, viewer, id, planned);
         return "redirect:/a/" + athleteId + "/sessions/" + planned;
     }
 
     @GetMapping("/{id}/original")
-    ResponseEntity<byte[]> original(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    ResponseEntity<byte[]> original(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         SessionService.Original original = sessions.original(athleteId, viewer, id);
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_OCTET_STREAM)
-            .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(original.fileName(), StandardCharsets.UTF_8).build().toString())
-            .body(original.bytes());
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(original.fileName(), StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(original.bytes());
     }
 }

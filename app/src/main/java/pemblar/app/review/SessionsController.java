@@ -26,9 +26,9 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.exchange.ImportService;
 import pemblar.app.frame.Limits;
-import pemblar.app.frame.WholeFiles;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.WholeFiles;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.DeletionService;
 import pemblar.app.session.DescriptionService;
@@ -57,7 +57,17 @@ class SessionsController {
     private final Limits limits;
     private final WholeFiles whole;
 
-    SessionsController(Pages pages, SessionSearch search, DescriptionService descriptions, DeletionService deletion, ExportService exports, ImportService imports, AthleteService athletes, UndoService undo, Limits limits, WholeFiles whole) {
+    SessionsController(
+            Pages pages,
+            SessionSearch search,
+            DescriptionService descriptions,
+            DeletionService deletion,
+            ExportService exports,
+            ImportService imports,
+            AthleteService athletes,
+            UndoService undo,
+            Limits limits,
+            WholeFiles whole) {
         this.whole = whole;
         this.pages = pages;
         this.search = search;
@@ -71,7 +81,11 @@ class SessionsController {
     }
 
     @GetMapping
-    String list(@PathVariable long athleteId, @RequestParam Map<String, String> asked, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String list(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> asked,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "sessions", null, null);
         Wanted wanted = wanted(asked);
         SessionSearch.Page found = search.find(page.athlete(), wanted);
@@ -83,7 +97,8 @@ class SessionsController {
         model.addAttribute("columns", columns(athleteId, asked, wanted));
         model.addAttribute("here", address(athleteId, asked, Map.of()));
         model.addAttribute("nextPage", address(athleteId, asked, Map.of("page", String.valueOf(wanted.page() + 1))));
-        model.addAttribute("previousPage", address(athleteId, asked, Map.of("page", String.valueOf(wanted.page() - 1))));
+        model.addAttribute(
+                "previousPage", address(athleteId, asked, Map.of("page", String.valueOf(wanted.page() - 1))));
         uploads(page.athlete(), model);
         return "review/sessions";
     }
@@ -101,11 +116,20 @@ class SessionsController {
         names.put(By.HEART_RATE, "Heart rate");
         names.put(By.INTENSITY, "Of threshold");
         names.put(By.LOAD, "Load");
-        return names.entrySet().stream().map(e -> {
-            boolean now = wanted.by() == e.getKey();
-            boolean rise = now ? !wanted.rising() : e.getKey() == By.TITLE;
-            return new Column(e.getValue(), address(athleteId, asked, Map.of("by", e.getKey().name(), "rising", String.valueOf(rise), "page", "0")), !now ? "none" : wanted.rising() ? "ascending" : "descending", e.getKey() != By.DAY && e.getKey() != By.TITLE);
-        }).toList();
+        return names.entrySet().stream()
+                .map(e -> {
+                    boolean now = wanted.by() == e.getKey();
+                    boolean rise = now ? !wanted.rising() : e.getKey() == By.TITLE;
+                    return new Column(
+                            e.getValue(),
+                            address(
+                                    athleteId,
+                                    asked,
+                                    Map.of("by", e.getKey().name(), "rising", String.valueOf(rise), "page", "0")),
+                            !now ? "none" : wanted.rising() ? "ascending" : "descending",
+                            e.getKey() != By.DAY && e.getKey() != By.TITLE);
+                })
+                .toList();
     }
 
     private static String address(long athleteId, Map<String, String> asked, Map<String, String> other) {
@@ -120,9 +144,30 @@ class SessionsController {
 
     /** What cannot be read asks for nothing. */
     private static Wanted wanted(Map<String, String> asked) {
-        return new Wanted(text(asked, "text"), Arrays.stream(Sport.values()).filter(s -> s.name().equals(asked.get("sport"))).findFirst().orElse(null), text(asked, "kind"), text(asked, "equipment"), text(asked, "surface"), text(asked, "weather"), text(asked, "tag"),
-            day(asked.get("from")), day(asked.get("to")), number(asked.get("minutes")), number(asked.get("load")), text(asked, "with"), Arrays.stream(By.values()).filter(b -> b.name().equals(asked.get("by"))).findFirst().orElse(By.DAY), "true".equals(asked.get("rising")),
-            number(asked.get("page")) == null ? 0 : number(asked.get("page")).intValue());
+        return new Wanted(
+                text(asked, "text"),
+                Arrays.stream(Sport.values())
+                        .filter(s -> s.name().equals(asked.get("sport")))
+                        .findFirst()
+                        .orElse(null),
+                text(asked, "kind"),
+                text(asked, "equipment"),
+                text(asked, "surface"),
+                text(asked, "weather"),
+                text(asked, "tag"),
+                day(asked.get("from")),
+                day(asked.get("to")),
+                number(asked.get("minutes")),
+                number(asked.get("load")),
+                text(asked, "with"),
+                Arrays.stream(By.values())
+                        .filter(b -> b.name().equals(asked.get("by")))
+                        .findFirst()
+                        .orElse(By.DAY),
+                "true".equals(asked.get("rising")),
+                number(asked.get("page")) == null
+                        ? 0
+                        : number(asked.get("page")).intValue());
     }
 
     private static String text(Map<String, String> asked, String name) {
@@ -138,13 +183,29 @@ class SessionsController {
     private static final java.util.regex.Pattern HERE = java.util.regex.Pattern.compile("[\\w.,~%&=+-]{0,2000}");
 
     private static Double number(String typed) {
-        return typed == null || !typed.matches("\\d{1,6}([.,]\\d{1,3})?") ? null : Double.valueOf(typed.replace(',', '.'));
+        return typed == null || !typed.matches("\\d{1,6}([.,]\\d{1,3})?")
+                ? null
+                : Double.valueOf(typed.replace(',', '.'));
     }
 
     @PostMapping("/mark")
-    String mark(@PathVariable long athleteId, @RequestParam(required = false) List<Long> chosen, @RequestParam Map<String, String> typed, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String mark(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) List<Long> chosen,
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         return changed(athleteId, typed.get("here"), flash, () -> {
-            int count = descriptions.describeAll(athleteId, viewer, chosen, new Words(given(typed, "kind"), given(typed, "equipment"), given(typed, "surface"), given(typed, "weather"), given(typed, "tags")));
+            int count = descriptions.describeAll(
+                    athleteId,
+                    viewer,
+                    chosen,
+                    new Words(
+                            given(typed, "kind"),
+                            given(typed, "equipment"),
+                            given(typed, "surface"),
+                            given(typed, "weather"),
+                            given(typed, "tags")));
             return count + (count == 1 ? " session was marked." : " sessions were marked.");
         });
     }
@@ -155,35 +216,64 @@ class SessionsController {
     }
 
     @PostMapping("/delete")
-    String delete(@PathVariable long athleteId, @RequestParam(required = false) List<Long> chosen, @RequestParam(required = false) String here, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String delete(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) List<Long> chosen,
+            @RequestParam(required = false) String here,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         return changed(athleteId, here, flash, () -> {
             int count = deletion.delete(athleteId, viewer, chosen);
-            return count + (count == 1 ? " session was deleted. It can be brought back for a day." : " sessions were deleted. They can be brought back for a day.");
+            return count
+                    + (count == 1
+                            ? " session was deleted. It can be brought back for a day."
+                            : " sessions were deleted. They can be brought back for a day.");
         });
     }
 
     @PostMapping("/undo")
-    String undo(@PathVariable long athleteId, @RequestParam(required = false) String here, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
-        return changed(athleteId, here, flash, () -> undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
+    String undo(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) String here,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return changed(
+                athleteId, here, flash, () -> undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
     }
 
-    private static String changed(long athleteId, String here, RedirectAttributes flash, java.util.function.Supplier<String> change) {
+    private static String changed(
+            long athleteId, String here, RedirectAttributes flash, java.util.function.Supplier<String> change) {
         try {
             flash.addFlashAttribute("good", change.get());
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
         String list = "/a/" + athleteId + "/sessions";
-        return "redirect:" + (here != null && (here.equals(list) || here.startsWith(list + "?") && HERE.matcher(here.substring(list.length() + 1)).matches()) ? here : list);
+        return "redirect:"
+                + (here != null
+                                && (here.equals(list)
+                                        || here.startsWith(list + "?")
+                                                && HERE.matcher(here.substring(list.length() + 1))
+                                                        .matches())
+                        ? here
+                        : list);
     }
 
     /** One file as it is, several as an archive. */
     @PostMapping("/export")
-    void export(@PathVariable long athleteId, @RequestParam(required = false) List<Long> chosen, @RequestParam ExportService.As as, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, HttpServletResponse response) throws IOException {
+    void export(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) List<Long> chosen,
+            @RequestParam ExportService.As as,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            HttpServletResponse response)
+            throws IOException {
         List<ExportService.Item> items;
         try {
             items = exports.items(athleteId, viewer, chosen);
-            if (items.size() == 1 && as == ExportService.As.GPX && !exports.hasPositions(items.get(0))) throw new IllegalArgumentException("This recording has no positions, so there is no GPX file of it. Export CSV or JSON.");
+            if (items.size() == 1 && as == ExportService.As.GPX && !exports.hasPositions(items.get(0)))
+                throw new IllegalArgumentException(
+                        "This recording has no positions, so there is no GPX file of it. Export CSV or JSON.");
         } catch (IllegalArgumentException e) {
             response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
             response.setContentType("text/plain;charset=UTF-8");
@@ -192,24 +282,45 @@ class SessionsController {
         }
         boolean one = items.size() == 1;
         String name = one ? ExportService.fileName(items.get(0), as, false) : "sessions.zip";
-        response.setContentType(one ? switch (as) {
-            case CSV -> "text/csv;charset=UTF-8";
-            case GPX -> "application/gpx+xml";
-            case JSON -> "application/json";
-            case ORIGINAL -> "application/octet-stream";
-        } : "application/zip");
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString());
+        response.setContentType(
+                one
+                        ? switch (as) {
+                            case CSV -> "text/csv;charset=UTF-8";
+                            case GPX -> "application/gpx+xml";
+                            case JSON -> "application/json";
+                            case ORIGINAL -> "application/octet-stream";
+                        }
+                        : "application/zip");
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment()
+                        .filename(name, StandardCharsets.UTF_8)
+                        .build()
+                        .toString());
         if (one) exports.write(items.get(0), as, response.getOutputStream());
         else exports.zip(items, as, response.getOutputStream());
     }
 
     @PostMapping("/upload")
-    String upload(@PathVariable long athleteId, @RequestParam("files") List<MultipartFile> files, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) throws IOException {
+    String upload(
+            @PathVariable long athleteId,
+            @RequestParam("files") List<MultipartFile> files,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model)
+            throws IOException {
         Athlete athlete = athletes.require(athleteId, viewer);
-        List<MultipartFile> chosen = files.stream().filter(f -> f.getOriginalFilename() != null && !f.getOriginalFilename().isBlank()).toList();
+        List<MultipartFile> chosen = files.stream()
+                .filter(f -> f.getOriginalFilename() != null
+                        && !f.getOriginalFilename().isBlank())
+                .toList();
         if (chosen.isEmpty()) model.addAttribute("refused", "Choose one or more FIT or GPX files first.");
-        else if (chosen.size() > MOST_FILES) model.addAttribute("refused", "At most " + MOST_FILES + " files at once; " + chosen.size() + " were chosen. Upload them in parts.");
-        else if (!limits.allowUpload(viewer.accountId())) model.addAttribute("refused", "That was a lot of uploads in a minute. Wait a minute and send these again.");
+        else if (chosen.size() > MOST_FILES)
+            model.addAttribute(
+                    "refused",
+                    "At most " + MOST_FILES + " files at once; " + chosen.size()
+                            + " were chosen. Upload them in parts.");
+        else if (!limits.allowUpload(viewer.accountId()))
+            model.addAttribute("refused", "That was a lot of uploads in a minute. Wait a minute and send these again.");
         else for (MultipartFile file : chosen) whole.with(() -> take(athleteId, viewer, file));
         uploads(athlete, model);
         return "review/sessions :: uploads";
@@ -224,7 +335,8 @@ class SessionsController {
     }
 
     @GetMapping("/uploads")
-    String uploads(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String uploads(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         uploads(athletes.require(athleteId, viewer), model);
         return "review/sessions :: uploads";
     }

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Locale;
 import pemblar.app.frame.Shown;
 import pemblar.app.session.SessionService;
-import pemblar.core.sport.Sport;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.matching.StepMatching.Done;
 import pemblar.core.matching.StepMatching.Matched;
 import pemblar.core.matching.Stretches.One;
 import pemblar.core.recording.Channel;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;
 import pemblar.core.workout.PlannedStep;
 import pemblar.core.workout.ShorthandText;
@@ -19,15 +19,31 @@ import pemblar.core.workout.ShorthandText;
 record StepTable(String how, String unit, boolean planned, List<Line> lines) {
     /** How far left and right of its band a mean is drawn, in widths of the band. */
     private static final double BAND_FROM = 30;
+
     private static final double BAND_TO = 70;
     private static final String NONE = "–";
 
     /**
-     * One stretch. {@code markX} is the mean on a strip of 100 in which the band runs from 30 to 70; NaN figures show as a dash.
-     * @param mean  of the quantity of its target, without unit; {@code band} likewise
-     * @param step  its step in the plan, -1 without one
+     * One stretch. {@code markX} is the mean on a strip of 100 in which the band runs from 30 to 70; NaN figures show
+     * as a dash.
+     *
+     * @param mean of the quantity of its target, without unit; {@code band} likewise
+     * @param step its step in the plan, -1 without one
      */
-    record Line(int number, String name, String target, double plannedSeconds, Done done, String mean, String band, double markX, int from, int to, boolean hasBand, int step, boolean ignored) {}
+    record Line(
+            int number,
+            String name,
+            String target,
+            double plannedSeconds,
+            Done done,
+            String mean,
+            String band,
+            double markX,
+            int from,
+            int to,
+            boolean hasBand,
+            int step,
+            boolean ignored) {}
 
     /** A planned step that a stretch can be. */
     record Choice(int step, String name) {}
@@ -39,19 +55,43 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
         String how = switch (cuts.where()) {
             case LAPS_WITH_STEP_INDEX -> "The device marked its laps with the steps of the workout.";
             case LAPS_IN_ORDER -> "Laps were taken in order: their number and lengths fit the plan.";
-            case PATTERN -> "There are no laps that fit: the steps were found by their pattern. Check the boundaries where it matters.";
+            case PATTERN ->
+                "There are no laps that fit: the steps were found by their pattern. Check the boundaries "
+                        + "where it matters.";
             case BY_HAND -> "The stretches were set by hand.";
-            case NONE -> lines.isEmpty() ? planned ? "Neither laps nor the pattern of the steps fit this recording. Select a stretch above and add it as a step." : "The recording has no laps. Select a stretch above and add it here."
-                : planned ? "The laps do not fit the plan, so each is shown for itself. Say which step a lap is, or add stretches by selection." : "The recording's laps.";
+            case NONE ->
+                lines.isEmpty()
+                        ? planned
+                                ? "Neither laps nor the pattern of the steps fit this recording. Select a "
+                                        + "stretch above and add it as a step."
+                                : "The recording has no laps. Select a stretch above and add it here."
+                        : planned
+                                ? "The laps do not fit the plan, so each is shown for itself. Say which step "
+                                        + "a lap is, or add stretches by selection."
+                                : "The recording's laps.";
         };
-        List<Basis> bases = lines.stream().filter(l -> l.step() >= 0).map(l -> cuts.plan().get(l.step()).basis()).toList();
-        boolean pace = bases.contains(Basis.PACE) || bases.isEmpty() && !cuts.recording().has(Channel.POWER);
-        return new StepTable(how, pace ? Shown.speedUnit(cuts.recording().sport()) : bases.contains(Basis.HEART_RATE) ? "bpm" : "W", planned && !cuts.plan().isEmpty(), lines);
+        List<Basis> bases = lines.stream()
+                .filter(l -> l.step() >= 0)
+                .map(l -> cuts.plan().get(l.step()).basis())
+                .toList();
+        boolean pace = bases.contains(Basis.PACE)
+                || bases.isEmpty() && !cuts.recording().has(Channel.POWER);
+        return new StepTable(
+                how,
+                pace ? Shown.speedUnit(cuts.recording().sport()) : bases.contains(Basis.HEART_RATE) ? "bpm" : "W",
+                planned && !cuts.plan().isEmpty(),
+                lines);
     }
 
     static List<Choice> choices(Cuts cuts) {
         List<Choice> choices = new ArrayList<>();
-        for (PlannedStep step : cuts.plan()) choices.add(new Choice(choices.size(), name(step) + ", " + ShorthandText.target(step.flat().step().target(), cuts.recording().sport())));
+        for (PlannedStep step : cuts.plan())
+            choices.add(new Choice(
+                    choices.size(),
+                    name(step) + ", "
+                            + ShorthandText.target(
+                                    step.flat().step().target(),
+                                    cuts.recording().sport())));
         return choices;
     }
 
@@ -69,16 +109,48 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
     private static Line line(int index, One one, Cuts cuts) {
         PlannedStep step = one.step() >= 0 ? cuts.plan().get(one.step()) : null;
         Done done = StepMatching.done(step, one.from(), one.to(), cuts.recording());
-        boolean speed = step == null || step.basis() == null ? !cuts.recording().has(Channel.POWER) : step.basis() == Basis.PACE;
+        boolean speed = step == null || step.basis() == null
+                ? !cuts.recording().has(Channel.POWER)
+                : step.basis() == Basis.PACE;
         String mean = figure(cuts.recording().sport(), speed, done.mean());
-        if (step == null) return new Line(index, name(cuts, one, index), "", Double.NaN, done, mean, NONE, Double.NaN, one.from(), one.to(), false, -1, one.ignored());
+        if (step == null)
+            return new Line(
+                    index,
+                    name(cuts, one, index),
+                    "",
+                    Double.NaN,
+                    done,
+                    mean,
+                    NONE,
+                    Double.NaN,
+                    one.from(),
+                    one.to(),
+                    false,
+                    -1,
+                    one.ignored());
         double low = step.isRamp() ? Math.min(step.from(), step.to()) : step.low();
         double high = step.isRamp() ? Math.max(step.from(), step.to()) : step.high();
         double at = BAND_FROM + (BAND_TO - BAND_FROM) * (done.mean() - low) / (high - low);
-        boolean fastFirst = speed && cuts.recording().sport().speed().isPace();           // the shorter time of a pace
-        String band = step.basis() == null ? NONE : figure(cuts.recording().sport(), speed, fastFirst ? high : low) + "–" + figure(cuts.recording().sport(), speed, fastFirst ? low : high);
-        return new Line(index, name(step), ShorthandText.target(step.flat().step().target(), cuts.recording().sport()), step.seconds(), done, mean, band,
-            Double.isNaN(at) ? Double.NaN : Math.max(2, Math.min(98, at)), one.from(), one.to(), step.basis() != null, one.step(), one.ignored());
+        boolean fastFirst = speed && cuts.recording().sport().speed().isPace(); // the shorter time of a pace
+        String band = step.basis() == null
+                ? NONE
+                : figure(cuts.recording().sport(), speed, fastFirst ? high : low) + "–"
+                        + figure(cuts.recording().sport(), speed, fastFirst ? low : high);
+        return new Line(
+                index,
+                name(step),
+                ShorthandText.target(
+                        step.flat().step().target(), cuts.recording().sport()),
+                step.seconds(),
+                done,
+                mean,
+                band,
+                Double.isNaN(at) ? Double.NaN : Math.max(2, Math.min(98, at)),
+                one.from(),
+                one.to(),
+                step.basis() != null,
+                one.step(),
+                one.ignored());
     }
 
     /** Without its unit; a speed as pace when running, else in km/h. */
@@ -93,7 +165,14 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
         for (Matched m : result.steps()) {
             PlannedStep s = m.step();
             if (s.basis() == null) continue;
-            bands.add(List.of(s.basis().name().toLowerCase(Locale.ROOT), m.from(), m.to(), s.lowAt(0), s.highAt(0), s.lowAt(1), s.highAt(1)));
+            bands.add(List.of(
+                    s.basis().name().toLowerCase(Locale.ROOT),
+                    m.from(),
+                    m.to(),
+                    s.lowAt(0),
+                    s.highAt(0),
+                    s.lowAt(1),
+                    s.highAt(1)));
         }
         return bands;
     }

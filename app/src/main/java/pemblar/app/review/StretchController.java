@@ -31,54 +31,122 @@ class StretchController {
     }
 
     @PostMapping("/move")
-    String move(@PathVariable long athleteId, @PathVariable long id, @RequestParam int index, @RequestParam int from, @RequestParam int to, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String move(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int index,
+            @RequestParam int from,
+            @RequestParam int to,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return changed(athleteId, id, viewer, model, "Moved a boundary", cut -> cut.move(index, from, to));
     }
 
     @PostMapping("/split")
-    String split(@PathVariable long athleteId, @PathVariable long id, @RequestParam String at, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(athleteId, id, viewer, model, "Split a stretch", cut -> cut.split(Typed.seconds("Split at", at, 1, MOST_SECONDS)));
+    String split(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam String at,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                id,
+                viewer,
+                model,
+                "Split a stretch",
+                cut -> cut.split(Typed.seconds("Split at", at, 1, MOST_SECONDS)));
     }
 
     @PostMapping("/join")
-    String join(@PathVariable long athleteId, @PathVariable long id, @RequestParam int index, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String join(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int index,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return changed(athleteId, id, viewer, model, "Joined two stretches", cut -> cut.join(index));
     }
 
     @PostMapping("/add")
-    String add(@PathVariable long athleteId, @PathVariable long id, @RequestParam int from, @RequestParam int to, @RequestParam(defaultValue = "-1") int step,
-               @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String add(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int from,
+            @RequestParam int to,
+            @RequestParam(defaultValue = "-1") int step,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return changed(athleteId, id, viewer, model, "Added a stretch", cut -> cut.add(from, to, step));
     }
 
     @PostMapping("/remove")
-    String remove(@PathVariable long athleteId, @PathVariable long id, @RequestParam int index, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String remove(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int index,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return changed(athleteId, id, viewer, model, "Took a stretch away", cut -> cut.remove(index));
     }
 
     @PostMapping("/ignore")
-    String ignore(@PathVariable long athleteId, @PathVariable long id, @RequestParam int index, @RequestParam boolean ignored, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return changed(athleteId, id, viewer, model, ignored ? "Left a stretch out" : "Took a stretch in again", cut -> cut.ignore(index, ignored));
+    String ignore(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int index,
+            @RequestParam boolean ignored,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                id,
+                viewer,
+                model,
+                ignored ? "Left a stretch out" : "Took a stretch in again",
+                cut -> cut.ignore(index, ignored));
     }
 
     @PostMapping("/assign")
-    String assign(@PathVariable long athleteId, @PathVariable long id, @RequestParam int index, @RequestParam int step, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String assign(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int index,
+            @RequestParam int step,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         return changed(athleteId, id, viewer, model, "Gave a stretch another step", cut -> cut.assign(index, step));
     }
 
     /** Goes back to what laps or the pattern say. */
     @PostMapping("/reset")
-    String reset(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String reset(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         SessionService.Opened opened = page.recorded(athleteId, viewer, id);
-        if (opened.described().stretches().isPresent()) descriptions.cut(athleteId, viewer, id, null, "Stretches of “" + opened.slab().title() + "” follow the recording again.");
+        if (opened.described().stretches().isPresent())
+            descriptions.cut(
+                    athleteId,
+                    viewer,
+                    id,
+                    null,
+                    "Stretches of “" + opened.slab().title() + "” follow the recording again.");
         return answer(athleteId, id, viewer, model);
     }
 
-    private String changed(long athleteId, long id, Viewer viewer, Model model, String label, UnaryOperator<Stretches> change) {
+    private String changed(
+            long athleteId, long id, Viewer viewer, Model model, String label, UnaryOperator<Stretches> change) {
         SessionService.Opened opened = page.recorded(athleteId, viewer, id);
         try {
             Stretches after = change.apply(Cuts.of(opened).stretches());
-            descriptions.cut(athleteId, viewer, id, Cuts.stored(after, opened), label + " of “" + opened.slab().title() + "”.");
+            descriptions.cut(
+                    athleteId,
+                    viewer,
+                    id,
+                    Cuts.stored(after, opened),
+                    label + " of “" + opened.slab().title() + "”.");
         } catch (IllegalArgumentException e) {
             model.addAttribute("stretchProblem", e.getMessage());
         }

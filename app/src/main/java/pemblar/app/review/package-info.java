@@ -1,4 +1,2 @@
-/**
- * The pages of sessions: the list with its uploads, and the review of one.
- */
+/** The pages of sessions: the list with its uploads, and the review of one. */
 package pemblar.app.review;

@@ -11,8 +11,8 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
-import pemblar.app.session.TrendService.Trend;
 import pemblar.app.session.TrendService;
+import pemblar.app.session.TrendService.Trend;
 import pemblar.app.undo.UndoService;
 import pemblar.core.season.Block;
 
@@ -28,7 +28,13 @@ public class Pages {
     private final UndoService undo;
     private final InstantSource clock;
 
-    Pages(AthleteService athletes, PlanService plan, TrendService trends, UndoService undo, InstantSource clock, Access access) {
+    Pages(
+            AthleteService athletes,
+            PlanService plan,
+            TrendService trends,
+            UndoService undo,
+            InstantSource clock,
+            Access access) {
         this.access = access;
         this.athletes = athletes;
         this.plan = plan;
@@ -61,7 +67,7 @@ public class Pages {
 
     /**
      * @param active the word of the page in the navigation
-     * @param from   first day that the page shows, null for today; {@code to} likewise
+     * @param from first day that the page shows, null for today; {@code to} likewise
      */
     public Opened open(Model model, long athleteId, Viewer viewer, String active, LocalDate from, LocalDate to) {
         Athlete athlete = athletes.require(athleteId, viewer);
@@ -69,8 +75,11 @@ public class Pages {
         Trend trend = trends.of(athlete);
         LocalDate today = trend.today();
         List<SeasonEvent> events = plan.events(athlete);
-        LocalDate lastEvent = events.isEmpty() ? today : events.get(events.size() - 1).day();
-        LocalDate last = lastEvent.isAfter(today.plusDays(DAYS_AHEAD)) ? today.plusDays(DAYS_AHEAD) : lastEvent.isAfter(today.plusDays(56)) ? lastEvent.plusDays(10) : today.plusDays(56);
+        LocalDate lastEvent =
+                events.isEmpty() ? today : events.get(events.size() - 1).day();
+        LocalDate last = lastEvent.isAfter(today.plusDays(DAYS_AHEAD))
+                ? today.plusDays(DAYS_AHEAD)
+                : lastEvent.isAfter(today.plusDays(56)) ? lastEvent.plusDays(10) : today.plusDays(56);
         List<Block> blocks = plan.covering(athlete, today.minusDays(DAYS_BACK), last);
         model.addAttribute("athlete", athlete);
         model.addAttribute("viewer", viewer);

@@ -6,19 +6,37 @@ import pemblar.core.season.Priority;
 
 /**
  * The season's strip, ready to draw in a box of {@link #WIDTH} by {@link #HEIGHT}.
- * @param done     path of the chronic load up to today; {@code ahead} goes on from there
+ *
+ * @param done path of the chronic load up to today; {@code ahead} goes on from there
  * @param bracketX where the stretch that the page shows begins
  */
-public record Ribbon(List<Column> columns, List<Band> bands, List<Flag> flags, String done, String ahead, double todayX,
-                     double bracketX, double bracketWidth) {
+public record Ribbon(
+        List<Column> columns,
+        List<Band> bands,
+        List<Flag> flags,
+        String done,
+        String ahead,
+        double todayX,
+        double bracketX,
+        double bracketWidth) {
     public static final double WIDTH = 1232;
     public static final double HEIGHT = 88;
     static final double FLOOR = 66;
     static final double CEILING = 14;
 
     /** One block. Heights are load per day; {@code over} is what was done beyond the plan. */
-    public record Column(double x, double width, double plannedY, double plannedHeight, double doneY, double doneHeight,
-                         double overY, double overHeight, LocalDate first, LocalDate last, String label) {}
+    public record Column(
+            double x,
+            double width,
+            double plannedY,
+            double plannedHeight,
+            double doneY,
+            double doneHeight,
+            double overY,
+            double overHeight,
+            LocalDate first,
+            LocalDate last,
+            String label) {}
 
     /** A phase under the columns. */
     public record Band(double x, double width, String text) {}

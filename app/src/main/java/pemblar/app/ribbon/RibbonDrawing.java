@@ -34,16 +34,28 @@ final class RibbonDrawing {
         trend.dayLoads().forEach(d -> byDay.put(d.day(), d));
         double most = 20;
         for (Block block : blocks) most = Math.max(most, Math.max(planned(block), done(block)) / block.days());
-        for (LoadTrend.Day day : trend.days()) if (!day.date().isBefore(first) && !day.date().isAfter(last)) most = Math.max(most, day.chronic());
+        for (LoadTrend.Day day : trend.days())
+            if (!day.date().isBefore(first) && !day.date().isAfter(last)) most = Math.max(most, day.chronic());
         this.highest = most;
     }
 
     Ribbon draw(List<SeasonEvent> events, LocalDate from, LocalDate to) {
         List<Ribbon.Column> columns = blocks.stream().map(this::column).toList();
-        double bracketEnd = Math.max(NARROWEST_BRACKET, Math.min(Ribbon.WIDTH, Math.max(x(to.plusDays(1)), x(from) + NARROWEST_BRACKET)));       // days outside lie at its end
+        double bracketEnd = Math.max(
+                NARROWEST_BRACKET,
+                Math.min(
+                        Ribbon.WIDTH,
+                        Math.max(x(to.plusDays(1)), x(from) + NARROWEST_BRACKET))); // days outside lie at its end
         double bracket = Math.max(0, Math.min(x(from), bracketEnd - NARROWEST_BRACKET));
-        return new Ribbon(columns, bands(), flags(events), line(first, min(trend.today(), last)), line(trend.today(), last), x(trend.today()) + dayWidth() / 2,
-            bracket, bracketEnd - bracket);
+        return new Ribbon(
+                columns,
+                bands(),
+                flags(events),
+                line(first, min(trend.today(), last)),
+                line(trend.today(), last),
+                x(trend.today()) + dayWidth() / 2,
+                bracket,
+                bracketEnd - bracket);
     }
 
     private static LocalDate min(LocalDate a, LocalDate b) {
@@ -63,12 +75,16 @@ final class RibbonDrawing {
     }
 
     private double planned(Block block) {
-        double sum = byDay.subMap(block.first(), true, block.last(), true).values().stream().mapToDouble(DayLoad::plannedLoad).sum();
+        double sum = byDay.subMap(block.first(), true, block.last(), true).values().stream()
+                .mapToDouble(DayLoad::plannedLoad)
+                .sum();
         return sum > 0 ? sum : block.targetLoad();
     }
 
     private double done(Block block) {
-        return byDay.subMap(block.first(), true, block.last(), true).values().stream().mapToDouble(DayLoad::doneLoad).sum();
+        return byDay.subMap(block.first(), true, block.last(), true).values().stream()
+                .mapToDouble(DayLoad::doneLoad)
+                .sum();
     }
 
     private Ribbon.Column column(Block block) {
@@ -76,9 +92,20 @@ final class RibbonDrawing {
         double done = height(done(block) / block.days());
         double inside = Math.min(planned, done);
         double over = Math.max(0, done - planned);
-        String label = block.name() + ", " + block.first() + ": " + Math.round(done(block)) + " of " + Math.round(planned(block)) + " load";
-        return new Ribbon.Column(x(block.first()) + GAP / 2, Math.max(1, block.days() * dayWidth() - GAP), Ribbon.FLOOR - planned, planned,
-            Ribbon.FLOOR - inside, inside, Ribbon.FLOOR - planned - over, over, block.first(), block.last(), label);
+        String label = block.name() + ", " + block.first() + ": " + Math.round(done(block)) + " of "
+                + Math.round(planned(block)) + " load";
+        return new Ribbon.Column(
+                x(block.first()) + GAP / 2,
+                Math.max(1, block.days() * dayWidth() - GAP),
+                Ribbon.FLOOR - planned,
+                planned,
+                Ribbon.FLOOR - inside,
+                inside,
+                Ribbon.FLOOR - planned - over,
+                over,
+                block.first(),
+                block.last(),
+                label);
     }
 
     private List<Ribbon.Band> bands() {
@@ -86,9 +113,11 @@ final class RibbonDrawing {
         int begin = 0;
         for (int i = 1; i <= blocks.size(); i++) {
             if (i < blocks.size() && blocks.get(i).phase() == blocks.get(begin).phase()) continue;
-            double width = x(blocks.get(i - 1).last().plusDays(1)) - x(blocks.get(begin).first());
+            double width = x(blocks.get(i - 1).last().plusDays(1))
+                    - x(blocks.get(begin).first());
             String text = blocks.get(begin).phase().name().toLowerCase(Locale.ROOT);
-            bands.add(new Ribbon.Band(x(blocks.get(begin).first()), width, text.length() * BAND_LETTER > width - 6 ? "" : text));
+            bands.add(new Ribbon.Band(
+                    x(blocks.get(begin).first()), width, text.length() * BAND_LETTER > width - 6 ? "" : text));
             begin = i;
         }
         return bands;
@@ -98,7 +127,10 @@ final class RibbonDrawing {
     private List<Ribbon.Flag> flags(List<SeasonEvent> events) {
         List<Ribbon.Flag> flags = new ArrayList<>();
         List<double[]> taken = new ArrayList<>();
-        List<SeasonEvent> inside = events.stream().filter(e -> !e.day().isBefore(first) && !e.day().isAfter(last)).sorted(java.util.Comparator.comparing(SeasonEvent::priority)).toList();
+        List<SeasonEvent> inside = events.stream()
+                .filter(e -> !e.day().isBefore(first) && !e.day().isAfter(last))
+                .sorted(java.util.Comparator.comparing(SeasonEvent::priority))
+                .toList();
         for (SeasonEvent event : inside) {
             double x = x(event.day()) + dayWidth() / 2;
             String text = event.priority() + " · " + event.name();
@@ -108,7 +140,8 @@ final class RibbonDrawing {
             double to = leftward ? x + FLAG_SPACE : x + FLAG_SPACE + width;
             boolean free = taken.stream().noneMatch(t -> t[0] < to && t[1] > from);
             if (free) taken.add(new double[] {from, to});
-            flags.add(new Ribbon.Flag(x, free && leftward, free ? text : event.priority().name(), event.priority()));
+            flags.add(new Ribbon.Flag(
+                    x, free && leftward, free ? text : event.priority().name(), event.priority()));
         }
         return flags;
     }
@@ -118,7 +151,12 @@ final class RibbonDrawing {
         for (LocalDate day = from; !day.isAfter(to); day = day.plusDays(2)) {
             LoadTrend.Day point = trend.on(day);
             if (point == null) continue;
-            path.append(String.format(Locale.ROOT, "%s%.1f %.1f", path.isEmpty() ? "M" : "L", x(day) + dayWidth() / 2, Ribbon.FLOOR - height(point.chronic())));
+            path.append(String.format(
+                    Locale.ROOT,
+                    "%s%.1f %.1f",
+                    path.isEmpty() ? "M" : "L",
+                    x(day) + dayWidth() / 2,
+                    Ribbon.FLOOR - height(point.chronic())));
         }
         return path.toString();
     }

@@ -9,7 +9,13 @@ import pemblar.app.season.SeasonSettings.Marked;
 import pemblar.core.season.Block;
 
 /** Everything that is held of an athlete's plan besides its sessions, at one revision. */
-public record Held(int revision, SeasonSettings settings, List<Block> blocks, List<SeasonEvent> events, List<Away> away, List<Marked> marked) {
+public record Held(
+        int revision,
+        SeasonSettings settings,
+        List<Block> blocks,
+        List<SeasonEvent> events,
+        List<Away> away,
+        List<Marked> marked) {
     public Held {
         blocks = List.copyOf(blocks);
         events = List.copyOf(events);
@@ -25,7 +31,11 @@ public record Held(int revision, SeasonSettings settings, List<Block> blocks, Li
     }
 
     boolean sameAs(Held other) {
-        return settings.equals(other.settings) && blocks.equals(other.blocks) && events.equals(other.events) && away.equals(other.away) && marked.equals(other.marked);
+        return settings.equals(other.settings)
+                && blocks.equals(other.blocks)
+                && events.equals(other.events)
+                && away.equals(other.away)
+                && marked.equals(other.marked);
     }
 
     public Held withBlocks(List<Block> others) {
@@ -55,6 +65,12 @@ public record Held(int revision, SeasonSettings settings, List<Block> blocks, Li
     }
 
     public Held withEvents(List<SeasonEvent> others) {
-        return new Held(revision, settings, blocks, others.stream().sorted(Comparator.comparing(SeasonEvent::day)).toList(), away, marked);
+        return new Held(
+                revision,
+                settings,
+                blocks,
+                others.stream().sorted(Comparator.comparing(SeasonEvent::day)).toList(),
+                away,
+                marked);
     }
 }

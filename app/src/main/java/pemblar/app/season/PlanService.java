@@ -21,7 +21,10 @@ import pemblar.app.undo.Undoable;
 import pemblar.core.season.Block;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Blocks, events and how the season is planned. Where no block is planned, the weeks serve as blocks. Changes can be taken back. */
+/**
+ * Blocks, events and how the season is planned. Where no block is planned, the weeks serve as blocks. Changes can be
+ * taken back.
+ */
 @Service
 public class PlanService implements Undoable {
     private static final String KIND = "season";
@@ -41,7 +44,10 @@ public class PlanService implements Undoable {
     /** Kept for undo: it is taken back only while nobody has changed anything since. */
     private record Change(Held before, Held after) {}
 
-    /** Events in order of day, without their demands; for an athlete whom the caller has already asked for, as all that follow. */
+    /**
+     * Events in order of day, without their demands; for an athlete whom the caller has already asked for, as all that
+     * follow.
+     */
     @Transactional(readOnly = true)
     public List<SeasonEvent> events(Athlete athlete) {
         return store.events(athlete.id(), false);
@@ -54,7 +60,9 @@ public class PlanService implements Undoable {
 
     @Transactional(readOnly = true)
     public Map<Long, Ahead> ahead(List<Athlete> roster) {
-        return roster.isEmpty() ? Map.of() : store.ahead(roster.stream().map(Athlete::id).toList());
+        return roster.isEmpty()
+                ? Map.of()
+                : store.ahead(roster.stream().map(Athlete::id).toList());
     }
 
     @Transactional(readOnly = true)
@@ -75,7 +83,8 @@ public class PlanService implements Undoable {
 
     /**
      * Changes what is held, as one step that can be taken back.
-     * @param seen   revision of the page that the change comes from; null does not ask
+     *
+     * @param seen revision of the page that the change comes from; null does not ask
      * @param change from what is held to what is to be held
      * @throws SeasonChangedMeanwhile when somebody was quicker
      */
@@ -84,7 +93,10 @@ public class PlanService implements Undoable {
         athletes.require(athleteId, viewer);
         store.claim(athleteId, seen, viewer.name());
         Held was = store.read(athleteId);
-        store.write(athleteId, was, near(change.apply(was), athletes.require(athleteId, viewer).dayOf(clock.instant())));
+        store.write(
+                athleteId,
+                was,
+                near(change.apply(was), athletes.require(athleteId, viewer).dayOf(clock.instant())));
         Held is = store.read(athleteId);
         undo.remember(athleteId, viewer, label, KIND, new Change(was, is));
         return is;
@@ -120,7 +132,10 @@ public class PlanService implements Undoable {
     public void restore(long athleteId, String before) {
         Change change = JsonMapper.shared().readValue(before, Change.class);
         Held is = store.read(athleteId);
-        if (!is.sameAs(change.after())) throw new IllegalArgumentException("The season has been changed by somebody else since; taking this back would undo theirs too. Change it by hand.");
+        if (!is.sameAs(change.after()))
+            throw new IllegalArgumentException(
+                    "The season has been changed by somebody else since; taking this back would undo theirs "
+                            + "too. Change it by hand.");
         store.claim(athleteId, null, "");
         store.write(athleteId, is, change.before());
     }
@@ -141,8 +156,13 @@ public class PlanService implements Undoable {
             day = block.last().plusDays(1);
         }
         LocalDate begin = all.isEmpty() ? weekOf(from, planned) : day;
-        LocalDate ahead = planned.stream().map(Block::first).filter(f -> f.isAfter(to)).findFirst().orElse(LocalDate.MAX);
-        LocalDate until = to.with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY)).plusDays(1);
+        LocalDate ahead = planned.stream()
+                .map(Block::first)
+                .filter(f -> f.isAfter(to))
+                .findFirst()
+                .orElse(LocalDate.MAX);
+        LocalDate until =
+                to.with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY)).plusDays(1);
         if (!begin.isAfter(to)) fill(all, begin, until.isBefore(ahead) ? until : ahead);
         return all;
     }
@@ -150,7 +170,11 @@ public class PlanService implements Undoable {
     /** The Monday before a day, or the day after a block that ended since. */
     private static LocalDate weekOf(LocalDate day, List<Block> planned) {
         LocalDate monday = day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
-        return planned.stream().map(b -> b.last().plusDays(1)).filter(d -> d.isAfter(monday) && !d.isAfter(day)).max(LocalDate::compareTo).orElse(monday);
+        return planned.stream()
+                .map(b -> b.last().plusDays(1))
+                .filter(d -> d.isAfter(monday) && !d.isAfter(day))
+                .max(LocalDate::compareTo)
+                .orElse(monday);
     }
 
     /** Weeks from a day up to another; one of under three days joins the one before it where there is one. */
@@ -161,7 +185,10 @@ public class PlanService implements Undoable {
             if (end.isBefore(day.plusDays(3))) end = end.plusDays(WEEK);
             if (end.isAfter(until) || until.isBefore(end.plusDays(3))) end = until;
             int days = (int) (end.toEpochDay() - day.toEpochDay());
-            String name = days < Block.SHORTEST ? "Between" : "Week of " + day.getDayOfMonth() + " " + day.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH);
+            String name = days < Block.SHORTEST
+                    ? "Between"
+                    : "Week of " + day.getDayOfMonth() + " "
+                            + day.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH);
             all.add(new Block(day, days, Block.Phase.BASE, name, "", 0, 0));
             day = day.plusDays(days);
         }
@@ -170,6 +197,8 @@ public class PlanService implements Undoable {
     /** An event of an athlete. */
     @Transactional(readOnly = true)
     public Optional<SeasonEvent> event(Athlete athlete, long id) {
-        return store.events(athlete.id(), true).stream().filter(e -> e.id() == id).findFirst();
+        return store.events(athlete.id(), true).stream()
+                .filter(e -> e.id() == id)
+                .findFirst();
     }
 }

@@ -9,14 +9,38 @@ import pemblar.core.season.Rhythm;
 
 /**
  * How an athlete's season is planned.
- * @param lastDay     last planned day, or null for two weeks after the last event
- * @param easyEvery   every how many blocks one is easy, or with {@code easyInDays} every how many days
- * @param dayMinutes  minutes that can be trained on Monday to Sunday
- * @param longDay     weekday of the long session, or null
+ *
+ * @param lastDay last planned day, or null for two weeks after the last event
+ * @param easyEvery every how many blocks one is easy, or with {@code easyInDays} every how many days
+ * @param dayMinutes minutes that can be trained on Monday to Sunday
+ * @param longDay weekday of the long session, or null
  */
-public record SeasonSettings(LocalDate lastDay, Aim.Kind aimKind, double aimValue, int blockDays, int easyEvery, boolean easyInDays, int easyDays, double highestBuild,
-                             double weeklyHours, List<Integer> dayMinutes, DayOfWeek longDay, boolean stacked) {
-    public static final SeasonSettings USUAL = new SeasonSettings(null, Aim.Kind.CHRONIC_LOAD, 60, 7, 4, false, 7, 5, 10, List.of(0, 75, 60, 75, 0, 120, 180), DayOfWeek.SUNDAY, false);
+public record SeasonSettings(
+        LocalDate lastDay,
+        Aim.Kind aimKind,
+        double aimValue,
+        int blockDays,
+        int easyEvery,
+        boolean easyInDays,
+        int easyDays,
+        double highestBuild,
+        double weeklyHours,
+        List<Integer> dayMinutes,
+        DayOfWeek longDay,
+        boolean stacked) {
+    public static final SeasonSettings USUAL = new SeasonSettings(
+            null,
+            Aim.Kind.CHRONIC_LOAD,
+            60,
+            7,
+            4,
+            false,
+            7,
+            5,
+            10,
+            List.of(0, 75, 60, 75, 0, 120, 180),
+            DayOfWeek.SUNDAY,
+            false);
 
     public SeasonSettings {
         dayMinutes = List.copyOf(dayMinutes);
@@ -32,20 +56,42 @@ public record SeasonSettings(LocalDate lastDay, Aim.Kind aimKind, double aimValu
     }
 
     public Hours hours(List<Away> away) {
-        return new Hours(weeklyHours, away.stream().map(a -> new Hours.Exception(a.from(), a.to(), a.weeklyHours())).toList());
+        return new Hours(
+                weeklyHours,
+                away.stream()
+                        .map(a -> new Hours.Exception(a.from(), a.to(), a.weeklyHours()))
+                        .toList());
     }
 
     public SeasonSettings aiming(Aim.Kind kind, double value) {
-        return new SeasonSettings(lastDay, kind, value, blockDays, easyEvery, easyInDays, easyDays, highestBuild, weeklyHours, dayMinutes, longDay, stacked);
+        return new SeasonSettings(
+                lastDay,
+                kind,
+                value,
+                blockDays,
+                easyEvery,
+                easyInDays,
+                easyDays,
+                highestBuild,
+                weeklyHours,
+                dayMinutes,
+                longDay,
+                stacked);
     }
 
     /** Days with other hours than usual, and why. */
     public record Away(LocalDate from, LocalDate to, double weeklyHours, String reason, Kind kind) {
         /** Why; after illness or injury the return is eased. */
-        public enum Kind { TRAVEL, ILLNESS, INJURY, WORK, OTHER }
+        public enum Kind {
+            TRAVEL,
+            ILLNESS,
+            INJURY,
+            WORK,
+            OTHER
+        }
 
         public Away {
-            if (kind == null) kind = Kind.OTHER;        // kept for undo before reasons were told apart
+            if (kind == null) kind = Kind.OTHER; // kept for undo before reasons were told apart
         }
 
         public Away(LocalDate from, LocalDate to, double weeklyHours, String reason) {

@@ -13,12 +13,15 @@ import org.springframework.stereotype.Repository;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonSettings.Away;
 import pemblar.app.season.SeasonSettings.Marked;
-import pemblar.core.sport.Sport;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Block;
 import pemblar.core.season.Priority;
+import pemblar.core.sport.Sport;
 
-/** Reads and writes what is held of a plan. A change replaces the whole, which is small, so that taking it back is writing what was. */
+/**
+ * Reads and writes what is held of a plan. A change replaces the whole, which is small, so that taking it back is
+ * writing what was.
+ */
 @Repository
 class SeasonStore {
     private final JdbcClient sql;
@@ -28,18 +31,34 @@ class SeasonStore {
     }
 
     List<Block> blocks(long athleteId) {
-        return sql.sql("select * from block where athlete_id = ? order by first_day").param(athleteId).query((rs, i) -> block(rs)).list();
+        return sql.sql("select * from block where athlete_id = ? order by first_day")
+                .param(athleteId)
+                .query((rs, i) -> block(rs))
+                .list();
     }
 
     Map<Long, List<Block>> blocks(List<Long> athleteIds) {
         record Of(long athleteId, Block block) {}
-        return sql.sql("select * from block where athlete_id in (:ids) order by first_day").param("ids", athleteIds).query((rs, i) -> new Of(rs.getLong("athlete_id"), block(rs))).list()
-            .stream().collect(Collectors.groupingBy(Of::athleteId, Collectors.mapping(Of::block, Collectors.toList())));
+        return sql
+                .sql("select * from block where athlete_id in (:ids) order by first_day")
+                .param("ids", athleteIds)
+                .query((rs, i) -> new Of(rs.getLong("athlete_id"), block(rs)))
+                .list()
+                .stream()
+                .collect(Collectors.groupingBy(Of::athleteId, Collectors.mapping(Of::block, Collectors.toList())));
     }
 
     private static Block block(ResultSet rs) throws SQLException {
-        return new Block(day(rs, "first_day"), rs.getInt("days"), Block.Phase.valueOf(rs.getString("phase")), rs.getString("name"), rs.getString("aim"), rs.getDouble("target_load"),
-            rs.getInt("target_seconds"), rs.getBoolean("easy"), rs.getBoolean("pinned"));
+        return new Block(
+                day(rs, "first_day"),
+                rs.getInt("days"),
+                Block.Phase.valueOf(rs.getString("phase")),
+                rs.getString("name"),
+                rs.getString("aim"),
+                rs.getDouble("target_load"),
+                rs.getInt("target_seconds"),
+                rs.getBoolean("easy"),
+                rs.getBoolean("pinned"));
     }
 
     private static LocalDate day(ResultSet rs, String column) throws SQLException {
@@ -49,27 +68,68 @@ class SeasonStore {
     /** Events with their demands when asked for. */
     List<SeasonEvent> events(long athleteId, boolean withDemands) {
         record Of(long eventId, EventDemand demand) {}
-        Map<Long, List<EventDemand>> demands = !withDemands ? Map.of() : sql.sql("select * from event_demand where athlete_id = ? order by id").param(athleteId)
-            .query((rs, i) -> new Of(rs.getLong("event_id"), demand(rs))).list().stream().collect(Collectors.groupingBy(Of::eventId, Collectors.mapping(Of::demand, Collectors.toList())));
-        return sql.sql("select * from event where athlete_id = ? order by day, id").param(athleteId).query((rs, i) -> event(rs, demands)).list();
+        Map<Long, List<EventDemand>> demands = !withDemands
+                ? Map.of()
+                : sql
+                        .sql("select * from event_demand where athlete_id = ? order by id")
+                        .param(athleteId)
+                        .query((rs, i) -> new Of(rs.getLong("event_id"), demand(rs)))
+                        .list()
+                        .stream()
+                        .collect(Collectors.groupingBy(
+                                Of::eventId, Collectors.mapping(Of::demand, Collectors.toList())));
+        return sql.sql("select * from event where athlete_id = ? order by day, id")
+                .param(athleteId)
+                .query((rs, i) -> event(rs, demands))
+                .list();
     }
 
     private static SeasonEvent event(ResultSet rs, Map<Long, List<EventDemand>> demands) throws SQLException {
-        return new SeasonEvent(rs.getLong("id"), day(rs, "day"), rs.getInt("days"), rs.getString("name"), Priority.valueOf(rs.getString("priority")), SeasonEvent.Kind.valueOf(rs.getString("kind")),
-            Sport.valueOf(rs.getString("sport")), rs.getObject("metres", Double.class), rs.getObject("seconds", Integer.class), demands.getOrDefault(rs.getLong("id"), List.of()));
+        return new SeasonEvent(
+                rs.getLong("id"),
+                day(rs, "day"),
+                rs.getInt("days"),
+                rs.getString("name"),
+                Priority.valueOf(rs.getString("priority")),
+                SeasonEvent.Kind.valueOf(rs.getString("kind")),
+                Sport.valueOf(rs.getString("sport")),
+                rs.getObject("metres", Double.class),
+                rs.getObject("seconds", Integer.class),
+                demands.getOrDefault(rs.getLong("id"), List.of()));
     }
 
     private static EventDemand demand(ResultSet rs) throws SQLException {
-        return new EventDemand(rs.getInt("effort_seconds"), SeasonEvent.Unit.valueOf(rs.getString("unit")), rs.getDouble("amount"), SeasonEvent.After.valueOf(rs.getString("after_kind")),
-            rs.getDouble("after_amount"), rs.getString("source"));
+        return new EventDemand(
+                rs.getInt("effort_seconds"),
+                SeasonEvent.Unit.valueOf(rs.getString("unit")),
+                rs.getDouble("amount"),
+                SeasonEvent.After.valueOf(rs.getString("after_kind")),
+                rs.getDouble("after_amount"),
+                rs.getString("source"));
     }
 
     Held read(long athleteId) {
         record Set(int revision, SeasonSettings settings) {}
-        Set set = sql.sql("select * from season where athlete_id = ?").param(athleteId).query((rs, i) -> new Set(rs.getInt("revision"), settings(rs))).optional().orElse(new Set(0, SeasonSettings.USUAL));
-        return new Held(set.revision(), set.settings(), blocks(athleteId), events(athleteId, true),
-            sql.sql("select * from season_exception where athlete_id = ? order by from_day, id").param(athleteId).query((rs, i) -> new Away(day(rs, "from_day"), day(rs, "to_day"), rs.getDouble("weekly_hours"), rs.getString("reason"), Away.Kind.valueOf(rs.getString("kind")))).list(),
-            marked(athleteId));
+        Set set = sql.sql("select * from season where athlete_id = ?")
+                .param(athleteId)
+                .query((rs, i) -> new Set(rs.getInt("revision"), settings(rs)))
+                .optional()
+                .orElse(new Set(0, SeasonSettings.USUAL));
+        return new Held(
+                set.revision(),
+                set.settings(),
+                blocks(athleteId),
+                events(athleteId, true),
+                sql.sql("select * from season_exception where athlete_id = ? order by from_day, id")
+                        .param(athleteId)
+                        .query((rs, i) -> new Away(
+                                day(rs, "from_day"),
+                                day(rs, "to_day"),
+                                rs.getDouble("weekly_hours"),
+                                rs.getString("reason"),
+                                Away.Kind.valueOf(rs.getString("kind"))))
+                        .list(),
+                marked(athleteId));
     }
 
     /** What is ahead of several athletes, from four queries. */
@@ -78,41 +138,112 @@ class SeasonStore {
         record Other(long athleteId, Away away) {}
         record Weekly(long athleteId, double hours) {}
         Map<Long, List<Block>> blocks = blocks(athleteIds);
-        Map<Long, List<SeasonEvent>> events = sql.sql("select * from event where athlete_id in (:ids) order by day, id").param("ids", athleteIds)
-            .query((rs, i) -> new Event(rs.getLong("athlete_id"), event(rs, Map.of()))).list().stream().collect(Collectors.groupingBy(Event::athleteId, Collectors.mapping(Event::event, Collectors.toList())));
-        String other = "select athlete_id, from_day, to_day, weekly_hours, reason from season_exception where athlete_id in (:ids)"
-            + " union all select athlete_id, day, day, 0, note from marked_day where unavailable and athlete_id in (:ids)";
-        Map<Long, List<Away>> away = sql.sql(other).param("ids", athleteIds)
-            .query((rs, i) -> new Other(rs.getLong("athlete_id"), new Away(day(rs, "from_day"), day(rs, "to_day"), rs.getDouble("weekly_hours"), rs.getString("reason")))).list()
-            .stream().collect(Collectors.groupingBy(Other::athleteId, Collectors.mapping(Other::away, Collectors.toList())));
-        Map<Long, Double> weekly = sql.sql("select athlete_id, weekly_hours from season where athlete_id in (:ids)").param("ids", athleteIds)
-            .query((rs, i) -> new Weekly(rs.getLong("athlete_id"), rs.getDouble("weekly_hours"))).list().stream().collect(Collectors.toMap(Weekly::athleteId, Weekly::hours));
-        return athleteIds.stream().collect(Collectors.toMap(id -> id, id -> new Ahead(blocks.getOrDefault(id, List.of()), events.getOrDefault(id, List.of()),
-            Ahead.hours(weekly.getOrDefault(id, SeasonSettings.USUAL.weeklyHours()), away.getOrDefault(id, List.of())))));
+        Map<Long, List<SeasonEvent>> events = sql
+                .sql("select * from event where athlete_id in (:ids) order by day, id")
+                .param("ids", athleteIds)
+                .query((rs, i) -> new Event(rs.getLong("athlete_id"), event(rs, Map.of())))
+                .list()
+                .stream()
+                .collect(
+                        Collectors.groupingBy(Event::athleteId, Collectors.mapping(Event::event, Collectors.toList())));
+        String other = "select athlete_id, from_day, to_day, weekly_hours, reason from season_exception where "
+                + "athlete_id in (:ids)"
+                + " union all select athlete_id, day, day, 0, note from marked_day where unavailable "
+                + "and athlete_id in (:ids)";
+        Map<Long, List<Away>> away = sql
+                .sql(other)
+                .param("ids", athleteIds)
+                .query((rs, i) -> new Other(
+                        rs.getLong("athlete_id"),
+                        new Away(
+                                day(rs, "from_day"),
+                                day(rs, "to_day"),
+                                rs.getDouble("weekly_hours"),
+                                rs.getString("reason"))))
+                .list()
+                .stream()
+                .collect(Collectors.groupingBy(Other::athleteId, Collectors.mapping(Other::away, Collectors.toList())));
+        Map<Long, Double> weekly = sql
+                .sql("select athlete_id, weekly_hours from season where athlete_id in (:ids)")
+                .param("ids", athleteIds)
+                .query((rs, i) -> new Weekly(rs.getLong("athlete_id"), rs.getDouble("weekly_hours")))
+                .list()
+                .stream()
+                .collect(Collectors.toMap(Weekly::athleteId, Weekly::hours));
+        return athleteIds.stream()
+                .collect(Collectors.toMap(
+                        id -> id,
+                        id -> new Ahead(
+                                blocks.getOrDefault(id, List.of()),
+                                events.getOrDefault(id, List.of()),
+                                Ahead.hours(
+                                        weekly.getOrDefault(id, SeasonSettings.USUAL.weeklyHours()),
+                                        away.getOrDefault(id, List.of())))));
     }
 
     List<Marked> marked(long athleteId) {
-        return sql.sql("select * from marked_day where athlete_id = ? order by day").param(athleteId).query((rs, i) -> new Marked(day(rs, "day"), rs.getBoolean("unavailable"), rs.getString("note"))).list();
+        return sql.sql("select * from marked_day where athlete_id = ? order by day")
+                .param(athleteId)
+                .query((rs, i) -> new Marked(day(rs, "day"), rs.getBoolean("unavailable"), rs.getString("note")))
+                .list();
     }
 
     boolean hasSettings(long athleteId) {
-        return sql.sql("select count(*) from season where athlete_id = ?").param(athleteId).query(Integer.class).single() > 0;
+        return sql.sql("select count(*) from season where athlete_id = ?")
+                        .param(athleteId)
+                        .query(Integer.class)
+                        .single()
+                > 0;
     }
 
     private static SeasonSettings settings(ResultSet rs) throws SQLException {
         Integer longDay = rs.getObject("long_day", Integer.class);
-        return new SeasonSettings(day(rs, "last_day"), Aim.Kind.valueOf(rs.getString("aim_kind")), rs.getDouble("aim_value"), rs.getInt("block_days"), rs.getInt("easy_every"), rs.getBoolean("easy_in_days"),
-            rs.getInt("easy_days"), rs.getDouble("highest_build"), rs.getDouble("weekly_hours"), Arrays.stream(rs.getString("day_minutes").split(",")).map(Integer::valueOf).toList(),
-            longDay == null ? null : DayOfWeek.of(longDay), rs.getBoolean("stacked"));
+        return new SeasonSettings(
+                day(rs, "last_day"),
+                Aim.Kind.valueOf(rs.getString("aim_kind")),
+                rs.getDouble("aim_value"),
+                rs.getInt("block_days"),
+                rs.getInt("easy_every"),
+                rs.getBoolean("easy_in_days"),
+                rs.getInt("easy_days"),
+                rs.getDouble("highest_build"),
+                rs.getDouble("weekly_hours"),
+                Arrays.stream(rs.getString("day_minutes").split(","))
+                        .map(Integer::valueOf)
+                        .toList(),
+                longDay == null ? null : DayOfWeek.of(longDay),
+                rs.getBoolean("stacked"));
     }
 
-    /** Raises the revision if it is still the one that was seen; null does not ask. @throws SeasonChangedMeanwhile when it is another */
+    /**
+     * Raises the revision if it is still the one that was seen; null does not ask. @throws SeasonChangedMeanwhile when
+     * it is another
+     */
     void claim(long athleteId, Integer seen, String who) {
         SeasonSettings usual = SeasonSettings.USUAL;
-        sql.sql("insert into season (athlete_id, aim_kind, aim_value, block_days, easy_every, easy_days, highest_build, weekly_hours, day_minutes) values (?, ?, ?, ?, ?, ?, ?, ?, ?) on conflict do nothing")
-            .params(athleteId, usual.aimKind().name(), usual.aimValue(), usual.blockDays(), usual.easyEvery(), usual.easyDays(), usual.highestBuild(), usual.weeklyHours(), minutes(usual)).update();
-        int raised = sql.sql("update season set revision = revision + 1, changed_by = ? where athlete_id = ? and (cast(? as integer) is null or revision = ?)").params(who, athleteId, seen, seen).update();
-        if (raised == 0) throw new SeasonChangedMeanwhile(sql.sql("select changed_by from season where athlete_id = ?").param(athleteId).query(String.class).single());
+        sql.sql("insert into season (athlete_id, aim_kind, aim_value, block_days, easy_every, "
+                        + "easy_days, highest_build, weekly_hours, day_minutes) values (?, ?, ?, ?, "
+                        + "?, ?, ?, ?, ?) on conflict do nothing")
+                .params(
+                        athleteId,
+                        usual.aimKind().name(),
+                        usual.aimValue(),
+                        usual.blockDays(),
+                        usual.easyEvery(),
+                        usual.easyDays(),
+                        usual.highestBuild(),
+                        usual.weeklyHours(),
+                        minutes(usual))
+                .update();
+        int raised = sql.sql("update season set revision = revision + 1, changed_by = ? where athlete_id = ? and "
+                        + "(cast(? as integer) is null or revision = ?)")
+                .params(who, athleteId, seen, seen)
+                .update();
+        if (raised == 0)
+            throw new SeasonChangedMeanwhile(sql.sql("select changed_by from season where athlete_id = ?")
+                    .param(athleteId)
+                    .query(String.class)
+                    .single());
     }
 
     private static String minutes(SeasonSettings settings) {
@@ -129,40 +260,106 @@ class SeasonStore {
     }
 
     private void write(long athleteId, SeasonSettings s) {
-        sql.sql("update season set last_day = ?, aim_kind = ?, aim_value = ?, block_days = ?, easy_every = ?, easy_in_days = ?, easy_days = ?, highest_build = ?, weekly_hours = ?, day_minutes = ?, long_day = ?, stacked = ? where athlete_id = ?")
-            .params(s.lastDay(), s.aimKind().name(), s.aimValue(), s.blockDays(), s.easyEvery(), s.easyInDays(), s.easyDays(), s.highestBuild(), s.weeklyHours(), minutes(s),
-                s.longDay() == null ? null : s.longDay().getValue(), s.stacked(), athleteId).update();
+        sql.sql("update season set last_day = ?, aim_kind = ?, aim_value = ?, block_days = ?, "
+                        + "easy_every = ?, easy_in_days = ?, easy_days = ?, highest_build = ?, "
+                        + "weekly_hours = ?, day_minutes = ?, long_day = ?, stacked = ? where athlete_id = ?")
+                .params(
+                        s.lastDay(),
+                        s.aimKind().name(),
+                        s.aimValue(),
+                        s.blockDays(),
+                        s.easyEvery(),
+                        s.easyInDays(),
+                        s.easyDays(),
+                        s.highestBuild(),
+                        s.weeklyHours(),
+                        minutes(s),
+                        s.longDay() == null ? null : s.longDay().getValue(),
+                        s.stacked(),
+                        athleteId)
+                .update();
     }
 
     private void writeBlocks(long athleteId, List<Block> blocks) {
         sql.sql("delete from block where athlete_id = ?").param(athleteId).update();
         for (Block b : blocks)
-            sql.sql("insert into block (athlete_id, first_day, days, phase, name, aim, target_load, target_seconds, easy, pinned) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
-                .params(athleteId, b.first(), b.days(), b.phase().name(), b.name(), b.aim(), b.targetLoad(), b.targetSeconds(), b.easy(), b.pinned()).update();
+            sql.sql("insert into block (athlete_id, first_day, days, phase, name, aim, target_load, "
+                            + "target_seconds, easy, pinned) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                    .params(
+                            athleteId,
+                            b.first(),
+                            b.days(),
+                            b.phase().name(),
+                            b.name(),
+                            b.aim(),
+                            b.targetLoad(),
+                            b.targetSeconds(),
+                            b.easy(),
+                            b.pinned())
+                    .update();
     }
 
     /** Events keep their numbers, since addresses name them. */
     private void writeEvents(long athleteId, List<SeasonEvent> events) {
         sql.sql("delete from event where athlete_id = ?").param(athleteId).update();
         for (SeasonEvent e : events) {
-            long id = e.id() > 0 ? e.id() : sql.sql("select nextval(pg_get_serial_sequence('event', 'id'))").query(Long.class).single();
-            sql.sql("insert into event (id, athlete_id, day, days, name, priority, kind, sport, metres, seconds) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
-                .params(id, athleteId, e.day(), e.days(), e.name(), e.priority().name(), e.kind().name(), e.sport().name(), e.metres(), e.seconds()).update();
+            long id = e.id() > 0
+                    ? e.id()
+                    : sql.sql("select nextval(pg_get_serial_sequence('event', 'id'))")
+                            .query(Long.class)
+                            .single();
+            sql.sql("insert into event (id, athlete_id, day, days, name, priority, kind, sport, "
+                            + "metres, seconds) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+                    .params(
+                            id,
+                            athleteId,
+                            e.day(),
+                            e.days(),
+                            e.name(),
+                            e.priority().name(),
+                            e.kind().name(),
+                            e.sport().name(),
+                            e.metres(),
+                            e.seconds())
+                    .update();
             for (EventDemand d : e.demands())
-                sql.sql("insert into event_demand (event_id, athlete_id, effort_seconds, unit, amount, after_kind, after_amount, source) values (?, ?, ?, ?, ?, ?, ?, ?)")
-                    .params(id, athleteId, d.seconds(), d.unit().name(), d.amount(), d.after().name(), d.afterAmount(), d.source()).update();
+                sql.sql("insert into event_demand (event_id, athlete_id, effort_seconds, unit, "
+                                + "amount, after_kind, after_amount, source) values (?, ?, ?, ?, ?, ?, ?, ?)")
+                        .params(
+                                id,
+                                athleteId,
+                                d.seconds(),
+                                d.unit().name(),
+                                d.amount(),
+                                d.after().name(),
+                                d.afterAmount(),
+                                d.source())
+                        .update();
         }
     }
 
     private void writeAway(long athleteId, List<Away> away) {
-        sql.sql("delete from season_exception where athlete_id = ?").param(athleteId).update();
+        sql.sql("delete from season_exception where athlete_id = ?")
+                .param(athleteId)
+                .update();
         for (Away a : away)
-            sql.sql("insert into season_exception (athlete_id, from_day, to_day, weekly_hours, reason, kind) values (?, ?, ?, ?, ?, ?)").params(athleteId, a.from(), a.to(), a.weeklyHours(), a.reason(), a.kind().name()).update();
+            sql.sql("insert into season_exception (athlete_id, from_day, to_day, weekly_hours, "
+                            + "reason, kind) values (?, ?, ?, ?, ?, ?)")
+                    .params(
+                            athleteId,
+                            a.from(),
+                            a.to(),
+                            a.weeklyHours(),
+                            a.reason(),
+                            a.kind().name())
+                    .update();
     }
 
     private void writeMarked(long athleteId, List<Marked> marked) {
         sql.sql("delete from marked_day where athlete_id = ?").param(athleteId).update();
         for (Marked m : marked)
-            sql.sql("insert into marked_day (athlete_id, day, unavailable, note) values (?, ?, ?, ?)").params(athleteId, m.day(), m.unavailable(), m.note()).update();
+            sql.sql("insert into marked_day (athlete_id, day, unavailable, note) values (?, ?, ?, ?)")
+                    .params(athleteId, m.day(), m.unavailable(), m.note())
+                    .update();
     }
 }

@@ -1,4 +1,2 @@
-/**
- * Blocks and events: the plan from large to small. Start at {@link pemblar.app.season.PlanService}.
- */
+/** Blocks and events: the plan from large to small. Start at {@link pemblar.app.season.PlanService}. */
 package pemblar.app.season;

@@ -9,11 +9,14 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
-import pemblar.core.sport.Sport;
 import pemblar.core.adjust.Change;
 import pemblar.core.schedule.Purpose;
+import pemblar.core.sport.Sport;
 
-/** Applies changes of the plan, given as values, to an athlete's sessions: all of them or none, as one step that can be taken back. */
+/**
+ * Applies changes of the plan, given as values, to an athlete's sessions: all of them or none, as one step that can be
+ * taken back.
+ */
 @Service
 public class AdjustedSessions {
     private static final int LEAST_PERCENT = 10;
@@ -34,7 +37,8 @@ public class AdjustedSessions {
         List<Long> made = new ArrayList<>();
         for (Change change : changes) {
             if (change instanceof Change.Rest rest) {
-                for (SessionRow row : sessions.openFrom(athleteId, rest.day())) if (row.day.equals(rest.day())) remove(row, before);
+                for (SessionRow row : sessions.openFrom(athleteId, rest.day()))
+                    if (row.day.equals(rest.day())) remove(row, before);
             } else if (change instanceof Change.Add add) {
                 made.add(add(athlete, viewer, add));
             } else if (!(change instanceof Change.Retarget)) {
@@ -56,32 +60,49 @@ public class AdjustedSessions {
     }
 
     private SessionRow row(long athleteId, Viewer viewer, Change change) {
-        String id = change instanceof Change.Move m ? m.session() : change instanceof Change.Scale s ? s.session() : change instanceof Change.Swap s ? s.session() : ((Change.Drop) change).session();
+        String id = change instanceof Change.Move m
+                ? m.session()
+                : change instanceof Change.Scale s
+                        ? s.session()
+                        : change instanceof Change.Swap s ? s.session() : ((Change.Drop) change).session();
         try {
             return desk.open(athleteId, viewer, Long.parseLong(id));
         } catch (NotFoundException e) {
-            throw new IllegalArgumentException("A session of this proposal is gone meanwhile. Look at the proposals again: they are made anew.");
+            throw new IllegalArgumentException(
+                    "A session of this proposal is gone meanwhile. Look at the proposals again: they are made anew.");
         }
     }
 
     private void alter(Athlete athlete, SessionRow row, Change change) {
         if (change instanceof Change.Move move) {
             row.day = desk.near(athlete, move.to());
-            if (move.startMinute().isPresent()) row.startMinute = move.startMinute().getAsInt();
+            if (move.startMinute().isPresent())
+                row.startMinute = move.startMinute().getAsInt();
             SessionDesk.forecast(row, desk.zones(athlete).on(row.day));
         } else if (change instanceof Change.Scale scale) {
             scale(athlete, row, scale.factor());
         } else if (change instanceof Change.Swap swap) {
-            sketch(row, swap.title(), swap.hard() ? Purpose.TEMPO : Purpose.RECOVERY, (int) Math.round(swap.hours() * 3600), swap.load());
+            sketch(
+                    row,
+                    swap.title(),
+                    swap.hard() ? Purpose.TEMPO : Purpose.RECOVERY,
+                    (int) Math.round(swap.hours() * 3600),
+                    swap.load());
         }
     }
 
     private void scale(Athlete athlete, SessionRow row, double factor) {
         if (row.isPlanned()) {
-            row.scalePercent = (int) Math.max(LEAST_PERCENT, Math.min(MOST_PERCENT, Math.round(row.scalePercent * factor)));
+            row.scalePercent =
+                    (int) Math.max(LEAST_PERCENT, Math.min(MOST_PERCENT, Math.round(row.scalePercent * factor)));
             SessionDesk.forecast(row, desk.zones(athlete).on(row.day));
         } else {
-            sketch(row, row.title, row.purpose, (int) Math.round(row.plannedSeconds * factor), row.plannedLoad == null ? 0 : row.plannedLoad * factor);
+            sketch(
+                    row,
+                    row.title,
+                    row.purpose,
+                    (int) Math.round(row.plannedSeconds * factor),
+                    row.plannedLoad == null ? 0 : row.plannedLoad * factor);
         }
     }
 
@@ -94,14 +115,20 @@ public class AdjustedSessions {
         row.purpose = purpose;
         row.plannedSeconds = Math.max(300, seconds);
         row.plannedLoad = load;
-        row.plannedSilhouette = String.format(Locale.ROOT, "%d,%.3f,%.3f", row.plannedSeconds, purpose.intensity(), purpose.intensity());
+        row.plannedSilhouette = String.format(
+                Locale.ROOT, "%d,%.3f,%.3f", row.plannedSeconds, purpose.intensity(), purpose.intensity());
     }
 
     private long add(Athlete athlete, Viewer viewer, Change.Add add) {
         LocalDate day = desk.near(athlete, add.day());
         SessionRow row = new SessionRow(athlete.id(), day, Sport.ofKey(add.sport()), add.title());
         row.startMinute = add.startMinute();
-        sketch(row, add.title(), add.hard() ? Purpose.TEMPO : Purpose.EASY, (int) Math.round(add.hours() * 3600), add.load());
+        sketch(
+                row,
+                add.title(),
+                add.hard() ? Purpose.TEMPO : Purpose.EASY,
+                (int) Math.round(add.hours() * 3600),
+                add.load());
         row.changedBy = viewer.name();
         return sessions.save(row).id;
     }

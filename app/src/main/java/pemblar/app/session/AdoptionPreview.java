@@ -1,7 +1,5 @@
 package pemblar.app.session;
 
-import pemblar.core.sport.Sport;
-import pemblar.app.frame.Shown;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -15,7 +13,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.threshold.Amounts;
+import pemblar.app.frame.Shown;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.LoadTrend;
@@ -24,6 +22,7 @@ import pemblar.core.load.SessionSummary;
 import pemblar.core.load.SessionSummary.Part;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.DatedValues.Dated;
 import pemblar.core.threshold.DatedValues.Span;
@@ -45,8 +44,14 @@ public class AdoptionPreview {
     private final TrendService trends;
     private final InstantSource clock;
 
-    AdoptionPreview(RecordingRepository recordings, RecordingDataRepository data, MendedRecordings mended, TrainingSessionRepository sessions, ThresholdService thresholds, TrendService trends,
-                    InstantSource clock) {
+    AdoptionPreview(
+            RecordingRepository recordings,
+            RecordingDataRepository data,
+            MendedRecordings mended,
+            TrainingSessionRepository sessions,
+            ThresholdService thresholds,
+            TrendService trends,
+            InstantSource clock) {
         this.recordings = recordings;
         this.data = data;
         this.mended = mended;
@@ -57,14 +62,22 @@ public class AdoptionPreview {
     }
 
     /** A planned session whose figures change; the target is that of its hardest step, loads may be null. */
-    public record PlannedChange(long id, LocalDate day, String title, String targetBefore, String targetAfter, Double loadBefore, Double loadAfter) {}
+    public record PlannedChange(
+            long id,
+            LocalDate day,
+            String title,
+            String targetBefore,
+            String targetAfter,
+            Double loadBefore,
+            Double loadAfter) {}
 
     /**
      * @param recomputed sessions whose summaries are computed anew
-     * @param before     the trend at the end of today as it is, null without sessions; {@code after} as it would be
-     * @param planned    the first planned sessions that change; {@code plannedCount} counts all
+     * @param before the trend at the end of today as it is, null without sessions; {@code after} as it would be
+     * @param planned the first planned sessions that change; {@code plannedCount} counts all
      */
-    public record Effect(int recomputed, LoadTrend.Day before, LoadTrend.Day after, List<PlannedChange> planned, int plannedCount) {
+    public record Effect(
+            int recomputed, LoadTrend.Day before, LoadTrend.Day after, List<PlannedChange> planned, int plannedCount) {
         public boolean isNothing() {
             return recomputed == 0 && plannedCount == 0;
         }
@@ -80,22 +93,33 @@ public class AdoptionPreview {
         Map<Span, Set<Part>> spans = spans(then.values(), adopted);
         Set<Long> recomputed = new java.util.HashSet<>();
         spans.forEach((span, parts) -> {
-            List<RecordingRow> rows = recordings.within(athlete.id(), span.from(), span.until().orElse(LocalDate.of(9999, 1, 1))).stream()
-                .filter(row -> adopted.stream().anyMatch(d -> d.quantity().serves(row.sport))).toList();
+            List<RecordingRow> rows =
+                    recordings.within(athlete.id(), span.from(), span.until().orElse(LocalDate.of(9999, 1, 1))).stream()
+                            .filter(row ->
+                                    adopted.stream().anyMatch(d -> d.quantity().serves(row.sport)))
+                            .toList();
             rows.forEach(row -> recomputed.add(row.id));
-            for (int i = 0; i < rows.size(); i += BATCH) loads(rows.subList(i, Math.min(rows.size(), i + BATCH)), then, parts, deltas);
+            for (int i = 0; i < rows.size(); i += BATCH)
+                loads(rows.subList(i, Math.min(rows.size(), i + BATCH)), then, parts, deltas);
         });
         List<PlannedChange> planned = planned(athlete, now, then, spans, today, deltas);
         TrendService.Trend trend = trends.of(athlete);
         LoadTrend.Day before = trend.on(today);
-        return new Effect(recomputed.size(), before, before == null ? null : shifted(athlete, trend, deltas, today), planned.stream().limit(MOST_LISTED).toList(), planned.size());
+        return new Effect(
+                recomputed.size(),
+                before,
+                before == null ? null : shifted(athlete, trend, deltas, today),
+                planned.stream().limit(MOST_LISTED).toList(),
+                planned.size());
     }
 
     private static Map<Span, Set<Part>> spans(DatedValues then, List<Dated> adopted) {
         Map<Span, Set<Part>> spans = new HashMap<>();
         for (Dated dated : adopted) {
             Set<Part> parts = Part.restingOn(dated.quantity());
-            if (!parts.isEmpty()) spans.computeIfAbsent(then.spanOf(dated.quantity(), dated.from()), s -> EnumSet.noneOf(Part.class)).addAll(parts);
+            if (!parts.isEmpty())
+                spans.computeIfAbsent(then.spanOf(dated.quantity(), dated.from()), s -> EnumSet.noneOf(Part.class))
+                        .addAll(parts);
         }
         return spans;
     }
@@ -103,33 +127,69 @@ public class AdoptionPreview {
     /** Adds up how much each day's load would change; reads heart rate only where it may count. */
     private void loads(List<RecordingRow> rows, DatedZones then, Set<Part> parts, Map<LocalDate, Double> deltas) {
         boolean heart = parts.contains(Part.HEART_RATE);
-        Set<Long> byHeart = heart ? rows.stream().filter(r -> r.counting(Map.of(Source.HEART_RATE, 1.0)).orElseThrow().source() == Source.HEART_RATE && !Set.of("POWER", "SPEED").contains(String.valueOf(r.loadSource))).map(r -> r.id).collect(Collectors.toSet()) : Set.of();
-        Map<Long, byte[]> stored = byHeart.isEmpty() ? Map.of()
-            : data.channels(List.copyOf(byHeart)).stream().collect(Collectors.toMap(RecordingDataRepository.Channels::recordingId, RecordingDataRepository.Channels::channels));
+        Set<Long> byHeart = heart
+                ? rows.stream()
+                        .filter(r -> r.counting(Map.of(Source.HEART_RATE, 1.0))
+                                                .orElseThrow()
+                                                .source()
+                                        == Source.HEART_RATE
+                                && !Set.of("POWER", "SPEED").contains(String.valueOf(r.loadSource)))
+                        .map(r -> r.id)
+                        .collect(Collectors.toSet())
+                : Set.of();
+        Map<Long, byte[]> stored = byHeart.isEmpty()
+                ? Map.of()
+                : data.channels(List.copyOf(byHeart)).stream()
+                        .collect(Collectors.toMap(
+                                RecordingDataRepository.Channels::recordingId,
+                                RecordingDataRepository.Channels::channels));
         Map<Long, List<EditRow>> edits = mended.edits(List.copyOf(byHeart));
         for (RecordingRow row : rows) {
             boolean read = byHeart.contains(row.id);
-            Recording recording = read ? mended.read(stored.get(row.id), edits.getOrDefault(row.id, List.of()), Channel.HEART_RATE.key()::equals)
-                : new Recording(row.sport, row.startedAt, row.timerSeconds, List.of(), Map.of(), List.of());
-            SessionSummary after = row.summary().again(recording, then.on(row.day), read ? EnumSet.of(Part.HEART_RATE) : EnumSet.noneOf(Part.class));
-            deltas.merge(row.day, row.counting(after.loads()).map(LoadChoice.Counting::points).orElse(0.0) - (row.loadPoints == null ? 0 : row.loadPoints), Double::sum);
+            Recording recording = read
+                    ? mended.read(
+                            stored.get(row.id), edits.getOrDefault(row.id, List.of()), Channel.HEART_RATE.key()::equals)
+                    : new Recording(row.sport, row.startedAt, row.timerSeconds, List.of(), Map.of(), List.of());
+            SessionSummary after = row.summary()
+                    .again(
+                            recording,
+                            then.on(row.day),
+                            read ? EnumSet.of(Part.HEART_RATE) : EnumSet.noneOf(Part.class));
+            deltas.merge(
+                    row.day,
+                    row.counting(after.loads()).map(LoadChoice.Counting::points).orElse(0.0)
+                            - (row.loadPoints == null ? 0 : row.loadPoints),
+                    Double::sum);
         }
     }
 
-    private List<PlannedChange> planned(Athlete athlete, DatedZones now, DatedZones then, Map<Span, Set<Part>> spans, LocalDate today, Map<LocalDate, Double> deltas) {
+    private List<PlannedChange> planned(
+            Athlete athlete,
+            DatedZones now,
+            DatedZones then,
+            Map<Span, Set<Part>> spans,
+            LocalDate today,
+            Map<LocalDate, Double> deltas) {
         List<PlannedChange> changes = new ArrayList<>();
         java.util.Set<Long> seen = new java.util.HashSet<>();
         spans.keySet().forEach(span -> {
             LocalDate from = span.from().isAfter(today) ? span.from() : today;
-            for (SessionRow row : sessions.plannedIn(athlete.id(), from, span.until().orElse(LocalDate.of(9999, 1, 1)))) {
+            for (SessionRow row :
+                    sessions.plannedIn(athlete.id(), from, span.until().orElse(LocalDate.of(9999, 1, 1)))) {
                 if (!seen.add(row.id)) continue;
                 Forecast before = forecast(row, now);
                 Forecast after = forecast(row, then);
-                Double loadAfter = after == null || after.load().isEmpty() ? null : (Double) after.load().getAsDouble();
+                Double loadAfter = after == null || after.load().isEmpty()
+                        ? null
+                        : (Double) after.load().getAsDouble();
                 String one = hardest(before, row.sport);
                 String other = hardest(after, row.sport);
-                if (one.equals(other) && java.util.Objects.equals(rounded(row.plannedLoad), rounded(loadAfter))) continue;
-                deltas.merge(row.day, (loadAfter == null ? 0 : loadAfter) - (row.plannedLoad == null ? 0 : row.plannedLoad), Double::sum);
+                if (one.equals(other) && java.util.Objects.equals(rounded(row.plannedLoad), rounded(loadAfter)))
+                    continue;
+                deltas.merge(
+                        row.day,
+                        (loadAfter == null ? 0 : loadAfter) - (row.plannedLoad == null ? 0 : row.plannedLoad),
+                        Double::sum);
                 changes.add(new PlannedChange(row.id, row.day, row.title, one, other, row.plannedLoad, loadAfter));
             }
         });
@@ -145,21 +205,28 @@ public class AdoptionPreview {
         try {
             return Forecast.of(row.workout(), zones.on(row.day));
         } catch (IllegalArgumentException e) {
-            return null;        // a threshold is still missing
+            return null; // a threshold is still missing
         }
     }
 
     /** The hardest step with its target in the unit of the quantity. */
     private static String hardest(Forecast forecast, Sport sport) {
         if (forecast == null) return "–";
-        PlannedStep step = forecast.steps().stream().filter(s -> s.basis() != null).max(Comparator.comparingDouble(PlannedStep::intensity)).orElse(null);
+        PlannedStep step = forecast.steps().stream()
+                .filter(s -> s.basis() != null)
+                .max(Comparator.comparingDouble(PlannedStep::intensity))
+                .orElse(null);
         if (step == null) return "–";
-        return ShorthandText.length(step.flat().step().length()) + " at " + Shown.range(step.basis().measure(), sport, step.low(), step.high());
+        return ShorthandText.length(step.flat().step().length()) + " at "
+                + Shown.range(step.basis().measure(), sport, step.low(), step.high());
     }
 
-    private static LoadTrend.Day shifted(Athlete athlete, TrendService.Trend trend, Map<LocalDate, Double> deltas, LocalDate today) {
+    private static LoadTrend.Day shifted(
+            Athlete athlete, TrendService.Trend trend, Map<LocalDate, Double> deltas, LocalDate today) {
         List<LoadTrend.Day> days = trend.days();
-        double[] loads = days.stream().mapToDouble(d -> Math.max(0, d.load() + deltas.getOrDefault(d.date(), 0.0))).toArray();
+        double[] loads = days.stream()
+                .mapToDouble(d -> Math.max(0, d.load() + deltas.getOrDefault(d.date(), 0.0)))
+                .toArray();
         List<LoadTrend.Day> shifted = LoadTrend.of(days.get(0).date(), loads, athlete.trend());
         return shifted.get((int) (today.toEpochDay() - days.get(0).date().toEpochDay()));
     }

@@ -15,16 +15,16 @@ import java.util.function.Predicate;
 import java.util.zip.Deflater;
 import java.util.zip.DeflaterOutputStream;
 import java.util.zip.InflaterInputStream;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Pause;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 
 /**
- * A recording as one compressed binary column. Each channel is a run of differences of scaled whole numbers; the scale is
- * the smallest power of ten that keeps every value, so that what a device wrote comes back exactly; a position, and what
- * was interpolated, to seven digits after the point.
+ * A recording as one compressed binary column. Each channel is a run of differences of scaled whole numbers; the scale
+ * is the smallest power of ten that keeps every value, so that what a device wrote comes back exactly; a position, and
+ * what was interpolated, to seven digits after the point.
  */
 final class ChannelColumn {
     private static final int VERSION = 1;
@@ -37,7 +37,8 @@ final class ChannelColumn {
     static byte[] write(Recording recording) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream(recording.seconds() * 8);
         Deflater fast = new Deflater(Deflater.BEST_SPEED);
-        try (DataOutputStream out = new DataOutputStream(new java.io.BufferedOutputStream(new DeflaterOutputStream(bytes, fast), 1 << 16))) {
+        try (DataOutputStream out = new DataOutputStream(
+                new java.io.BufferedOutputStream(new DeflaterOutputStream(bytes, fast), 1 << 16))) {
             out.writeByte(VERSION);
             out.writeUTF(recording.sport().key());
             out.writeLong(recording.start().toEpochMilli());
@@ -84,11 +85,15 @@ final class ChannelColumn {
     private static double scale(Series series) {
         double scale = 1;
         for (int i = 0; i < series.size() && scale < FINEST; i++)
-            while (scale < FINEST && Math.abs(series.at(i) * scale - Math.rint(series.at(i) * scale)) > EXACT) scale *= 10;
+            while (scale < FINEST && Math.abs(series.at(i) * scale - Math.rint(series.at(i) * scale)) > EXACT)
+                scale *= 10;
         return scale;
     }
 
-    /** Zigzag in groups of seven bits; MISSING is the one value that zigzag cannot shorten, so it gets code 0 and all else moves up. */
+    /**
+     * Zigzag in groups of seven bits; MISSING is the one value that zigzag cannot shorten, so it gets code 0 and all
+     * else moves up.
+     */
     private static void number(DataOutputStream out, long value) throws IOException {
         long code = value == MISSING ? 0 : (value << 1 ^ value >> 63) + 1;
         while ((code & ~0x7FL) != 0) {
@@ -104,9 +109,11 @@ final class ChannelColumn {
 
     /** Only the channels wanted: the rest is passed over without keeping it. */
     static Recording read(byte[] bytes, Predicate<String> wanted) {
-        try (DataInputStream in = new DataInputStream(new java.io.BufferedInputStream(new InflaterInputStream(new ByteArrayInputStream(bytes)), 1 << 16))) {
+        try (DataInputStream in = new DataInputStream(
+                new java.io.BufferedInputStream(new InflaterInputStream(new ByteArrayInputStream(bytes)), 1 << 16))) {
             int version = in.readByte();
-            if (version != VERSION) throw new IOException("channel column of version " + version + ", expected " + VERSION);
+            if (version != VERSION)
+                throw new IOException("channel column of version " + version + ", expected " + VERSION);
             Sport sport = Sport.ofKey(in.readUTF());
             Instant start = Instant.ofEpochMilli(in.readLong());
             int seconds = in.readInt();

@@ -13,7 +13,10 @@ import pemblar.core.load.SessionLoad;
 import pemblar.core.load.SessionLoad.Source;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Which load of a session counts: by choice or set by hand, with a reason, and with who said so and when. What was computed stays. */
+/**
+ * Which load of a session counts: by choice or set by hand, with a reason, and with who said so and when. What was
+ * computed stays.
+ */
 @Service
 public class CostService implements Undoable {
     private static final String KIND = "load-choice";
@@ -30,7 +33,10 @@ public class CostService implements Undoable {
         this.clock = clock;
     }
 
-    /** @param source null for the order of preference, SET for a value of one's own @param points of that value @param effort perceived, 0..10; null leaves it */
+    /**
+     * @param source null for the order of preference, SET for a value of one's own @param points of that value @param
+     *     effort perceived, 0..10; null leaves it
+     */
     public record Wanted(Source source, Double points, String reason, Double effort) {}
 
     /** @throws IllegalArgumentException naming the field that cannot be */
@@ -41,29 +47,48 @@ public class CostService implements Undoable {
         RecordingRow row = session.recording;
         Was before = Was.of(row);
         String reason = wanted.reason() == null ? "" : wanted.reason().strip();
-        if (reason.length() > LONGEST_REASON) throw new IllegalArgumentException("Reason: enter at most " + LONGEST_REASON + " characters.");
+        if (reason.length() > LONGEST_REASON)
+            throw new IllegalArgumentException("Reason: enter at most " + LONGEST_REASON + " characters.");
         boolean set = wanted.source() == Source.SET;
-        if (set && wanted.points() == null) throw new IllegalArgumentException("Load: enter the points that should count.");
-        if (set && reason.isEmpty()) throw new IllegalArgumentException("Reason: say why another load counts, such as standing, heat or strength work.");
+        if (set && wanted.points() == null)
+            throw new IllegalArgumentException("Load: enter the points that should count.");
+        if (set && reason.isEmpty())
+            throw new IllegalArgumentException(
+                    "Reason: say why another load counts, such as standing, heat or strength work.");
         LoadChoice choice = new LoadChoice(set ? null : wanted.source(), set ? wanted.points() : null);
         if (wanted.effort() != null) {
             SessionLoad.ofPerceivedEffort(row.timerSeconds, wanted.effort());
             row.perceivedEffort = wanted.effort();
         }
-        if (choice.chosen() != null && !row.allLoads(SummaryJson.loads(row.loads)).containsKey(choice.chosen())) throw new IllegalArgumentException("Source: this session has no load from it.");
+        if (choice.chosen() != null
+                && !row.allLoads(SummaryJson.loads(row.loads)).containsKey(choice.chosen()))
+            throw new IllegalArgumentException("Source: this session has no load from it.");
         row.chosenSource = choice.chosen();
         row.setLoad = choice.set();
         row.loadReason = reason;
         row.loadBy = viewer.name();
         row.loadAt = clock.instant();
         row.count();
-        undo.remember(athleteId, viewer, "The load of “" + session.title + "” is now " + (row.loadPoints == null ? "not known" : String.valueOf(Math.round(row.loadPoints))) + ".", KIND, before);
+        undo.remember(
+                athleteId,
+                viewer,
+                "The load of “" + session.title + "” is now "
+                        + (row.loadPoints == null ? "not known" : String.valueOf(Math.round(row.loadPoints))) + ".",
+                KIND,
+                before);
     }
 
     /** The choice as it was. */
     record Was(long recordingId, String source, Double set, String reason, String by, String at, Double effort) {
         static Was of(RecordingRow r) {
-            return new Was(r.id, r.chosenSource == null ? null : r.chosenSource.name(), r.setLoad, r.loadReason, r.loadBy, r.loadAt == null ? null : r.loadAt.toString(), r.perceivedEffort);
+            return new Was(
+                    r.id,
+                    r.chosenSource == null ? null : r.chosenSource.name(),
+                    r.setLoad,
+                    r.loadReason,
+                    r.loadBy,
+                    r.loadAt == null ? null : r.loadAt.toString(),
+                    r.perceivedEffort);
         }
     }
 
@@ -75,14 +100,17 @@ public class CostService implements Undoable {
     @Override
     public void restore(long athleteId, String state) {
         Was was = JsonMapper.shared().readValue(state, Was.class);
-        recordings.findById(was.recordingId()).filter(r -> r.athleteId == athleteId).ifPresent(r -> {
-            r.chosenSource = was.source() == null ? null : Source.valueOf(was.source());
-            r.setLoad = was.set();
-            r.loadReason = was.reason();
-            r.loadBy = was.by();
-            r.loadAt = was.at() == null ? null : Instant.parse(was.at());
-            r.perceivedEffort = was.effort();
-            r.count();
-        });
+        recordings
+                .findById(was.recordingId())
+                .filter(r -> r.athleteId == athleteId)
+                .ifPresent(r -> {
+                    r.chosenSource = was.source() == null ? null : Source.valueOf(was.source());
+                    r.setLoad = was.set();
+                    r.loadReason = was.reason();
+                    r.loadBy = was.by();
+                    r.loadAt = was.at() == null ? null : Instant.parse(was.at());
+                    r.perceivedEffort = was.effort();
+                    r.count();
+                });
     }
 }

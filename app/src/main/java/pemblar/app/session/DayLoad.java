@@ -4,10 +4,19 @@ import java.time.LocalDate;
 
 /**
  * What a day holds, summed over its sessions; loads in points.
- * @param openLoad    planned load of sessions without a recording
+ *
+ * @param openLoad planned load of sessions without a recording
  * @param withoutLoad recordings whose load cannot be computed
  */
-public record DayLoad(long athleteId, LocalDate day, double plannedLoad, double doneLoad, double openLoad, long plannedSeconds, long doneSeconds, long withoutLoad) {
+public record DayLoad(
+        long athleteId,
+        LocalDate day,
+        double plannedLoad,
+        double doneLoad,
+        double openLoad,
+        long plannedSeconds,
+        long doneSeconds,
+        long withoutLoad) {
     /** The load that counts for the trend: done, and from today on also what is still open. */
     public double counting(LocalDate today) {
         return day.isBefore(today) ? doneLoad : doneLoad + openLoad;

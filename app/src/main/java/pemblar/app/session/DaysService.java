@@ -31,16 +31,29 @@ public class DaysService {
     /** All open sessions from a day on, by some days. @return how many */
     @Transactional
     public int shiftAfter(long athleteId, Viewer viewer, LocalDate from, int by) {
-        return shift(athleteId, viewer, from, LocalDate.of(9999, 1, 1), by, "by " + by + (Math.abs(by) == 1 ? " day" : " days"));
+        return shift(
+                athleteId,
+                viewer,
+                from,
+                LocalDate.of(9999, 1, 1),
+                by,
+                "by " + by + (Math.abs(by) == 1 ? " day" : " days"));
     }
 
     private int shift(long athleteId, Viewer viewer, LocalDate from, LocalDate to, long by, String where) {
-        if (by == 0 || Math.abs(by) > FARTHEST) throw new IllegalArgumentException("Days: enter 1 to " + FARTHEST + ", or below zero to shift back.");
+        if (by == 0 || Math.abs(by) > FARTHEST)
+            throw new IllegalArgumentException("Days: enter 1 to " + FARTHEST + ", or below zero to shift back.");
         Athlete athlete = desk.athlete(athleteId, viewer);
         DatedZones zones = desk.zones(athlete);
-        List<SessionRow> open = sessions.openFrom(athleteId, from).stream().filter(r -> !r.day.isAfter(to)).toList();
+        List<SessionRow> open = sessions.openFrom(athleteId, from).stream()
+                .filter(r -> !r.day.isAfter(to))
+                .toList();
         if (open.isEmpty()) return 0;
-        desk.remember(athleteId, viewer, "Moved " + open.size() + (open.size() == 1 ? " session " : " sessions ") + where + ".", open);
+        desk.remember(
+                athleteId,
+                viewer,
+                "Moved " + open.size() + (open.size() == 1 ? " session " : " sessions ") + where + ".",
+                open);
         for (SessionRow row : open) {
             row.day = desk.near(athlete, row.day.plusDays(by));
             row.changedBy = viewer.name();
@@ -63,23 +76,42 @@ public class DaysService {
             SessionDesk.forecast(copy, zones.on(copy.day));
             made.add(sessions.save(copy).id);
         }
-        if (made.isEmpty()) throw new IllegalArgumentException("Nothing is planned on these days, so there is nothing to copy.");
-        desk.remember(athleteId, viewer, "Copied " + made.size() + (made.size() == 1 ? " session to " : " sessions to ") + SessionDesk.day(target) + ".", PlanState.making(made));
+        if (made.isEmpty())
+            throw new IllegalArgumentException("Nothing is planned on these days, so there is nothing to copy.");
+        desk.remember(
+                athleteId,
+                viewer,
+                "Copied " + made.size() + (made.size() == 1 ? " session to " : " sessions to ")
+                        + SessionDesk.day(target) + ".",
+                PlanState.making(made));
         return made.size();
     }
 
     private static long checked(LocalDate from, LocalDate to, LocalDate target) {
-        if (to.isBefore(from) || to.isAfter(from.plusDays(MOST_DAYS))) throw new IllegalArgumentException("Days: the last one must not be before the first, and at most " + MOST_DAYS + " days on.");
+        if (to.isBefore(from) || to.isAfter(from.plusDays(MOST_DAYS)))
+            throw new IllegalArgumentException(
+                    "Days: the last one must not be before the first, and at most " + MOST_DAYS + " days on.");
         return target.toEpochDay() - from.toEpochDay();
     }
 
     /** Gives an open session another clock time, and with it perhaps another day. */
     @Transactional
     public void startAt(long athleteId, Viewer viewer, long sessionId, Integer version, LocalDate day, int minute) {
-        if (minute < 0 || minute > 1439) throw new IllegalArgumentException("Start: choose a time from 00:00 to 23:59.");
+        if (minute < 0 || minute > 1439)
+            throw new IllegalArgumentException("Start: choose a time from 00:00 to 23:59.");
         SessionRow row = desk.open(athleteId, viewer, sessionId);
         desk.expect(row, version);
-        desk.remember(athleteId, viewer, String.format(java.util.Locale.ROOT, "“%s” starts on %s at %02d:%02d.", row.title, SessionDesk.day(day), minute / 60, minute % 60), PlanState.changing(row));
+        desk.remember(
+                athleteId,
+                viewer,
+                String.format(
+                        java.util.Locale.ROOT,
+                        "“%s” starts on %s at %02d:%02d.",
+                        row.title,
+                        SessionDesk.day(day),
+                        minute / 60,
+                        minute % 60),
+                PlanState.changing(row));
         row.day = desk.near(athleteId, viewer, day);
         row.startMinute = minute;
         desk.touch(row, viewer);

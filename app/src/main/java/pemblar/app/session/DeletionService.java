@@ -16,7 +16,10 @@ import pemblar.app.undo.UndoService;
 import pemblar.app.undo.Undoable;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Deletes sessions with their recordings: gone from every page and figure at once, for good after a day, until then to be brought back. */
+/**
+ * Deletes sessions with their recordings: gone from every page and figure at once, for good after a day, until then to
+ * be brought back.
+ */
 @Service
 public class DeletionService implements Undoable {
     private static final String KIND = "deleted-sessions";
@@ -30,7 +33,14 @@ public class DeletionService implements Undoable {
     private final UndoService undo;
     private final InstantSource clock;
 
-    DeletionService(SessionDesk desk, TrainingSessionRepository sessions, RecordingRepository recordings, EffortService efforts, RecordingService summaries, UndoService undo, InstantSource clock) {
+    DeletionService(
+            SessionDesk desk,
+            TrainingSessionRepository sessions,
+            RecordingRepository recordings,
+            EffortService efforts,
+            RecordingService summaries,
+            UndoService undo,
+            InstantSource clock) {
         this.desk = desk;
         this.sessions = sessions;
         this.recordings = recordings;
@@ -44,7 +54,8 @@ public class DeletionService implements Undoable {
     @Transactional
     public int delete(long athleteId, Viewer viewer, List<Long> ids) {
         desk.athlete(athleteId, viewer);
-        List<SessionRow> rows = ids == null || ids.isEmpty() || ids.size() > MOST_AT_ONCE ? List.of() : sessions.all(athleteId, ids);
+        List<SessionRow> rows =
+                ids == null || ids.isEmpty() || ids.size() > MOST_AT_ONCE ? List.of() : sessions.all(athleteId, ids);
         if (rows.isEmpty()) throw new IllegalArgumentException("Choose one to " + MOST_AT_ONCE + " sessions first.");
         for (SessionRow row : rows) {
             row.deletedAt = clock.instant();
@@ -52,7 +63,12 @@ public class DeletionService implements Undoable {
             row.recording.deletedAt = row.deletedAt;
             efforts.forget(row.recording.id);
         }
-        undo.remember(athleteId, viewer, rows.size() == 1 ? "Deleted “" + rows.get(0).title + "”." : "Deleted " + rows.size() + " sessions.", KIND, new State(rows.stream().map(r -> r.id).toList()));
+        undo.remember(
+                athleteId,
+                viewer,
+                rows.size() == 1 ? "Deleted “" + rows.get(0).title + "”." : "Deleted " + rows.size() + " sessions.",
+                KIND,
+                new State(rows.stream().map(r -> r.id).toList()));
         return rows.size();
     }
 
@@ -68,7 +84,8 @@ public class DeletionService implements Undoable {
         List<Long> ids = JsonMapper.shared().readValue(state, State.class).sessions();
         recordings.bringBack(athleteId, ids);
         sessions.bringBack(athleteId, ids);
-        for (SessionRow row : sessions.all(athleteId, ids)) if (row.recording != null) summaries.refresh(desk.forJob(athleteId), row.recording);
+        for (SessionRow row : sessions.all(athleteId, ids))
+            if (row.recording != null) summaries.refresh(desk.forJob(athleteId), row.recording);
     }
 
     /** Deletes for good what nobody brought back in a day. */
@@ -82,7 +99,8 @@ public class DeletionService implements Undoable {
     static class Job {
         @Bean
         RecurringTask<Void> purgeDeleted(ObjectProvider<DeletionService> service) {
-            return Tasks.recurring("purge-deleted", FixedDelay.ofHours(6)).execute((instance, context) -> service.getObject().purge());
+            return Tasks.recurring("purge-deleted", FixedDelay.ofHours(6))
+                    .execute((instance, context) -> service.getObject().purge());
         }
     }
 }

@@ -9,16 +9,35 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * What people said about a session; empty texts where nobody did.
+ *
  * @param stretches cut by hand, in seconds of the original; empty where laps or the pattern say it
- * @param verdict   in a person's words; empty for the computed one
+ * @param verdict in a person's words; empty for the computed one
  */
-public record Described(String kind, String equipment, String surface, String weather, List<String> tags, Optional<List<One>> stretches, Optional<String> verdict) {
+public record Described(
+        String kind,
+        String equipment,
+        String surface,
+        String weather,
+        List<String> tags,
+        Optional<List<One>> stretches,
+        Optional<String> verdict) {
     static Described of(SessionRow row) {
-        return new Described(row.kind, row.equipment, row.surface, row.weather, tags(row.tags), Optional.ofNullable(row.stretches).map(Described::stretches), Optional.ofNullable(row.verdict));
+        return new Described(
+                row.kind,
+                row.equipment,
+                row.surface,
+                row.weather,
+                tags(row.tags),
+                Optional.ofNullable(row.stretches).map(Described::stretches),
+                Optional.ofNullable(row.verdict));
     }
 
     static List<String> tags(String joined) {
-        return Arrays.stream(joined.split(",")).map(String::strip).filter(t -> !t.isEmpty()).distinct().toList();
+        return Arrays.stream(joined.split(","))
+                .map(String::strip)
+                .filter(t -> !t.isEmpty())
+                .distinct()
+                .toList();
     }
 
     private static List<One> stretches(String json) {

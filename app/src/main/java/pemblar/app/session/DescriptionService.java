@@ -14,10 +14,13 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
-import pemblar.core.sport.Sport;
 import pemblar.core.matching.Stretches;
+import pemblar.core.sport.Sport;
 
-/** What people say about sessions: kind, equipment, surface, weather, tags, stretches cut by hand, the verdict in their own words. */
+/**
+ * What people say about sessions: kind, equipment, surface, weather, tags, stretches cut by hand, the verdict in their
+ * own words.
+ */
 @Service
 public class DescriptionService {
     private static final int LONGEST_TAGS = 400;
@@ -43,8 +46,10 @@ public class DescriptionService {
 
     /** What a field can hold, and how it is set. */
     private enum Field {
-        KIND("Kind", 40, Words::kind, (row, text) -> row.kind = text), EQUIPMENT("Equipment", 60, Words::equipment, (row, text) -> row.equipment = text),
-        SURFACE("Surface", 40, Words::surface, (row, text) -> row.surface = text), WEATHER("Weather", 60, Words::weather, (row, text) -> row.weather = text);
+        KIND("Kind", 40, Words::kind, (row, text) -> row.kind = text),
+        EQUIPMENT("Equipment", 60, Words::equipment, (row, text) -> row.equipment = text),
+        SURFACE("Surface", 40, Words::surface, (row, text) -> row.surface = text),
+        WEATHER("Weather", 60, Words::weather, (row, text) -> row.weather = text);
 
         private final String name;
         private final int longest;
@@ -61,7 +66,8 @@ public class DescriptionService {
         void take(Words words, SessionRow row) {
             String text = typed.apply(words);
             if (text == null) return;
-            if (text.strip().length() > longest) throw new IllegalArgumentException(name + ": enter at most " + longest + " characters.");
+            if (text.strip().length() > longest)
+                throw new IllegalArgumentException(name + ": enter at most " + longest + " characters.");
             setter.accept(row, text.strip());
         }
     }
@@ -80,15 +86,21 @@ public class DescriptionService {
     public int describeAll(long athleteId, Viewer viewer, List<Long> ids, Words words) {
         desk.athlete(athleteId, viewer);
         List<SessionRow> rows = chosen(athleteId, ids);
-        if (!words.hasAny()) throw new IllegalArgumentException("Enter what the chosen sessions should be marked with.");
+        if (!words.hasAny())
+            throw new IllegalArgumentException("Enter what the chosen sessions should be marked with.");
         PlanState before = PlanState.changing(rows);
         rows.forEach(row -> take(words, row, true));
-        desk.remember(athleteId, viewer, rows.size() + (rows.size() == 1 ? " session was" : " sessions were") + " marked.", before);
+        desk.remember(
+                athleteId,
+                viewer,
+                rows.size() + (rows.size() == 1 ? " session was" : " sessions were") + " marked.",
+                before);
         return rows.size();
     }
 
     private List<SessionRow> chosen(long athleteId, List<Long> ids) {
-        List<SessionRow> rows = ids == null || ids.isEmpty() || ids.size() > MOST_AT_ONCE ? List.of() : sessions.all(athleteId, ids);
+        List<SessionRow> rows =
+                ids == null || ids.isEmpty() || ids.size() > MOST_AT_ONCE ? List.of() : sessions.all(athleteId, ids);
         if (rows.isEmpty()) throw new IllegalArgumentException("Choose one to " + MOST_AT_ONCE + " sessions first.");
         return rows;
     }
@@ -98,14 +110,26 @@ public class DescriptionService {
         if (words.tags() == null) return;
         Set<String> tags = new LinkedHashSet<>(adding ? Described.tags(row.tags) : List.of());
         tags.addAll(Described.tags(words.tags()));
-        if (tags.stream().anyMatch(t -> t.length() > LONGEST_TAG)) throw new IllegalArgumentException("Tags: each has at most " + LONGEST_TAG + " characters; part them by commas.");
+        if (tags.stream().anyMatch(t -> t.length() > LONGEST_TAG))
+            throw new IllegalArgumentException(
+                    "Tags: each has at most " + LONGEST_TAG + " characters; part them by commas.");
         String joined = String.join(",", tags);
-        if (joined.length() > LONGEST_TAGS) throw new IllegalArgumentException("Tags: that is too many for one session.");
+        if (joined.length() > LONGEST_TAGS)
+            throw new IllegalArgumentException("Tags: that is too many for one session.");
         row.tags = joined;
     }
 
-    /** Words that were used before, to choose from. @param usual equipment and surface that sessions of a sport mostly have of late; null when no two agree */
-    public record Known(List<String> kinds, List<String> equipment, List<String> surfaces, List<String> weathers, List<String> tags, Words usual) {
+    /**
+     * Words that were used before, to choose from. @param usual equipment and surface that sessions of a sport mostly
+     * have of late; null when no two agree
+     */
+    public record Known(
+            List<String> kinds,
+            List<String> equipment,
+            List<String> surfaces,
+            List<String> weathers,
+            List<String> tags,
+            Words usual) {
         /** Every word with its field, such as {@code surface:gravel}. */
         public List<String> all() {
             List<String> all = new ArrayList<>();
@@ -118,38 +142,68 @@ public class DescriptionService {
         }
     }
 
-    /** For an athlete whom the caller has already asked for. @param sport whose usual words are wanted; null for none */
+    /**
+     * For an athlete whom the caller has already asked for. @param sport whose usual words are wanted; null for none
+     */
     @Transactional(readOnly = true)
     public Known known(Athlete athlete, Sport sport, LocalDate day) {
         List<TrainingSessionRepository.Words> all = sessions.words(athlete.id(), day.minusDays(USUAL_DAYS));
-        return new Known(distinct(all, TrainingSessionRepository.Words::kind), distinct(all, TrainingSessionRepository.Words::equipment), distinct(all, TrainingSessionRepository.Words::surface),
-            distinct(all, TrainingSessionRepository.Words::weather), all.stream().flatMap(w -> Described.tags(w.tags()).stream()).distinct().sorted().toList(), usual(all, sport));
+        return new Known(
+                distinct(all, TrainingSessionRepository.Words::kind),
+                distinct(all, TrainingSessionRepository.Words::equipment),
+                distinct(all, TrainingSessionRepository.Words::surface),
+                distinct(all, TrainingSessionRepository.Words::weather),
+                all.stream()
+                        .flatMap(w -> Described.tags(w.tags()).stream())
+                        .distinct()
+                        .sorted()
+                        .toList(),
+                usual(all, sport));
     }
 
     private static Words usual(List<TrainingSessionRepository.Words> all, Sport sport) {
-        return all.stream().filter(w -> w.sport() == sport && !(w.equipment().isEmpty() && w.surface().isEmpty()))
-            .collect(Collectors.groupingBy(w -> List.of(w.equipment(), w.surface()), Collectors.summingLong(TrainingSessionRepository.Words::lately))).entrySet().stream()
-            .filter(e -> e.getValue() >= LEAST_USUAL).max(Comparator.comparingLong(Map.Entry::getValue)).map(e -> new Words(null, e.getKey().get(0), e.getKey().get(1), null, null)).orElse(null);
+        return all.stream()
+                .filter(w -> w.sport() == sport
+                        && !(w.equipment().isEmpty() && w.surface().isEmpty()))
+                .collect(Collectors.groupingBy(
+                        w -> List.of(w.equipment(), w.surface()),
+                        Collectors.summingLong(TrainingSessionRepository.Words::lately)))
+                .entrySet()
+                .stream()
+                .filter(e -> e.getValue() >= LEAST_USUAL)
+                .max(Comparator.comparingLong(Map.Entry::getValue))
+                .map(e -> new Words(null, e.getKey().get(0), e.getKey().get(1), null, null))
+                .orElse(null);
     }
 
-    /** Recordings of sessions that have a word. @param word as the lists of words give it, such as {@code surface:gravel} or {@code tag:club}; blank asks for nothing and gives null */
+    /**
+     * Recordings of sessions that have a word. @param word as the lists of words give it, such as
+     * {@code surface:gravel} or {@code tag:club}; blank asks for nothing and gives null
+     */
     @Transactional(readOnly = true)
     public Set<Long> recordingsWith(Athlete athlete, String word) {
         int colon = word.indexOf(':');
         if (colon < 0) return null;
         String value = word.substring(colon + 1);
-        return Set.copyOf(switch (word.substring(0, colon)) {
-            case "kind" -> sessions.recordingsWith(athlete.id(), value, "", "", "", "%");
-            case "equipment" -> sessions.recordingsWith(athlete.id(), "", value, "", "", "%");
-            case "surface" -> sessions.recordingsWith(athlete.id(), "", "", value, "", "%");
-            case "weather" -> sessions.recordingsWith(athlete.id(), "", "", "", value, "%");
-            case "tag" -> sessions.recordingsWith(athlete.id(), "", "", "", "", "%," + value + ",%");
-            default -> List.of();
-        });
+        return Set.copyOf(
+                switch (word.substring(0, colon)) {
+                    case "kind" -> sessions.recordingsWith(athlete.id(), value, "", "", "", "%");
+                    case "equipment" -> sessions.recordingsWith(athlete.id(), "", value, "", "", "%");
+                    case "surface" -> sessions.recordingsWith(athlete.id(), "", "", value, "", "%");
+                    case "weather" -> sessions.recordingsWith(athlete.id(), "", "", "", value, "%");
+                    case "tag" -> sessions.recordingsWith(athlete.id(), "", "", "", "", "%," + value + ",%");
+                    default -> List.of();
+                });
     }
 
-    private static List<String> distinct(List<TrainingSessionRepository.Words> all, Function<TrainingSessionRepository.Words, String> field) {
-        return all.stream().map(field).filter(t -> !t.isEmpty()).distinct().sorted().toList();
+    private static List<String> distinct(
+            List<TrainingSessionRepository.Words> all, Function<TrainingSessionRepository.Words, String> field) {
+        return all.stream()
+                .map(field)
+                .filter(t -> !t.isEmpty())
+                .distinct()
+                .sorted()
+                .toList();
     }
 
     /** Keeps stretches cut by hand, in seconds of the original; null goes back to laps and pattern. */
@@ -165,9 +219,16 @@ public class DescriptionService {
     @Transactional
     public void judge(long athleteId, Viewer viewer, long sessionId, String words) {
         SessionRow row = desk.require(athleteId, viewer, sessionId);
-        if (words.length() > LONGEST_VERDICT) throw new IllegalArgumentException("Verdict: enter at most " + LONGEST_VERDICT + " characters.");
+        if (words.length() > LONGEST_VERDICT)
+            throw new IllegalArgumentException("Verdict: enter at most " + LONGEST_VERDICT + " characters.");
         PlanState before = PlanState.changing(row);
         row.verdict = words.isBlank() ? null : words.strip();
-        desk.remember(athleteId, viewer, row.verdict == null ? "The verdict is the computed one again." : "Changed the verdict of “" + row.title + "”.", before);
+        desk.remember(
+                athleteId,
+                viewer,
+                row.verdict == null
+                        ? "The verdict is the computed one again."
+                        : "Changed the verdict of “" + row.title + "”.",
+                before);
     }
 }

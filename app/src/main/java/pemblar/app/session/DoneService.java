@@ -1,7 +1,7 @@
 package pemblar.app.session;
 
-import java.util.List;
 import java.time.LocalDate;
+import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.frame.Viewer;
@@ -20,7 +20,9 @@ public class DoneService {
         this.desk = desk;
     }
 
-    /** What a person tells of a session; all may be null, then it was done as planned. @param effort perceived, 0 to 10 */
+    /**
+     * What a person tells of a session; all may be null, then it was done as planned. @param effort perceived, 0 to 10
+     */
     public record Told(Integer seconds, Double metres, Double effort, String note) {
         public static final Told AS_PLANNED = new Told(null, null, null, "");
     }
@@ -30,21 +32,34 @@ public class DoneService {
     public void done(long athleteId, Viewer viewer, long sessionId, Integer version, Told told) {
         SessionRow row = desk.require(athleteId, viewer, sessionId);
         desk.expect(row, version);
-        if (row.recording != null) throw new IllegalArgumentException("“" + row.title + "” has a recording, which says what was done.");
+        if (row.recording != null)
+            throw new IllegalArgumentException("“" + row.title + "” has a recording, which says what was done.");
         PlanState before = PlanState.changing(row);
         tell(row, told);
         row.changedBy = viewer.name();
-        desk.remember(athleteId, viewer, "“" + row.title + "” on " + SessionDesk.day(row.day) + " is done, without a recording.", before);
+        desk.remember(
+                athleteId,
+                viewer,
+                "“" + row.title + "” on " + SessionDesk.day(row.day) + " is done, without a recording.",
+                before);
     }
 
     /** All planned sessions of some days that are not done yet, as planned. @return how many */
     @Transactional
     public int doneAsPlanned(long athleteId, Viewer viewer, LocalDate from, LocalDate to) {
         desk.athlete(athleteId, viewer);
-        List<SessionRow> open = sessions.openFrom(athleteId, from).stream().filter(r -> !r.day.isAfter(to) && r.hasPlan() && r.plannedSeconds != null && r.plannedSeconds >= 60).toList();
-        if (open.isEmpty()) throw new IllegalArgumentException("On these days nothing is planned that is not done already.");
+        List<SessionRow> open = sessions.openFrom(athleteId, from).stream()
+                .filter(r -> !r.day.isAfter(to) && r.hasPlan() && r.plannedSeconds != null && r.plannedSeconds >= 60)
+                .toList();
+        if (open.isEmpty())
+            throw new IllegalArgumentException("On these days nothing is planned that is not done already.");
         List<SessionRow> before = List.copyOf(open);
-        desk.remember(athleteId, viewer, open.size() + (open.size() == 1 ? " session is" : " sessions are") + " done as planned, without a recording.", before);
+        desk.remember(
+                athleteId,
+                viewer,
+                open.size() + (open.size() == 1 ? " session is" : " sessions are")
+                        + " done as planned, without a recording.",
+                before);
         for (SessionRow row : open) {
             tell(row, Told.AS_PLANNED);
             row.changedBy = viewer.name();
@@ -56,7 +71,11 @@ public class DoneService {
     public void notDone(long athleteId, Viewer viewer, long sessionId) {
         SessionRow row = desk.require(athleteId, viewer, sessionId);
         if (row.doneSeconds == null) return;
-        desk.remember(athleteId, viewer, "“" + row.title + "” on " + SessionDesk.day(row.day) + " is open again.", PlanState.changing(row));
+        desk.remember(
+                athleteId,
+                viewer,
+                "“" + row.title + "” on " + SessionDesk.day(row.day) + " is open again.",
+                PlanState.changing(row));
         row.doneSeconds = null;
         row.doneMetres = null;
         row.doneEffort = null;
@@ -68,15 +87,23 @@ public class DoneService {
     /** The load comes from the perceived effort when it is told, else from the plan in the part that was done. */
     private static void tell(SessionRow row, Told told) {
         Integer seconds = told.seconds() == null ? row.plannedSeconds : told.seconds();
-        if (seconds == null || seconds < 60 || seconds > LONGEST_SECONDS) throw new IllegalArgumentException("Time: enter how long it was, as 1h20 or 45min; the plan does not say it.");
-        if (told.metres() != null && !(told.metres() >= 0 && told.metres() < 2_000_000)) throw new IllegalArgumentException("Distance: enter 0 to 2000 km.");
-        if (told.effort() != null && !(told.effort() >= 0 && told.effort() <= 10)) throw new IllegalArgumentException("Effort: enter 0 (rest) to 10 (all-out).");
-        if (told.note() != null && told.note().length() > LONGEST_NOTE) throw new IllegalArgumentException("Note: enter at most 500 characters.");
+        if (seconds == null || seconds < 60 || seconds > LONGEST_SECONDS)
+            throw new IllegalArgumentException(
+                    "Time: enter how long it was, as 1h20 or 45min; the plan does not say it.");
+        if (told.metres() != null && !(told.metres() >= 0 && told.metres() < 2_000_000))
+            throw new IllegalArgumentException("Distance: enter 0 to 2000 km.");
+        if (told.effort() != null && !(told.effort() >= 0 && told.effort() <= 10))
+            throw new IllegalArgumentException("Effort: enter 0 (rest) to 10 (all-out).");
+        if (told.note() != null && told.note().length() > LONGEST_NOTE)
+            throw new IllegalArgumentException("Note: enter at most 500 characters.");
         row.doneSeconds = seconds;
         row.doneMetres = told.metres();
         row.doneEffort = told.effort();
         row.doneNote = told.note();
-        row.doneLoad = told.effort() != null ? (Double) SessionLoad.ofPerceivedEffort(seconds, told.effort())
-            : row.plannedLoad == null || row.plannedSeconds == null || row.plannedSeconds == 0 ? null : (Double) SessionLoad.ofPlan(row.plannedLoad, row.plannedSeconds, seconds);
+        row.doneLoad = told.effort() != null
+                ? (Double) SessionLoad.ofPerceivedEffort(seconds, told.effort())
+                : row.plannedLoad == null || row.plannedSeconds == null || row.plannedSeconds == 0
+                        ? null
+                        : (Double) SessionLoad.ofPlan(row.plannedLoad, row.plannedSeconds, seconds);
     }
 }

@@ -14,14 +14,22 @@ import java.time.Instant;
 @Table(name = "recording_edit")
 class EditRow {
     /** What a correction does. */
-    enum Kind { TRIM, HIDE, BRIDGE, REPLACE }
+    enum Kind {
+        TRIM,
+        HIDE,
+        BRIDGE,
+        REPLACE
+    }
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long recordingId;
+
     @Enumerated(EnumType.STRING)
     Kind kind;
+
     String channel;
     int fromSecond;
     int toSecond;
@@ -35,8 +43,12 @@ class EditRow {
 
     /** The same correction of the same stretch, whoever made it. */
     boolean isSameAs(EditRow other) {
-        return kind == other.kind && channel.equals(other.channel) && fromSecond == other.fromSecond && toSecond == other.toSecond
-            && java.util.Objects.equals(otherRecordingId, other.otherRecordingId) && shiftSeconds == other.shiftSeconds;
+        return kind == other.kind
+                && channel.equals(other.channel)
+                && fromSecond == other.fromSecond
+                && toSecond == other.toSecond
+                && java.util.Objects.equals(otherRecordingId, other.otherRecordingId)
+                && shiftSeconds == other.shiftSeconds;
     }
 
     EditRow(long recordingId, Kind kind, String channel, int fromSecond, int toSecond) {

@@ -5,8 +5,8 @@ import java.util.List;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
-import pemblar.core.sport.Sport;
 import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 
 interface EffortAfterRepository extends Repository<EffortAfterRow, EffortCurveRow.Key> {
     EffortAfterRow save(EffortAfterRow row);
@@ -15,7 +15,10 @@ interface EffortAfterRepository extends Repository<EffortAfterRow, EffortCurveRo
     @Query("delete from EffortAfterRow c where c.recordingId = :recordingId")
     void deleteByRecordingId(long recordingId);
 
-    @Query("select new pemblar.app.session.EffortCurveRepository$Curve(c.recordingId, c.day, c.means) from EffortAfterRow c "
-        + "where c.athleteId = :athleteId and c.sport = :sport and c.measure = :measure and c.day between :from and :to")
-    List<EffortCurveRepository.Curve> between(long athleteId, Sport sport, Measure measure, LocalDate from, LocalDate to);
+    @Query("select new pemblar.app.session.EffortCurveRepository$Curve(c.recordingId, c.day, c.means) from "
+            + "EffortAfterRow c "
+            + "where c.athleteId = :athleteId and c.sport = :sport and c.measure = :measure and c.day "
+            + "between :from and :to")
+    List<EffortCurveRepository.Curve> between(
+            long athleteId, Sport sport, Measure measure, LocalDate from, LocalDate to);
 }

@@ -7,9 +7,9 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Series;
 import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 
 /** Best means of one recording after prior work or time, in the order of {@link pemblar.core.effort.AfterWork}. */
 @Entity
@@ -18,12 +18,16 @@ import pemblar.core.sport.Measure;
 class EffortAfterRow {
     @Id
     Long recordingId;
+
     @Id
     @Enumerated(EnumType.STRING)
     Measure measure;
+
     Long athleteId;
+
     @Enumerated(EnumType.STRING)
     Sport sport;
+
     LocalDate day;
     byte[] means;
 

@@ -9,9 +9,9 @@ import jakarta.persistence.Table;
 import java.io.Serializable;
 import java.nio.ByteBuffer;
 import java.time.LocalDate;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Series;
 import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 
 /** Best means of one recording on the common grid, as 32-bit floats: they carry seven digits, a power meter three. */
 @Entity
@@ -20,12 +20,16 @@ import pemblar.core.sport.Measure;
 class EffortCurveRow {
     @Id
     Long recordingId;
+
     @Id
     @Enumerated(EnumType.STRING)
     Measure measure;
+
     Long athleteId;
+
     @Enumerated(EnumType.STRING)
     Sport sport;
+
     LocalDate day;
     byte[] means;
 

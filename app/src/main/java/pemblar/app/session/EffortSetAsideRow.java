@@ -17,10 +17,13 @@ class EffortSetAsideRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long recordingId;
     Long athleteId;
+
     @Enumerated(EnumType.STRING)
     Measure measure;
+
     int fromSecond;
     int toSecond;
     String reason;
@@ -29,7 +32,14 @@ class EffortSetAsideRow {
 
     protected EffortSetAsideRow() {}
 
-    EffortSetAsideRow(RecordingRow recording, Measure measure, int fromSecond, int toSecond, String reason, long accountId, Instant createdAt) {
+    EffortSetAsideRow(
+            RecordingRow recording,
+            Measure measure,
+            int fromSecond,
+            int toSecond,
+            String reason,
+            long accountId,
+            Instant createdAt) {
         this.recordingId = recording.id;
         this.athleteId = recording.athleteId;
         this.measure = measure;

@@ -16,7 +16,9 @@ import pemblar.formats.csv.ChannelsCsv;
 import pemblar.formats.gpx.GpxTrack;
 import pemblar.formats.json.RecordingJson;
 
-/** Hands recordings out: the original file as it came; CSV, GPX and JSON as the recording counts, with its corrections. */
+/**
+ * Hands recordings out: the original file as it came; CSV, GPX and JSON as the recording counts, with its corrections.
+ */
 @Service
 public class ExportService {
     private static final int MOST_FILES = 200;
@@ -25,7 +27,11 @@ public class ExportService {
     private final MendedRecordings mended;
     private final AthleteService athletes;
 
-    ExportService(TrainingSessionRepository sessions, RecordingDataRepository data, MendedRecordings mended, AthleteService athletes) {
+    ExportService(
+            TrainingSessionRepository sessions,
+            RecordingDataRepository data,
+            MendedRecordings mended,
+            AthleteService athletes) {
         this.sessions = sessions;
         this.data = data;
         this.mended = mended;
@@ -33,7 +39,12 @@ public class ExportService {
     }
 
     /** What a recording is written as. */
-    public enum As { ORIGINAL, CSV, GPX, JSON }
+    public enum As {
+        ORIGINAL,
+        CSV,
+        GPX,
+        JSON
+    }
 
     /** A session with a recording, ready to be written. */
     public record Item(long recordingId, String name, String originalName) {}
@@ -42,13 +53,27 @@ public class ExportService {
     @Transactional(readOnly = true)
     public List<Item> items(long athleteId, Viewer viewer, List<Long> ids) {
         athletes.require(athleteId, viewer);
-        List<SessionRow> rows = ids == null || ids.isEmpty() ? List.of() : sessions.all(athleteId, ids).stream().filter(s -> s.recording != null).toList();
+        List<SessionRow> rows = ids == null || ids.isEmpty()
+                ? List.of()
+                : sessions.all(athleteId, ids).stream()
+                        .filter(s -> s.recording != null)
+                        .toList();
         if (rows.isEmpty()) throw new IllegalArgumentException("Choose at least one session with a recording.");
-        if (rows.size() > MOST_FILES) throw new IllegalArgumentException("At most " + MOST_FILES + " recordings at once; " + rows.size() + " were chosen. Export them in parts.");
-        return rows.stream().map(s -> new Item(s.recording.id, s.day + " " + s.title.replaceAll("[^\\p{L}\\p{N} ,-]", "_") + " " + s.id, s.recording.fileName.replaceAll("[\\\\/:*?\"<>|]", "_"))).toList();
+        if (rows.size() > MOST_FILES)
+            throw new IllegalArgumentException("At most " + MOST_FILES + " recordings at once; " + rows.size()
+                    + " were chosen. Export them in parts.");
+        return rows.stream()
+                .map(s -> new Item(
+                        s.recording.id,
+                        s.day + " " + s.title.replaceAll("[^\\p{L}\\p{N} ,-]", "_") + " " + s.id,
+                        s.recording.fileName.replaceAll("[\\\\/:*?\"<>|]", "_")))
+                .toList();
     }
 
-    /** All in one archive, one file after the other, so that memory holds one. A recording without positions gets a text that says so instead of a GPX file. */
+    /**
+     * All in one archive, one file after the other, so that memory holds one. A recording without positions gets a text
+     * that says so instead of a GPX file.
+     */
     @Transactional(readOnly = true)
     public void zip(List<Item> items, As as, OutputStream out) throws IOException {
         ZipOutputStream zip = new ZipOutputStream(out);
@@ -56,14 +81,18 @@ public class ExportService {
             boolean written = as != As.GPX || hasPositions(item);
             zip.putNextEntry(new ZipEntry(written ? fileName(item, as, true) : item.name() + ", no positions.txt"));
             if (written) write(item, as, new Unclosed(zip));
-            else zip.write("This recording has no positions, so there is no GPX file of it.".getBytes(StandardCharsets.UTF_8));
+            else
+                zip.write("This recording has no positions, so there is no GPX file of it."
+                        .getBytes(StandardCharsets.UTF_8));
             zip.closeEntry();
         }
         zip.finish();
     }
 
     public static String fileName(Item item, As as, boolean amongOthers) {
-        return as == As.ORIGINAL ? (amongOthers ? item.recordingId() + " " : "") + item.originalName() : item.name() + "." + as.name().toLowerCase(java.util.Locale.ROOT);
+        return as == As.ORIGINAL
+                ? (amongOthers ? item.recordingId() + " " : "") + item.originalName()
+                : item.name() + "." + as.name().toLowerCase(java.util.Locale.ROOT);
     }
 
     public boolean hasPositions(Item item) {

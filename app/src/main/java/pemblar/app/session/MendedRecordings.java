@@ -28,24 +28,39 @@ class MendedRecordings {
     record Both(Recording original, Recording mended, int trimmed, List<EditRow> rows) {}
 
     Recording read(long recordingId) {
-        return both(recordingId, data.findById(recordingId).orElseThrow().channels).mended();
+        return both(recordingId, data.findById(recordingId).orElseThrow().channels)
+                .mended();
     }
 
     Both both(long recordingId, byte[] channels) {
         Recording original = ChannelColumn.read(channels);
         List<EditRow> rows = edits.findByRecordingIdOrderById(recordingId);
         List<Edit> applied = applied(rows, original, key -> true);
-        return new Both(original, Mending.apply(original, applied), Mending.kept(original.seconds(), applied).from(), rows);
+        return new Both(
+                original,
+                Mending.apply(original, applied),
+                Mending.kept(original.seconds(), applied).from(),
+                rows);
     }
 
     /** Corrections of some recordings at once. */
     Map<Long, List<EditRow>> edits(List<Long> recordingIds) {
-        return recordingIds.isEmpty() ? Map.of() : edits.findByRecordingIdInOrderById(recordingIds).stream().collect(Collectors.groupingBy(e -> e.recordingId));
+        return recordingIds.isEmpty()
+                ? Map.of()
+                : edits.findByRecordingIdInOrderById(recordingIds).stream()
+                        .collect(Collectors.groupingBy(e -> e.recordingId));
     }
 
     /** Seconds that corrections cut off the start of each recording that has any. */
     Map<Long, Integer> trimmed(List<Long> recordingIds) {
-        return edits(recordingIds).entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().stream().filter(r -> r.kind == EditRow.Kind.TRIM).mapToInt(r -> r.fromSecond).max().orElse(0)));
+        return edits(recordingIds).entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey,
+                        e -> e.getValue().stream()
+                                .filter(r -> r.kind == EditRow.Kind.TRIM)
+                                .mapToInt(r -> r.fromSecond)
+                                .max()
+                                .orElse(0)));
     }
 
     /** Only the channels wanted. @param rows corrections of this recording, in their order */
@@ -56,7 +71,9 @@ class MendedRecordings {
 
     List<Edit> applied(List<EditRow> rows, Recording original, Predicate<String> wanted) {
         List<Edit> all = new ArrayList<>();
-        for (EditRow row : rows) if (row.kind == EditRow.Kind.TRIM || wanted.test(row.channel)) edit(row, original).ifPresent(all::add);
+        for (EditRow row : rows)
+            if (row.kind == EditRow.Kind.TRIM || wanted.test(row.channel))
+                edit(row, original).ifPresent(all::add);
         return all;
     }
 
@@ -65,13 +82,16 @@ class MendedRecordings {
             case TRIM -> Optional.of(new Edit.Trim(row.fromSecond, row.toSecond));
             case HIDE -> Optional.of(new Edit.Hide(row.channel, row.fromSecond, row.toSecond));
             case BRIDGE -> Optional.of(new Edit.Bridge(row.channel, row.fromSecond, row.toSecond));
-            case REPLACE -> other(row, original).map(series -> new Edit.Replace(row.channel, series, row.fromSecond, row.toSecond));
+            case REPLACE ->
+                other(row, original).map(series -> new Edit.Replace(row.channel, series, row.fromSecond, row.toSecond));
         };
     }
 
     /** The other recording's channel on this one's grid; empty when that recording is gone. */
     Optional<Series> other(EditRow row, Recording original) {
         if (row.otherRecordingId == null) return Optional.empty();
-        return data.findById(row.otherRecordingId).flatMap(d -> Replacing.series(original, ChannelColumn.read(d.channels, row.channel::equals), row.channel, row.shiftSeconds));
+        return data.findById(row.otherRecordingId)
+                .flatMap(d -> Replacing.series(
+                        original, ChannelColumn.read(d.channels, row.channel::equals), row.channel, row.shiftSeconds));
     }
 }

@@ -14,15 +14,63 @@ record PlanState(List<Was> restore, List<Long> created, String who) {
     }
 
     /** One session's row; the day as text. */
-    record Was(long id, String day, Integer startMinute, String sport, String title, String structure, int scalePercent,
-               Integer plannedSeconds, Double plannedLoad, String silhouette, Long recordingId, Long workoutId, Integer workoutVersion,
-               String purpose, Integer doneSeconds, Double doneMetres, Double doneEffort, String doneNote, Double doneLoad, boolean placed,
-               String kind, String equipment, String surface, String weather, String tags, String stretches, String verdict) {
+    record Was(
+            long id,
+            String day,
+            Integer startMinute,
+            String sport,
+            String title,
+            String structure,
+            int scalePercent,
+            Integer plannedSeconds,
+            Double plannedLoad,
+            String silhouette,
+            Long recordingId,
+            Long workoutId,
+            Integer workoutVersion,
+            String purpose,
+            Integer doneSeconds,
+            Double doneMetres,
+            Double doneEffort,
+            String doneNote,
+            Double doneLoad,
+            boolean placed,
+            String kind,
+            String equipment,
+            String surface,
+            String weather,
+            String tags,
+            String stretches,
+            String verdict) {
         static Was of(SessionRow row) {
-            return new Was(row.id, row.day.toString(), row.startMinute, row.sport.name(), row.title, row.structure, row.scalePercent,
-                row.plannedSeconds, row.plannedLoad, row.plannedSilhouette, row.recording == null ? null : row.recording.id, row.workoutId, row.workoutVersion,
-                row.purpose == null ? null : row.purpose.name(), row.doneSeconds, row.doneMetres, row.doneEffort, row.doneNote, row.doneLoad, row.placed,
-                row.kind, row.equipment, row.surface, row.weather, row.tags, row.stretches, row.verdict);
+            return new Was(
+                    row.id,
+                    row.day.toString(),
+                    row.startMinute,
+                    row.sport.name(),
+                    row.title,
+                    row.structure,
+                    row.scalePercent,
+                    row.plannedSeconds,
+                    row.plannedLoad,
+                    row.plannedSilhouette,
+                    row.recording == null ? null : row.recording.id,
+                    row.workoutId,
+                    row.workoutVersion,
+                    row.purpose == null ? null : row.purpose.name(),
+                    row.doneSeconds,
+                    row.doneMetres,
+                    row.doneEffort,
+                    row.doneNote,
+                    row.doneLoad,
+                    row.placed,
+                    row.kind,
+                    row.equipment,
+                    row.surface,
+                    row.weather,
+                    row.tags,
+                    row.stretches,
+                    row.verdict);
         }
     }
 

@@ -10,8 +10,8 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.Set;
 import java.util.stream.Collectors;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.SessionSummary.Part;
+import pemblar.core.sport.Sport;
 
 @Entity
 @Table(name = "recomputation")
@@ -19,6 +19,7 @@ class RecomputationRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long athleteId;
     LocalDate fromDay;
     LocalDate untilDay;
@@ -30,7 +31,8 @@ class RecomputationRow {
 
     protected RecomputationRow() {}
 
-    RecomputationRow(long athleteId, LocalDate fromDay, LocalDate untilDay, int total, Set<Sport> sports, Set<Part> parts) {
+    RecomputationRow(
+            long athleteId, LocalDate fromDay, LocalDate untilDay, int total, Set<Sport> sports, Set<Part> parts) {
         this.athleteId = athleteId;
         this.fromDay = fromDay;
         this.untilDay = untilDay;
@@ -40,10 +42,14 @@ class RecomputationRow {
     }
 
     Set<Sport> sports() {
-        return Arrays.stream(sports.split(",")).map(Sport::valueOf).collect(Collectors.toCollection(() -> EnumSet.noneOf(Sport.class)));
+        return Arrays.stream(sports.split(","))
+                .map(Sport::valueOf)
+                .collect(Collectors.toCollection(() -> EnumSet.noneOf(Sport.class)));
     }
 
     Set<Part> parts() {
-        return Arrays.stream(parts.split(",")).map(Part::valueOf).collect(Collectors.toCollection(() -> EnumSet.noneOf(Part.class)));
+        return Arrays.stream(parts.split(","))
+                .map(Part::valueOf)
+                .collect(Collectors.toCollection(() -> EnumSet.noneOf(Part.class)));
     }
 }

@@ -2,9 +2,9 @@ package pemblar.app.session;
 
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
+import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
-import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import java.time.Duration;
 import java.time.InstantSource;
 import java.time.LocalDate;
@@ -23,7 +23,9 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.threshold.ThresholdsChanged;
 import pemblar.core.load.SessionSummary.Part;
 
-/** After a changed threshold: exactly the sessions of its span, a few to a transaction, so that a killed job goes on. */
+/**
+ * After a changed threshold: exactly the sessions of its span, a few to a transaction, so that a killed job goes on.
+ */
 @Service
 public class RecomputationService {
     private static final String TASK = "recompute";
@@ -38,8 +40,14 @@ public class RecomputationService {
     private final TransactionTemplate transaction;
     private final InstantSource clock;
 
-    RecomputationService(RecomputationRepository recomputations, RecordingService recordings, ScheduleService schedule, AthleteService athletes,
-                         SchedulerClient queue, TransactionTemplate transaction, InstantSource clock) {
+    RecomputationService(
+            RecomputationRepository recomputations,
+            RecordingService recordings,
+            ScheduleService schedule,
+            AthleteService athletes,
+            SchedulerClient queue,
+            TransactionTemplate transaction,
+            InstantSource clock) {
         this.recomputations = recomputations;
         this.recordings = recordings;
         this.schedule = schedule;
@@ -63,9 +71,12 @@ public class RecomputationService {
         LocalDate today = athlete.dayOf(clock.instant());
         LocalDate ahead = change.from().isAfter(today) ? change.from() : today;
         if (!change.parts().equals(EnumSet.of(Part.RESERVE))) schedule.forecastAgain(athlete, ahead, change.until());
-        int total = recordings.idsIn(athlete.id(), change.from(), change.until(), change.sports(), 0).size();
+        int total = recordings
+                .idsIn(athlete.id(), change.from(), change.until(), change.sports(), 0)
+                .size();
         if (total == 0) return;
-        RecomputationRow row = recomputations.save(new RecomputationRow(athlete.id(), change.from(), change.until(), total, change.sports(), change.parts()));
+        RecomputationRow row = recomputations.save(new RecomputationRow(
+                athlete.id(), change.from(), change.until(), total, change.sports(), change.parts()));
         queue.scheduleIfNotExists(new TaskInstance<Void>(TASK, row.id.toString()), clock.instant());
     }
 
@@ -115,12 +126,16 @@ public class RecomputationService {
     static class Job {
         @Bean
         OneTimeTask<Void> recompute(org.springframework.beans.factory.ObjectProvider<RecomputationService> service) {
-            return Tasks.oneTime(TASK).onFailure(new FailureHandler.MaxRetriesFailureHandler<>(MOST_TRIES, new FailureHandler.ExponentialBackoffFailureHandler<>(Duration.ofSeconds(2)))).execute((instance, context) -> service.getObject().run(Long.parseLong(instance.getId())));
+            return Tasks.oneTime(TASK)
+                    .onFailure(new FailureHandler.MaxRetriesFailureHandler<>(
+                            MOST_TRIES, new FailureHandler.ExponentialBackoffFailureHandler<>(Duration.ofSeconds(2))))
+                    .execute((instance, context) -> service.getObject().run(Long.parseLong(instance.getId())));
         }
 
         @Bean
         OneTimeTask<Void> fillCurves(org.springframework.beans.factory.ObjectProvider<RecomputationService> service) {
-            return Tasks.oneTime(CURVES).execute((instance, context) -> service.getObject().fillCurves());
+            return Tasks.oneTime(CURVES)
+                    .execute((instance, context) -> service.getObject().fillCurves());
         }
     }
 }

@@ -13,6 +13,7 @@ interface RecordingDataRepository extends Repository<RecordingDataRow, Long> {
     /** The channels without the original file. */
     record Channels(long recordingId, byte[] channels) {}
 
-    @Query("select new pemblar.app.session.RecordingDataRepository$Channels(d.recordingId, d.channels) from RecordingDataRow d where d.recordingId in :recordingIds")
+    @Query("select new pemblar.app.session.RecordingDataRepository$Channels(d.recordingId, d.channels) from "
+            + "RecordingDataRow d where d.recordingId in :recordingIds")
     List<Channels> channels(List<Long> recordingIds);
 }

@@ -12,8 +12,10 @@ import org.hibernate.type.SqlTypes;
 class RecordingDataRow {
     @Id
     Long recordingId;
+
     byte[] original;
     byte[] channels;
+
     @JdbcTypeCode(SqlTypes.JSON)
     String bests;
 

@@ -21,33 +21,48 @@ interface RecordingRepository extends Repository<RecordingRow, Long> {
     List<RecordingRow> findByIdIn(List<Long> ids);
 
     @Modifying(flushAutomatically = true, clearAutomatically = true)
-    @Query(nativeQuery = true, value = "update recording set deleted_at = null where athlete_id = :athleteId and id in (select recording_id from session where id in (:sessionIds))")
+    @Query(
+            nativeQuery = true,
+            value = "update recording set deleted_at = null where athlete_id = :athleteId and id in (select "
+                    + "recording_id from session where id in (:sessionIds))")
     void bringBack(long athleteId, List<Long> sessionIds);
 
     /** One that lent a channel stays for the other recording. */
     String NOT_LENT = " and not exists (select 1 from recording_edit where other_recording_id = recording.id)";
 
     @Modifying(flushAutomatically = true)
-    @Query(nativeQuery = true, value = "delete from recording where deleted_at < :before and not exists (select 1 from session where recording_id = recording.id)" + NOT_LENT)
+    @Query(
+            nativeQuery = true,
+            value = "delete from recording where deleted_at < :before and not exists (select 1 from session "
+                    + "where recording_id = recording.id)"
+                    + NOT_LENT)
     void purge(Instant before);
 
     @Modifying(flushAutomatically = true)
-    @Query(nativeQuery = true, value = "delete from recording where athlete_id = :athleteId and sha256 = :sha256 and deleted_at is not null" + NOT_LENT)
+    @Query(
+            nativeQuery = true,
+            value = "delete from recording where athlete_id = :athleteId and sha256 = :sha256 and deleted_at "
+                    + "is not null"
+                    + NOT_LENT)
     void purgeFile(long athleteId, String sha256);
 
     @Query("select r from RecordingRow r where r.curvesVersion < :version order by r.id limit :count")
     List<RecordingRow> withOlderCurves(int version, int count);
 
-    @Query("select r from RecordingRow r where r.athleteId = :athleteId and r.day >= :from and r.day < :until order by r.day")
+    @Query("select r from RecordingRow r where r.athleteId = :athleteId and r.day >= :from and r.day < "
+            + ":until order by r.day")
     List<RecordingRow> within(long athleteId, LocalDate from, LocalDate until);
 
-    @Query("select new pemblar.core.workout.SpeedOfPower$Ride(r.meanWatts, r.meanSpeed) from RecordingRow r where r.athleteId = :athleteId and r.sport = pemblar.core.sport.Sport.RIDE "
-        + "and r.day >= :from and r.meanWatts > 40 and r.meanSpeed > 1 and r.timerSeconds >= 1200")
+    @Query("select new pemblar.core.workout.SpeedOfPower$Ride(r.meanWatts, r.meanSpeed) from RecordingRow r "
+            + "where r.athleteId = :athleteId and r.sport = pemblar.core.sport.Sport.RIDE "
+            + "and r.day >= :from and r.meanWatts > 40 and r.meanSpeed > 1 and r.timerSeconds >= 1200")
     List<SpeedOfPower.Ride> rides(long athleteId, LocalDate from);
 
-    @Query("select r from RecordingRow r where r.athleteId = :athleteId and r.id <> :id and r.startedAt < :end and r.endedAt > :start order by r.startedAt limit 4")
+    @Query("select r from RecordingRow r where r.athleteId = :athleteId and r.id <> :id and r.startedAt < "
+            + ":end and r.endedAt > :start order by r.startedAt limit 4")
     List<RecordingRow> atTheSameTime(long athleteId, long id, Instant start, Instant end);
 
-    @Query("select r.id from RecordingRow r where r.athleteId = :athleteId and r.day >= :from and r.day < :until and r.sport in :sports and r.id > :after order by r.id")
+    @Query("select r.id from RecordingRow r where r.athleteId = :athleteId and r.day >= :from and r.day < "
+            + ":until and r.sport in :sports and r.id > :after order by r.id")
     List<Long> idsIn(long athleteId, LocalDate from, LocalDate until, Set<Sport> sports, long after);
 }

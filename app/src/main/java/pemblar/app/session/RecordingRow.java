@@ -19,7 +19,6 @@ import java.util.TreeMap;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.SQLRestriction;
 import org.hibernate.type.SqlTypes;
-import pemblar.core.sport.Sport;
 import pemblar.core.evidence.Floors;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.SessionLoad;
@@ -30,6 +29,7 @@ import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.zone.ZoneSet.TimeInZones;
 
 /** The stored summary of a recording: what pages and trends query. */
@@ -40,11 +40,14 @@ class RecordingRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long athleteId;
     String sha256;
     String fileName;
+
     @Enumerated(EnumType.STRING)
     Sport sport;
+
     Instant startedAt;
     Instant endedAt;
     LocalDate day;
@@ -63,20 +66,27 @@ class RecordingRow {
     Double lowestReserveJoules;
     Integer lowestReserveSecond;
     Double leastCriticalWatts;
+
     @JdbcTypeCode(SqlTypes.ARRAY)
     Double[] floorWatts;
+
     int curvesVersion;
     Double loadPoints;
     String loadSource;
+
     @JdbcTypeCode(SqlTypes.JSON)
     String loads;
+
     @JdbcTypeCode(SqlTypes.JSON)
     String zones;
+
     String lowData;
     String problems;
     String silhouette;
+
     @Enumerated(EnumType.STRING)
     Source chosenSource;
+
     Double setLoad;
     String loadReason = "";
     String loadBy = "";
@@ -86,6 +96,7 @@ class RecordingRow {
     Double planPoints;
     /** Counts the changes of what the recording says. */
     int revision;
+
     Instant deletedAt;
 
     protected RecordingRow() {}
@@ -139,8 +150,12 @@ class RecordingRow {
 
     /** Takes over what the plan says of the load. @param session that it is the recording of; null without one */
     void follow(SessionRow session) {
-        boolean known = session != null && session.plannedLoad != null && session.plannedSeconds != null && session.plannedSeconds > 0;
-        this.planPoints = known ? (Double) SessionLoad.ofPlan(session.plannedLoad, session.plannedSeconds, timerSeconds) : null;
+        boolean known = session != null
+                && session.plannedLoad != null
+                && session.plannedSeconds != null
+                && session.plannedSeconds > 0;
+        this.planPoints =
+                known ? (Double) SessionLoad.ofPlan(session.plannedLoad, session.plannedSeconds, timerSeconds) : null;
         count();
     }
 
@@ -159,18 +174,41 @@ class RecordingRow {
     /** Every load that is known, in the order of preference. */
     Map<Source, Double> allLoads(Map<Source, Double> computed) {
         Map<Source, Double> all = new LinkedHashMap<>(computed);
-        if (perceivedEffort != null) all.put(Source.PERCEIVED_EFFORT, SessionLoad.ofPerceivedEffort(timerSeconds, perceivedEffort));
+        if (perceivedEffort != null)
+            all.put(Source.PERCEIVED_EFFORT, SessionLoad.ofPerceivedEffort(timerSeconds, perceivedEffort));
         if (planPoints != null) all.put(Source.PLAN, planPoints);
         return all;
     }
 
-    /** The stored summary as the core has it; best means stay where they are stored, and what they miss is not told apart. */
+    /**
+     * The stored summary as the core has it; best means stay where they are stored, and what they miss is not told
+     * apart.
+     */
     SessionSummary summary() {
         Map<Measure, TimeInZones> times = new LinkedHashMap<>();
-        SummaryJson.zones(zones).forEach((measure, seconds) -> times.put(measure, new TimeInZones(seconds, timerSeconds - seconds.stream().mapToInt(Integer::intValue).sum())));
-        return new SessionSummary(optional(equivalentWatts), optional(flatSpeed), optional(steadiness), optional(intensity), SummaryJson.loads(loads), new TreeMap<>(), times,
-            lowestReserveJoules == null ? Optional.empty() : Optional.of(new Reserve.Lowest(lowestReserveJoules, lowestReserveSecond == null ? -1 : lowestReserveSecond)),
-            optional(leastCriticalWatts), List.of());
+        SummaryJson.zones(zones)
+                .forEach((measure, seconds) -> times.put(
+                        measure,
+                        new TimeInZones(
+                                seconds,
+                                timerSeconds
+                                        - seconds.stream()
+                                                .mapToInt(Integer::intValue)
+                                                .sum())));
+        return new SessionSummary(
+                optional(equivalentWatts),
+                optional(flatSpeed),
+                optional(steadiness),
+                optional(intensity),
+                SummaryJson.loads(loads),
+                new TreeMap<>(),
+                times,
+                lowestReserveJoules == null
+                        ? Optional.empty()
+                        : Optional.of(new Reserve.Lowest(
+                                lowestReserveJoules, lowestReserveSecond == null ? -1 : lowestReserveSecond)),
+                optional(leastCriticalWatts),
+                List.of());
     }
 
     /** True when the recording has a channel of power, speed or heart rate. */

@@ -20,10 +20,10 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.SessionSummary;
-import pemblar.core.recording.Recording;
 import pemblar.core.load.SessionSummary.Part;
+import pemblar.core.recording.Recording;
+import pemblar.core.sport.Sport;
 import pemblar.core.zone.DatedZones;
 import pemblar.core.zone.Zones;
 import pemblar.formats.Reading;
@@ -36,6 +36,7 @@ public class RecordingService {
     private static final int BATCH = 20;
     /** Clocks of devices and time zones differ by so much. */
     private static final Duration LATEST = Duration.ofHours(26);
+
     private final InstantSource clock;
     private final RecordingRepository recordings;
     private final RecordingDataRepository data;
@@ -45,7 +46,15 @@ public class RecordingService {
     private final MendedRecordings mended;
     private final AthleteService athletes;
 
-    RecordingService(RecordingRepository recordings, RecordingDataRepository data, TrainingSessionRepository sessions, ThresholdService thresholds, EffortService efforts, MendedRecordings mended, AthleteService athletes, InstantSource clock) {
+    RecordingService(
+            RecordingRepository recordings,
+            RecordingDataRepository data,
+            TrainingSessionRepository sessions,
+            ThresholdService thresholds,
+            EffortService efforts,
+            MendedRecordings mended,
+            AthleteService athletes,
+            InstantSource clock) {
         this.clock = clock;
         this.recordings = recordings;
         this.data = data;
@@ -57,13 +66,18 @@ public class RecordingService {
     }
 
     /** What became of a file. */
-    public enum Outcome { DONE, KNOWN, REFUSED }
+    public enum Outcome {
+        DONE,
+        KNOWN,
+        REFUSED
+    }
 
     /** @param message what to tell the person; the session is null when the file was refused */
     public record Taken(Outcome outcome, Long sessionId, String message) {}
 
     /**
      * Reads a file and stores its recording, all or nothing. The same bytes twice give the session of the first time.
+     *
      * @param wantedSession the planned session it belongs to; empty looks for one on its day
      */
     @Transactional
@@ -71,19 +85,33 @@ public class RecordingService {
         String hash = sha256(bytes);
         Optional<RecordingRow> known = recordings.findByAthleteIdAndSha256(athlete.id(), hash);
         if (known.isPresent())
-            return new Taken(Outcome.KNOWN, sessions.idOfRecording(known.get().id).orElse(null), "This file is already here, from " + known.get().day + ". Nothing was changed.");
+            return new Taken(
+                    Outcome.KNOWN,
+                    sessions.idOfRecording(known.get().id).orElse(null),
+                    "This file is already here, from " + known.get().day + ". Nothing was changed.");
         sessions.purgeOfFile(athlete.id(), hash);
         recordings.purgeFile(athlete.id(), hash);
         Reading reading = read(bytes, athlete);
-        String problems = reading.problems().stream().map(Reading.Problem::toString).collect(Collectors.joining("\n"));
+        String problems =
+                reading.problems().stream().map(Reading.Problem::toString).collect(Collectors.joining("\n"));
         if (reading.recording().isEmpty()) return new Taken(Outcome.REFUSED, null, problems);
         Recording stored = reading.recording().get();
-        if (stored.start().isAfter(clock.instant().plus(LATEST))) return new Taken(Outcome.REFUSED, null, "The file says that it begins on " + LocalDate.ofInstant(stored.start(), athlete.zone()) + ", which is still to come. Set the device's clock and export it again.");
+        if (stored.start().isAfter(clock.instant().plus(LATEST)))
+            return new Taken(
+                    Outcome.REFUSED,
+                    null,
+                    "The file says that it begins on " + LocalDate.ofInstant(stored.start(), athlete.zone())
+                            + ", which is still to come. Set the device's clock and export it again.");
         Recording recording = stored.sound();
         LocalDate day = athlete.dayOf(recording.start());
         Zones zones = thresholds.zonesOf(athlete).on(day);
         SessionSummary summary = SessionSummary.of(recording, zones);
-        RecordingRow row = new RecordingRow(athlete.id(), hash, fileName, day, problems.length() > PROBLEMS_LENGTH ? problems.substring(0, PROBLEMS_LENGTH) : problems);
+        RecordingRow row = new RecordingRow(
+                athlete.id(),
+                hash,
+                fileName,
+                day,
+                problems.length() > PROBLEMS_LENGTH ? problems.substring(0, PROBLEMS_LENGTH) : problems);
         row.fill(recording, summary, Silhouettes.done(recording, zones.thresholds()));
         recordings.save(row);
         data.save(new RecordingDataRow(row.id, bytes, ChannelColumn.write(stored), SummaryJson.bests(summary.bests())));
@@ -95,14 +123,19 @@ public class RecordingService {
     /** A file that does not name its sport is read as the athlete's own, when the athlete has one. */
     private static Reading read(byte[] bytes, Athlete athlete) {
         Reading reading = RecordingFiles.read(bytes, Optional.empty());
-        boolean unnamed = reading.recording().isPresent() && reading.recording().get().sport() == Sport.OTHER;
-        return unnamed && athlete.sports().size() == 1 ? RecordingFiles.read(bytes, Optional.of(athlete.first())) : reading;
+        boolean unnamed =
+                reading.recording().isPresent() && reading.recording().get().sport() == Sport.OTHER;
+        return unnamed && athlete.sports().size() == 1
+                ? RecordingFiles.read(bytes, Optional.of(athlete.first()))
+                : reading;
     }
 
     private SessionRow place(Athlete athlete, RecordingRow recording, Optional<Long> wanted) {
-        Optional<SessionRow> planned = wanted.flatMap(id -> sessions.find(id, athlete.id())).filter(s -> s.recording == null)
-            .or(() -> sessions.open(athlete.id(), recording.day, recording.sport).stream()
-                .min(Comparator.comparingInt(s -> Math.abs((s.plannedSeconds == null ? 0 : s.plannedSeconds) - recording.timerSeconds))));
+        Optional<SessionRow> planned = wanted.flatMap(id -> sessions.find(id, athlete.id()))
+                .filter(s -> s.recording == null)
+                .or(() -> sessions.open(athlete.id(), recording.day, recording.sport).stream()
+                        .min(Comparator.comparingInt(s ->
+                                Math.abs((s.plannedSeconds == null ? 0 : s.plannedSeconds) - recording.timerSeconds))));
         SessionRow session = planned.orElseGet(() -> unplanned(athlete, recording));
         session.recording = recording;
         recording.follow(session);
@@ -119,23 +152,35 @@ public class RecordingService {
 
     static SessionRow unplanned(Athlete athlete, RecordingRow recording) {
         int hour = recording.startedAt.atZone(athlete.zone()).getHour();
-        String time = hour < 5 ? "Night" : hour < 11 ? "Morning" : hour < 14 ? "Midday" : hour < 18 ? "Afternoon" : "Evening";
+        String time =
+                hour < 5 ? "Night" : hour < 11 ? "Morning" : hour < 14 ? "Midday" : hour < 18 ? "Afternoon" : "Evening";
         String what = recording.sport == Sport.OTHER ? " session" : " " + recording.sport.key();
         return new SessionRow(athlete.id(), recording.day, recording.sport, time + what);
     }
 
-    /** Computes the named parts of some recordings' summaries anew, with the values of each one's day, reading only the channels they need. */
+    /**
+     * Computes the named parts of some recordings' summaries anew, with the values of each one's day, reading only the
+     * channels they need.
+     */
     @Transactional
     public void recompute(Athlete athlete, List<Long> recordingIds, Set<Part> parts) {
         DatedZones zones = thresholds.zonesOf(athlete);
         Map<Long, byte[]> stored = new HashMap<>();
-        for (RecordingDataRepository.Channels column : data.channels(recordingIds)) stored.put(column.recordingId(), column.channels());
+        for (RecordingDataRepository.Channels column : data.channels(recordingIds))
+            stored.put(column.recordingId(), column.channels());
         Map<Long, List<EditRow>> edits = mended.edits(recordingIds);
-        for (RecordingRow row : recordings.findByIdIn(recordingIds)) recompute(row, wanted -> mended.read(stored.get(row.id), edits.getOrDefault(row.id, List.of()), wanted), zones.on(row.day), parts);
+        for (RecordingRow row : recordings.findByIdIn(recordingIds))
+            recompute(
+                    row,
+                    wanted -> mended.read(stored.get(row.id), edits.getOrDefault(row.id, List.of()), wanted),
+                    zones.on(row.day),
+                    parts);
     }
 
-    private static void recompute(RecordingRow row, Function<Predicate<String>, Recording> reading, Zones day, Set<Part> parts) {
-        Optional<Part> silhouette = Silhouettes.source(row::has, day.thresholds().forSport(row.sport));
+    private static void recompute(
+            RecordingRow row, Function<Predicate<String>, Recording> reading, Zones day, Set<Part> parts) {
+        Optional<Part> silhouette =
+                Silhouettes.source(row::has, day.thresholds().forSport(row.sport));
         boolean redrawn = Silhouettes.changes(silhouette, parts);
         Set<String> channels = parts.stream().map(part -> part.channel().key()).collect(Collectors.toSet());
         if (redrawn) silhouette.ifPresent(part -> channels.add(part.channel().key()));
@@ -171,7 +216,9 @@ public class RecordingService {
     @Transactional
     public long storeNextPurposes(long after) {
         List<SessionRow> rows = sessions.withoutPurpose(after, BATCH);
-        for (SessionRow row : rows) SessionDesk.forecast(row, thresholds.zonesOf(athletes.forJob(row.athleteId)).on(row.day));
+        for (SessionRow row : rows)
+            SessionDesk.forecast(
+                    row, thresholds.zonesOf(athletes.forJob(row.athleteId)).on(row.day));
         return rows.isEmpty() ? -1 : rows.get(rows.size() - 1).id;
     }
 

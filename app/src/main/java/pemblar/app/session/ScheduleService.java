@@ -24,14 +24,18 @@ public class ScheduleService {
     private final AthleteService athletes;
     private final InstantSource clock;
 
-    ScheduleService(TrainingSessionRepository sessions, SessionDesk desk, AthleteService athletes, InstantSource clock) {
+    ScheduleService(
+            TrainingSessionRepository sessions, SessionDesk desk, AthleteService athletes, InstantSource clock) {
         this.sessions = sessions;
         this.desk = desk;
         this.athletes = athletes;
         this.clock = clock;
     }
 
-    /** A workout to be put on a day, and the version of the library's workout it is; the id is null when it is in no library. */
+    /**
+     * A workout to be put on a day, and the version of the library's workout it is; the id is null when it is in no
+     * library.
+     */
     public record Chosen(String title, Workout workout, Long workoutId, Integer version) {}
 
     /** Puts a workout on a day. {@code startMinute} is the clock time in minutes since midnight, or null. */
@@ -42,18 +46,34 @@ public class ScheduleService {
         row.changedBy = viewer.name();
         row.workoutId = chosen.workoutId();
         row.workoutVersion = chosen.version();
-        desk.remember(athleteId, viewer, "Put “" + row.title + "” on " + DAY.format(day) + ".", PlanState.making(List.of(row.id)));
+        desk.remember(
+                athleteId,
+                viewer,
+                "Put “" + row.title + "” on " + DAY.format(day) + ".",
+                PlanState.making(List.of(row.id)));
         return row.id;
     }
 
     /** A workout on a day: what a template is made of. */
     public record Placed(LocalDate day, Integer startMinute, Chosen chosen) {}
 
-    /** What is planned on some days, done or not, at its present scale. For an athlete whom the caller has already asked for. */
+    /**
+     * What is planned on some days, done or not, at its present scale. For an athlete whom the caller has already asked
+     * for.
+     */
     @Transactional(readOnly = true)
     public List<Placed> planned(Athlete athlete, LocalDate from, LocalDate to) {
-        return sessions.between(athlete.id(), from, to).stream().filter(SessionRow::isPlanned)
-            .map(row -> new Placed(row.day, row.startMinute, new Chosen(row.title, row.workout(), row.scalePercent == 100 ? row.workoutId : null, row.scalePercent == 100 ? row.workoutVersion : null))).toList();
+        return sessions.between(athlete.id(), from, to).stream()
+                .filter(SessionRow::isPlanned)
+                .map(row -> new Placed(
+                        row.day,
+                        row.startMinute,
+                        new Chosen(
+                                row.title,
+                                row.workout(),
+                                row.scalePercent == 100 ? row.workoutId : null,
+                                row.scalePercent == 100 ? row.workoutVersion : null)))
+                .toList();
     }
 
     /** Puts many workouts on their days in one step, which one undo takes back. */
@@ -63,7 +83,11 @@ public class ScheduleService {
         var values = desk.zones(athlete);
         List<Long> created = new java.util.ArrayList<>();
         for (Placed placed : all) {
-            SessionRow row = new SessionRow(athleteId, desk.near(athlete, placed.day()), placed.chosen().workout().sport(), placed.chosen().title());
+            SessionRow row = new SessionRow(
+                    athleteId,
+                    desk.near(athlete, placed.day()),
+                    placed.chosen().workout().sport(),
+                    placed.chosen().title());
             row.startMinute = placed.startMinute();
             row.structure = WorkoutJson.write(placed.chosen().workout());
             row.workoutId = placed.chosen().workoutId();
@@ -103,11 +127,16 @@ public class ScheduleService {
     @Transactional
     public long copy(long athleteId, Viewer viewer, long sessionId, LocalDate day) {
         SessionRow row = desk.require(athleteId, viewer, sessionId);
-        if (!row.hasPlan()) throw new IllegalArgumentException("Only a planned session can be copied; this one has no plan.");
+        if (!row.hasPlan())
+            throw new IllegalArgumentException("Only a planned session can be copied; this one has no plan.");
         SessionRow copy = row.copyTo(desk.near(athleteId, viewer, day));
         SessionDesk.forecast(copy, desk.zones(desk.athlete(athleteId, viewer)).on(day));
         sessions.save(copy);
-        desk.remember(athleteId, viewer, "Copied “" + row.title + "” to " + DAY.format(day) + ".", PlanState.making(List.of(copy.id)));
+        desk.remember(
+                athleteId,
+                viewer,
+                "Copied “" + row.title + "” to " + DAY.format(day) + ".",
+                PlanState.making(List.of(copy.id)));
         return copy.id;
     }
 
@@ -150,20 +179,26 @@ public class ScheduleService {
     @Transactional
     public void follow(long athleteId, Viewer viewer, long sessionId, Chosen newer) {
         SessionRow row = desk.open(athleteId, viewer, sessionId);
-        if (!row.isPlanned() || !newer.workoutId().equals(row.workoutId)) throw new IllegalArgumentException("This session does not come from that workout.");
+        if (!row.isPlanned() || !newer.workoutId().equals(row.workoutId))
+            throw new IllegalArgumentException("This session does not come from that workout.");
         PlanState before = PlanState.changing(row);
         row.structure = WorkoutJson.write(newer.workout());
         row.title = newer.title().length() > 80 ? newer.title().substring(0, 80) : newer.title();
         row.workoutVersion = newer.version();
         SessionDesk.forecast(row, desk.zones(desk.athlete(athleteId, viewer)).on(row.day));
-        desk.remember(athleteId, viewer, "“" + row.title + "” on " + DAY.format(row.day) + " follows version " + newer.version() + ".", before);
+        desk.remember(
+                athleteId,
+                viewer,
+                "“" + row.title + "” on " + DAY.format(row.day) + " follows version " + newer.version() + ".",
+                before);
     }
 
     /** Separates a recording from its plan: the recording gets a session of its own. */
     @Transactional
     public long unmatch(long athleteId, Viewer viewer, long sessionId) {
         SessionRow row = desk.require(athleteId, viewer, sessionId);
-        if (row.recording == null || !row.hasPlan()) throw new IllegalArgumentException("There is no match to undo here.");
+        if (row.recording == null || !row.hasPlan())
+            throw new IllegalArgumentException("There is no match to undo here.");
         PlanState.Was before = PlanState.Was.of(row);
         RecordingRow recording = row.recording;
         row.recording = null;
@@ -177,7 +212,11 @@ public class ScheduleService {
         own.weather = row.weather;
         own.tags = row.tags;
         sessions.save(own);
-        desk.remember(athleteId, viewer, "The recording is no longer matched to “" + row.title + "”.", new PlanState(List.of(before), List.of(own.id)));
+        desk.remember(
+                athleteId,
+                viewer,
+                "The recording is no longer matched to “" + row.title + "”.",
+                new PlanState(List.of(before), List.of(own.id)));
         return own.id;
     }
 
@@ -187,7 +226,8 @@ public class ScheduleService {
         SessionRow recorded = desk.require(athleteId, viewer, recordedId);
         SessionRow planned = desk.require(athleteId, viewer, plannedId);
         if (recorded.recording == null || recorded.hasPlan() || planned.recording != null || !planned.hasPlan())
-            throw new IllegalArgumentException("Choose a recording without a plan and a planned session without a recording.");
+            throw new IllegalArgumentException(
+                    "Choose a recording without a plan and a planned session without a recording.");
         PlanState before = PlanState.changing(List.of(recorded, planned));
         RecordingRow recording = recorded.recording;
         recorded.recording = null;
@@ -212,7 +252,9 @@ public class ScheduleService {
     public List<String> usersOfZones(Athlete athlete, Zones.Key key, LocalDate from) {
         LocalDate today = athlete.dayOf(clock.instant());
         return sessions.plannedIn(athlete.id(), from.isAfter(today) ? from : today, LocalDate.of(9999, 1, 1)).stream()
-            .filter(row -> row.sport == key.sport() && row.workout().namesZones(key.measure())).map(row -> "“" + row.title + "” on " + DAY.format(row.day)).limit(MOST_NAMED).toList();
+                .filter(row -> row.sport == key.sport() && row.workout().namesZones(key.measure()))
+                .map(row -> "“" + row.title + "” on " + DAY.format(row.day))
+                .limit(MOST_NAMED)
+                .toList();
     }
-
 }

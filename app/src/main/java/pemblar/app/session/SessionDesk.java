@@ -28,7 +28,12 @@ class SessionDesk {
     private final AthleteService athletes;
     private final ThresholdService thresholds;
 
-    SessionDesk(TrainingSessionRepository sessions, UndoService undo, AthleteService athletes, ThresholdService thresholds, InstantSource clock) {
+    SessionDesk(
+            TrainingSessionRepository sessions,
+            UndoService undo,
+            AthleteService athletes,
+            ThresholdService thresholds,
+            InstantSource clock) {
         this.clock = clock;
         this.sessions = sessions;
         this.undo = undo;
@@ -57,11 +62,15 @@ class SessionDesk {
     /** A session that is still to be done. @throws IllegalArgumentException when it is done */
     SessionRow open(long athleteId, Viewer viewer, long sessionId) {
         SessionRow row = require(athleteId, viewer, sessionId);
-        if (row.isDone()) throw new IllegalArgumentException("“" + row.title + "” is already done; what was done keeps its day.");
+        if (row.isDone())
+            throw new IllegalArgumentException("“" + row.title + "” is already done; what was done keeps its day.");
         return row;
     }
 
-    /** @param version of the session on the page that the change comes from; null does not ask. @throws ChangedMeanwhile when it is another by now */
+    /**
+     * @param version of the session on the page that the change comes from; null does not ask. @throws ChangedMeanwhile
+     *     when it is another by now
+     */
     void expect(SessionRow row, Integer version) {
         if (version != null && version != row.version) throw new ChangedMeanwhile(Slab.of(row));
     }
@@ -89,17 +98,21 @@ class SessionDesk {
         remember(athleteId, viewer, label, PlanState.changing(before));
     }
 
-    /** Length, load, silhouette and purpose from the workout with the values of a day; a session without steps keeps its own. */
+    /**
+     * Length, load, silhouette and purpose from the workout with the values of a day; a session without steps keeps its
+     * own.
+     */
     static void forecast(SessionRow row, Zones values) {
         if (!row.isPlanned()) return;
         try {
             Forecast forecast = Forecast.of(row.workout(), values);
             row.plannedSeconds = forecast.seconds();
-            row.plannedLoad = forecast.load().isPresent() ? (Double) forecast.load().getAsDouble() : null;
+            row.plannedLoad =
+                    forecast.load().isPresent() ? (Double) forecast.load().getAsDouble() : null;
             row.plannedSilhouette = Silhouettes.planned(forecast);
             row.purpose = Purpose.of(forecast, row.sport);
         } catch (IllegalArgumentException e) {
-            row.plannedSeconds = null;      // a threshold is missing: the page says so where the plan is shown
+            row.plannedSeconds = null; // a threshold is missing: the page says so where the plan is shown
             row.plannedLoad = null;
             row.plannedSilhouette = "";
         }

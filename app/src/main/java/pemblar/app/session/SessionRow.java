@@ -16,8 +16,8 @@ import java.time.LocalDate;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.SQLRestriction;
 import org.hibernate.type.SqlTypes;
-import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Workout;
 import pemblar.formats.json.WorkoutJson;
 
@@ -29,14 +29,19 @@ class SessionRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long athleteId;
     LocalDate day;
     Integer startMinute;
+
     @Enumerated(EnumType.STRING)
     Sport sport;
+
     String title;
+
     @JdbcTypeCode(SqlTypes.JSON)
     String structure;
+
     int scalePercent = 100;
     Long workoutId;
     Integer workoutVersion;
@@ -46,6 +51,7 @@ class SessionRow {
     /** What the session is for; of a workout it follows from its steps. */
     @Enumerated(EnumType.STRING)
     Purpose purpose;
+
     Integer doneSeconds;
     Double doneMetres;
     Double doneEffort;
@@ -63,10 +69,14 @@ class SessionRow {
     String stretches;
     /** The verdict in the words of a person; null for the computed one. */
     String verdict;
+
     Instant deletedAt;
+
     @Version
     int version;
+
     String changedBy = "";
+
     @OneToOne(fetch = FetchType.LAZY)
     @JoinColumn(name = "recording_id")
     RecordingRow recording;

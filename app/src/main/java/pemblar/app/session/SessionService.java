@@ -12,9 +12,9 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.recording.Recording;
+import pemblar.core.sport.Measure;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Workout;
-import pemblar.core.sport.Measure;
 import pemblar.core.zone.Zones;
 
 /** Reads sessions: lists from stored summaries, one session with its channels. */
@@ -26,7 +26,12 @@ public class SessionService {
     private final AthleteService athletes;
     private final ThresholdService thresholds;
 
-    SessionService(TrainingSessionRepository sessions, RecordingDataRepository data, MendedRecordings mended, AthleteService athletes, ThresholdService thresholds) {
+    SessionService(
+            TrainingSessionRepository sessions,
+            RecordingDataRepository data,
+            MendedRecordings mended,
+            AthleteService athletes,
+            ThresholdService thresholds) {
         this.sessions = sessions;
         this.data = data;
         this.mended = mended;
@@ -51,24 +56,44 @@ public class SessionService {
         return Slab.of(sessions.find(sessionId, athleteId).orElseThrow(() -> new NotFoundException("session")));
     }
 
-    /** How often the recording of each session changed what it says; without those that have none. For an athlete whom the caller has already asked for. */
+    /**
+     * How often the recording of each session changed what it says; without those that have none. For an athlete whom
+     * the caller has already asked for.
+     */
     @Transactional(readOnly = true)
     public Map<Long, Integer> revisions(long athleteId, List<Long> sessionIds) {
-        return sessionIds.isEmpty() ? Map.of() : sessions.all(athleteId, sessionIds).stream().filter(s -> s.recording != null).collect(java.util.stream.Collectors.toMap(s -> s.id, s -> s.recording.revision));
+        return sessionIds.isEmpty()
+                ? Map.of()
+                : sessions.all(athleteId, sessionIds).stream()
+                        .filter(s -> s.recording != null)
+                        .collect(java.util.stream.Collectors.toMap(s -> s.id, s -> s.recording.revision));
     }
 
-    /** Recorded sessions that were planned as the same workout: of the library, else of the same title; in order of their days. For an athlete whom the caller has already asked for. */
+    /**
+     * Recorded sessions that were planned as the same workout: of the library, else of the same title; in order of
+     * their days. For an athlete whom the caller has already asked for.
+     */
     @Transactional(readOnly = true)
     public List<Long> ofWorkout(long athleteId, Long workoutId, String title) {
-        return sessions.ofWorkout(athleteId, workoutId == null ? -1 : workoutId, title).stream().map(s -> s.id).toList();
+        return sessions.ofWorkout(athleteId, workoutId == null ? -1 : workoutId, title).stream()
+                .map(s -> s.id)
+                .toList();
     }
 
-    /** A session with what lists leave out. @param workout empty without steps @param zones seconds in zones of its recording; empty without one */
+    /**
+     * A session with what lists leave out. @param workout empty without steps @param zones seconds in zones of its
+     * recording; empty without one
+     */
     public record Whole(Slab slab, Optional<Workout> workout, Map<Measure, List<Integer>> zones) {}
 
     @Transactional(readOnly = true)
     public List<Whole> wholeBetween(Athlete athlete, LocalDate from, LocalDate to) {
-        return sessions.between(athlete.id(), from, to).stream().map(s -> new Whole(Slab.of(s), s.isPlanned() ? Optional.of(s.workout()) : Optional.empty(), s.recording == null ? Map.of() : SummaryJson.zones(s.recording.zones))).toList();
+        return sessions.between(athlete.id(), from, to).stream()
+                .map(s -> new Whole(
+                        Slab.of(s),
+                        s.isPlanned() ? Optional.of(s.workout()) : Optional.empty(),
+                        s.recording == null ? Map.of() : SummaryJson.zones(s.recording.zones)))
+                .toList();
     }
 
     /** Every day that has a session, in order, for some athletes at once. */
@@ -78,11 +103,25 @@ public class SessionService {
     }
 
     /**
-     * One session whole. Workout and recording are empty when it has none; the recording is as it counts, with its corrections.
-     * @param trimmed seconds cut off the start of the original, whose seconds are stored with stretches, named ranges and notes
+     * One session whole. Workout and recording are empty when it has none; the recording is as it counts, with its
+     * corrections.
+     *
+     * @param trimmed seconds cut off the start of the original, whose seconds are stored with stretches, named ranges
+     *     and notes
      */
-    public record Opened(Athlete athlete, Slab slab, Optional<Workout> workout, Zones zones, Optional<Recording> recording, Optional<Stored> stored, Long workoutId, Integer workoutVersion,
-                         int trimmed, int originalSeconds, Described described, List<MendingService.Made> corrections) {
+    public record Opened(
+            Athlete athlete,
+            Slab slab,
+            Optional<Workout> workout,
+            Zones zones,
+            Optional<Recording> recording,
+            Optional<Stored> stored,
+            Long workoutId,
+            Integer workoutVersion,
+            int trimmed,
+            int originalSeconds,
+            Described described,
+            List<MendingService.Made> corrections) {
         /** The values of the day as they count for the session's sport. */
         public Thresholds thresholds() {
             return zones.thresholds().forSport(slab.sport());
@@ -96,12 +135,25 @@ public class SessionService {
     public Opened open(long athleteId, Viewer viewer, long sessionId) {
         Athlete athlete = athletes.require(athleteId, viewer);
         SessionRow row = sessions.find(sessionId, athleteId).orElseThrow(() -> new NotFoundException("session"));
-        RecordingDataRow stored = row.recording == null ? null : data.findById(row.recording.id).orElseThrow();
+        RecordingDataRow stored =
+                row.recording == null ? null : data.findById(row.recording.id).orElseThrow();
         MendedRecordings.Both both = stored == null ? null : mended.both(row.recording.id, stored.channels);
-        return new Opened(athlete, Slab.of(row), row.isPlanned() ? Optional.of(row.workout()) : Optional.empty(), thresholds.zonesOf(athlete).on(row.day),
-            Optional.ofNullable(both).map(MendedRecordings.Both::mended),
-            Optional.ofNullable(stored).map(s -> new Stored(RecordingFacts.of(row.recording), SummaryJson.bests(s.bests))), row.workoutId, row.workoutVersion,
-            both == null ? 0 : both.trimmed(), both == null ? 0 : both.original().seconds(), Described.of(row), both == null ? List.of() : both.rows().stream().map(MendingService.Made::of).toList());
+        return new Opened(
+                athlete,
+                Slab.of(row),
+                row.isPlanned() ? Optional.of(row.workout()) : Optional.empty(),
+                thresholds.zonesOf(athlete).on(row.day),
+                Optional.ofNullable(both).map(MendedRecordings.Both::mended),
+                Optional.ofNullable(stored)
+                        .map(s -> new Stored(RecordingFacts.of(row.recording), SummaryJson.bests(s.bests))),
+                row.workoutId,
+                row.workoutVersion,
+                both == null ? 0 : both.trimmed(),
+                both == null ? 0 : both.original().seconds(),
+                Described.of(row),
+                both == null
+                        ? List.of()
+                        : both.rows().stream().map(MendingService.Made::of).toList());
     }
 
     /** The original file as it came. */
@@ -110,7 +162,10 @@ public class SessionService {
     @Transactional(readOnly = true)
     public Original original(long athleteId, Viewer viewer, long sessionId) {
         athletes.require(athleteId, viewer);
-        SessionRow row = sessions.find(sessionId, athleteId).filter(s -> s.recording != null).orElseThrow(() -> new NotFoundException("recording"));
-        return new Original(row.recording.fileName, data.findById(row.recording.id).orElseThrow().original);
+        SessionRow row = sessions.find(sessionId, athleteId)
+                .filter(s -> s.recording != null)
+                .orElseThrow(() -> new NotFoundException("recording"));
+        return new Original(
+                row.recording.fileName, data.findById(row.recording.id).orElseThrow().original);
     }
 }

@@ -3,8 +3,8 @@ package pemblar.app.session;
 import java.time.LocalDate;
 import org.springframework.stereotype.Component;
 import pemblar.app.undo.Undoable;
-import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
+import pemblar.core.sport.Sport;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Puts sessions back as they were, with their very ids. */
@@ -27,11 +27,13 @@ class SessionUndo implements Undoable {
     @Override
     public void restore(long athleteId, String state) {
         PlanState before = JsonMapper.shared().readValue(state, PlanState.class);
-        for (PlanState.Was was : before.restore()) sessions.find(was.id(), athleteId).ifPresent(row -> unlessOthers(row, before.who()));
+        for (PlanState.Was was : before.restore())
+            sessions.find(was.id(), athleteId).ifPresent(row -> unlessOthers(row, before.who()));
         for (long id : before.created()) sessions.find(id, athleteId).ifPresent(row -> unlessOthers(row, before.who()));
         for (long id : before.created()) sessions.find(id, athleteId).ifPresent(this::takeAway);
         sessions.flush();
-        for (PlanState.Was was : before.restore()) sessions.find(was.id(), athleteId).ifPresent(row -> row.recording = null);
+        for (PlanState.Was was : before.restore())
+            sessions.find(was.id(), athleteId).ifPresent(row -> row.recording = null);
         sessions.flush();
         for (PlanState.Was was : before.restore()) restore(athleteId, was);
     }
@@ -39,7 +41,8 @@ class SessionUndo implements Undoable {
     /** A session on which somebody else's hand has been since stays as it is. */
     private static void unlessOthers(SessionRow row, String who) {
         if (who != null && !row.changedBy.isEmpty() && !row.changedBy.equals(who))
-            throw new IllegalArgumentException("“" + row.title + "” was changed by " + row.changedBy + " since; taking this back would undo theirs too. Change it by hand.");
+            throw new IllegalArgumentException("“" + row.title + "” was changed by " + row.changedBy
+                    + " since; taking this back would undo theirs too. Change it by hand.");
     }
 
     private void takeAway(SessionRow row) {
@@ -48,8 +51,10 @@ class SessionUndo implements Undoable {
     }
 
     private void restore(long athleteId, PlanState.Was was) {
-        if (sessions.find(was.id(), athleteId).isEmpty()) sessions.insert(was.id(), athleteId, LocalDate.parse(was.day()), was.sport(), was.title());
-        sessions.find(was.id(), athleteId).ifPresent(row -> fill(row, was));         // one that somebody else deleted meanwhile waits with its own undo
+        if (sessions.find(was.id(), athleteId).isEmpty())
+            sessions.insert(was.id(), athleteId, LocalDate.parse(was.day()), was.sport(), was.title());
+        sessions.find(was.id(), athleteId)
+                .ifPresent(row -> fill(row, was)); // one that somebody else deleted meanwhile waits with its own undo
     }
 
     private void fill(SessionRow row, PlanState.Was was) {
@@ -72,12 +77,14 @@ class SessionUndo implements Undoable {
         row.doneLoad = was.doneLoad();
         row.placed = was.placed();
         describe(row, was);
-        row.recording = was.recordingId() == null ? null : recordings.findById(was.recordingId()).orElse(null);
+        row.recording = was.recordingId() == null
+                ? null
+                : recordings.findById(was.recordingId()).orElse(null);
         if (row.recording != null) row.recording.follow(row);
     }
 
     private static void describe(SessionRow row, PlanState.Was was) {
-        if (was.kind() == null) return;          // kept by an earlier version
+        if (was.kind() == null) return; // kept by an earlier version
         row.kind = was.kind();
         row.equipment = was.equipment();
         row.surface = was.surface();

@@ -14,7 +14,10 @@ import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.PlannedStep;
 
-/** Silhouettes as short texts: "seconds,from,to" for each planned step; equal parts of a recording as fractions of threshold. */
+/**
+ * Silhouettes as short texts: "seconds,from,to" for each planned step; equal parts of a recording as fractions of
+ * threshold.
+ */
 final class Silhouettes {
     private static final List<Part> PREFERRED = List.of(Part.POWER, Part.SPEED, Part.HEART_RATE);
     private static final int MOST_STEPS = 300;
@@ -30,7 +33,8 @@ final class Silhouettes {
             if (++count > MOST_STEPS) break;
             double seconds = Double.isFinite(step.seconds()) ? step.seconds() : UNKNOWN_SECONDS;
             if (!text.isEmpty()) text.append(';');
-            text.append(String.format(Locale.ROOT, "%.0f,%.3f,%.3f", seconds, known(step.intensityFrom()), known(step.intensityTo())));
+            text.append(String.format(
+                    Locale.ROOT, "%.0f,%.3f,%.3f", seconds, known(step.intensityFrom()), known(step.intensityTo())));
         }
         return text.toString();
     }
@@ -42,12 +46,17 @@ final class Silhouettes {
     /** Power, else speed, else heart rate, over its threshold; empty when no pair is known. */
     static String done(Recording recording, Thresholds all) {
         Thresholds thresholds = all.forSport(recording.sport());
-        return source(recording::has, thresholds).map(part -> parts(recording.channel(part.channel()).orElseThrow(), thresholds.require(threshold(part)))).orElse("");
+        return source(recording::has, thresholds)
+                .map(part ->
+                        parts(recording.channel(part.channel()).orElseThrow(), thresholds.require(threshold(part))))
+                .orElse("");
     }
 
     /** What a silhouette is drawn from. */
     static Optional<Part> source(Predicate<Channel> has, Thresholds ofSport) {
-        return PREFERRED.stream().filter(part -> has.test(part.channel()) && ofSport.knows(threshold(part))).findFirst();
+        return PREFERRED.stream()
+                .filter(part -> has.test(part.channel()) && ofSport.knows(threshold(part)))
+                .findFirst();
     }
 
     /** True when a change of the parts can change a silhouette that is now drawn from {@code source}. */
@@ -57,14 +66,17 @@ final class Silhouettes {
     }
 
     private static Quantity threshold(Part part) {
-        return part == Part.POWER ? Quantity.THRESHOLD_POWER : part == Part.SPEED ? Quantity.THRESHOLD_SPEED : Quantity.THRESHOLD_HEART_RATE;
+        return part == Part.POWER
+                ? Quantity.THRESHOLD_POWER
+                : part == Part.SPEED ? Quantity.THRESHOLD_SPEED : Quantity.THRESHOLD_HEART_RATE;
     }
 
     private static String parts(Series series, double reference) {
         StringBuilder text = new StringBuilder();
         int parts = Math.min(PARTS, series.size());
         for (int p = 0; p < parts; p++) {
-            double mean = series.mean((int) ((long) series.size() * p / parts), (int) ((long) series.size() * (p + 1) / parts));
+            double mean = series.mean(
+                    (int) ((long) series.size() * p / parts), (int) ((long) series.size() * (p + 1) / parts));
             if (p > 0) text.append(',');
             text.append(String.format(Locale.ROOT, "%.2f", Double.isNaN(mean) ? 0 : Math.min(3, mean / reference)));
         }

@@ -11,12 +11,15 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.ScheduleService.Chosen;
-import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
+import pemblar.core.sport.Sport;
 import pemblar.core.zone.DatedZones;
 import pemblar.formats.json.WorkoutJson;
 
-/** Sessions by length and purpose, to be filled with workouts later, and whole blocks of sessions from a plan of the season. */
+/**
+ * Sessions by length and purpose, to be filled with workouts later, and whole blocks of sessions from a plan of the
+ * season.
+ */
 @Service
 public class SketchService {
     private static final int SHORTEST_SECONDS = 300;
@@ -34,8 +37,10 @@ public class SketchService {
     /** A session to be. @param startMinute minutes since midnight, or null */
     public record Sketch(LocalDate day, Integer startMinute, String title, Sport sport, Purpose purpose, int seconds) {
         Sketch checked() {
-            if (title.isBlank() || title.length() > LONGEST_TITLE) throw new IllegalArgumentException("Title: enter 1 to 80 characters.");
-            if (seconds < SHORTEST_SECONDS || seconds > LONGEST_SECONDS) throw new IllegalArgumentException("Length: enter 5 min to 24 h; nothing was put on the board.");
+            if (title.isBlank() || title.length() > LONGEST_TITLE)
+                throw new IllegalArgumentException("Title: enter 1 to 80 characters.");
+            if (seconds < SHORTEST_SECONDS || seconds > LONGEST_SECONDS)
+                throw new IllegalArgumentException("Length: enter 5 min to 24 h; nothing was put on the board.");
             return this;
         }
 
@@ -57,33 +62,49 @@ public class SketchService {
     public int repeat(long athleteId, Viewer viewer, Sketch sketch, Set<DayOfWeek> weekdays, LocalDate until) {
         sketch.checked();
         if (weekdays.isEmpty()) throw new IllegalArgumentException("Weekdays: choose at least one.");
-        if (until.isBefore(sketch.day())) throw new IllegalArgumentException("Until: choose a day that is not before the first one.");
+        if (until.isBefore(sketch.day()))
+            throw new IllegalArgumentException("Until: choose a day that is not before the first one.");
         desk.near(athleteId, viewer, sketch.day());
         desk.near(athleteId, viewer, until);
         List<Long> made = new ArrayList<>();
         for (LocalDate day = sketch.day(); !day.isAfter(until); day = day.plusDays(1)) {
             if (!weekdays.contains(day.getDayOfWeek())) continue;
-            if (made.size() == MOST_REPEATED) throw new IllegalArgumentException("Until: that would be more than " + MOST_REPEATED + " sessions; choose an earlier day.");
+            if (made.size() == MOST_REPEATED)
+                throw new IllegalArgumentException(
+                        "Until: that would be more than " + MOST_REPEATED + " sessions; choose an earlier day.");
             made.add(sessions.save(row(athleteId, viewer, sketch.on(day))).id);
         }
-        if (made.isEmpty()) throw new IllegalArgumentException("Until: none of these weekdays lies between the first and the last day.");
-        String label = made.size() == 1 ? "Sketched “" + sketch.title() + "” on " + SessionDesk.day(sketch.day()) + "." : "Sketched “" + sketch.title() + "” " + made.size() + " times.";
+        if (made.isEmpty())
+            throw new IllegalArgumentException(
+                    "Until: none of these weekdays lies between the first and the last day.");
+        String label = made.size() == 1
+                ? "Sketched “" + sketch.title() + "” on " + SessionDesk.day(sketch.day()) + "."
+                : "Sketched “" + sketch.title() + "” " + made.size() + " times.";
         desk.remember(athleteId, viewer, label, PlanState.making(made));
         return made.size();
     }
 
     private static SessionRow row(long athleteId, Viewer viewer, Sketch sketch) {
-        SessionRow row = new SessionRow(athleteId, sketch.day(), sketch.sport(), sketch.title().strip());
+        SessionRow row = new SessionRow(
+                athleteId, sketch.day(), sketch.sport(), sketch.title().strip());
         row.startMinute = sketch.startMinute();
         row.purpose = sketch.purpose();
         row.plannedSeconds = sketch.seconds();
         row.plannedLoad = sketch.purpose().load(sketch.seconds());
-        row.plannedSilhouette = String.format(Locale.ROOT, "%d,%.3f,%.3f", sketch.seconds(), sketch.purpose().intensity(), sketch.purpose().intensity());
+        row.plannedSilhouette = String.format(
+                Locale.ROOT,
+                "%d,%.3f,%.3f",
+                sketch.seconds(),
+                sketch.purpose().intensity(),
+                sketch.purpose().intensity());
         row.changedBy = viewer.name();
         return row;
     }
 
-    /** Gives a sketched session a workout, scaled to the length that was sketched when a scale reaches it; day and clock time stay. */
+    /**
+     * Gives a sketched session a workout, scaled to the length that was sketched when a scale reaches it; day and clock
+     * time stay.
+     */
     @Transactional
     public void fillIn(long athleteId, Viewer viewer, long sessionId, Integer version, Chosen chosen) {
         SessionRow row = desk.open(athleteId, viewer, sessionId);
@@ -98,11 +119,13 @@ public class SketchService {
             SessionDesk.forecast(row, zones.on(row.day));
         }
         desk.touch(row, viewer);
-        desk.remember(athleteId, viewer, "“" + row.title + "” on " + SessionDesk.day(row.day) + " has its steps.", before);
+        desk.remember(
+                athleteId, viewer, "“" + row.title + "” on " + SessionDesk.day(row.day) + " has its steps.", before);
     }
 
     private static void take(SessionRow row, Chosen chosen, int percent) {
-        row.title = chosen.title().length() > LONGEST_TITLE ? chosen.title().substring(0, LONGEST_TITLE) : chosen.title();
+        row.title =
+                chosen.title().length() > LONGEST_TITLE ? chosen.title().substring(0, LONGEST_TITLE) : chosen.title();
         row.sport = chosen.workout().sport();
         row.structure = WorkoutJson.write(chosen.workout());
         row.workoutId = chosen.workoutId();
@@ -111,14 +134,18 @@ public class SketchService {
     }
 
     /**
-     * Puts the sessions of a plan on their days. What an earlier plan put there and nobody has touched or done since gives way to it.
+     * Puts the sessions of a plan on their days. What an earlier plan put there and nobody has touched or done since
+     * gives way to it.
+     *
      * @return how many sessions were put
      */
     @Transactional
     public int place(long athleteId, Viewer viewer, LocalDate from, LocalDate to, List<Slotted> all, String label) {
         Athlete athlete = desk.athlete(athleteId, viewer);
         DatedZones zones = desk.zones(athlete);
-        List<SessionRow> old = sessions.openFrom(athleteId, from).stream().filter(r -> r.placed && !r.day.isAfter(to)).toList();
+        List<SessionRow> old = sessions.openFrom(athleteId, from).stream()
+                .filter(r -> r.placed && !r.day.isAfter(to))
+                .toList();
         List<PlanState.Was> before = old.stream().map(PlanState.Was::of).toList();
         old.forEach(sessions::delete);
         List<Long> made = new ArrayList<>();

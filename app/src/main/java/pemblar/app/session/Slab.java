@@ -3,18 +3,46 @@ package pemblar.app.session;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
+import pemblar.core.sport.Sport;
 
 /** A session as lists and the board show it; what is not known is null. */
-public record Slab(long id, LocalDate day, Integer startMinute, Sport sport, String title, boolean planned, int scalePercent,
-                   Integer plannedSeconds, Double plannedLoad, String plannedSilhouette, Purpose purpose, boolean placed, int version, String changedBy, Long workoutId, Done done) {
+public record Slab(
+        long id,
+        LocalDate day,
+        Integer startMinute,
+        Sport sport,
+        String title,
+        boolean planned,
+        int scalePercent,
+        Integer plannedSeconds,
+        Double plannedLoad,
+        String plannedSilhouette,
+        Purpose purpose,
+        boolean placed,
+        int version,
+        String changedBy,
+        Long workoutId,
+        Done done) {
     /** From this share of threshold on a recording without a plan counts as hard. */
     private static final double HARD_INTENSITY = 0.85;
 
     /** What was done; without a recording there is no silhouette, and the clock time is the planned one or noon. */
-    public record Done(boolean recorded, Double effort, String note, int seconds, Double load, String loadSource, Double metres, Double equivalentWatts, Double meanBpm, Double meanSpeed,
-                       Double intensity, String silhouette, Instant startedAt, Instant endedAt) {}
+    public record Done(
+            boolean recorded,
+            Double effort,
+            String note,
+            int seconds,
+            Double load,
+            String loadSource,
+            Double metres,
+            Double equivalentWatts,
+            Double meanBpm,
+            Double meanSpeed,
+            Double intensity,
+            String silhouette,
+            Instant startedAt,
+            Instant endedAt) {}
 
     /** It has a workout, or a length and a purpose. */
     public boolean hasPlan() {
@@ -38,16 +66,59 @@ public record Slab(long id, LocalDate day, Integer startMinute, Sport sport, Str
 
     static Slab of(SessionRow row) {
         RecordingRow r = row.recording;
-        Done done = r == null ? told(row) : new Done(true, null, "", r.timerSeconds, r.loadPoints, r.loadSource, r.distanceMetres, r.equivalentWatts, r.meanBpm, r.meanSpeed,
-            r.intensity, r.silhouette, r.startedAt, r.endedAt);
-        return new Slab(row.id, row.day, row.startMinute, row.sport, row.title, row.isPlanned(), row.scalePercent, row.plannedSeconds, row.plannedLoad, row.plannedSilhouette,
-            row.purpose, row.placed, row.version, row.changedBy, row.workoutId, done);
+        Done done = r == null
+                ? told(row)
+                : new Done(
+                        true,
+                        null,
+                        "",
+                        r.timerSeconds,
+                        r.loadPoints,
+                        r.loadSource,
+                        r.distanceMetres,
+                        r.equivalentWatts,
+                        r.meanBpm,
+                        r.meanSpeed,
+                        r.intensity,
+                        r.silhouette,
+                        r.startedAt,
+                        r.endedAt);
+        return new Slab(
+                row.id,
+                row.day,
+                row.startMinute,
+                row.sport,
+                row.title,
+                row.isPlanned(),
+                row.scalePercent,
+                row.plannedSeconds,
+                row.plannedLoad,
+                row.plannedSilhouette,
+                row.purpose,
+                row.placed,
+                row.version,
+                row.changedBy,
+                row.workoutId,
+                done);
     }
 
     private static Done told(SessionRow row) {
         if (row.doneSeconds == null) return null;
         Instant start = row.day.atTime(12, 0).toInstant(ZoneOffset.UTC);
-        return new Done(false, row.doneEffort, row.doneNote == null ? "" : row.doneNote, row.doneSeconds, row.doneLoad, row.doneEffort == null ? "PLAN" : "PERCEIVED_EFFORT", row.doneMetres, null, null,
-            row.doneMetres == null ? null : row.doneMetres / row.doneSeconds, null, "", start, start.plusSeconds(row.doneSeconds));
+        return new Done(
+                false,
+                row.doneEffort,
+                row.doneNote == null ? "" : row.doneNote,
+                row.doneSeconds,
+                row.doneLoad,
+                row.doneEffort == null ? "PLAN" : "PERCEIVED_EFFORT",
+                row.doneMetres,
+                null,
+                null,
+                row.doneMetres == null ? null : row.doneMetres / row.doneSeconds,
+                null,
+                "",
+                start,
+                start.plusSeconds(row.doneSeconds));
     }
 }

@@ -19,10 +19,17 @@ public final class SlabDrawing {
         for (String step : slab.plannedSilhouette().split(";")) {
             String[] parts = step.split(",");
             double end = at + Double.parseDouble(parts[0]);
-            path.append(String.format(Locale.ROOT, "L%.2f %.2fL%.2f %.2f", x(at, longestSeconds), y(parts[1]), x(end, longestSeconds), y(parts[2])));
+            path.append(String.format(
+                    Locale.ROOT,
+                    "L%.2f %.2fL%.2f %.2f",
+                    x(at, longestSeconds),
+                    y(parts[1]),
+                    x(end, longestSeconds),
+                    y(parts[2])));
             at = end;
         }
-        return path.append(String.format(Locale.ROOT, "L%.2f %.1f", x(at, longestSeconds), FLOOR)).toString();
+        return path.append(String.format(Locale.ROOT, "L%.2f %.1f", x(at, longestSeconds), FLOOR))
+                .toString();
     }
 
     /** The recorded shape; empty without a recording. */
@@ -33,9 +40,17 @@ public final class SlabDrawing {
         for (int i = 0; i < parts.length; i++) {
             double from = (double) slab.done().seconds() * i / parts.length;
             double to = (double) slab.done().seconds() * (i + 1) / parts.length;
-            path.append(String.format(Locale.ROOT, "L%.2f %.2fL%.2f %.2f", x(from, longestSeconds), y(parts[i]), x(to, longestSeconds), y(parts[i])));
+            path.append(String.format(
+                    Locale.ROOT,
+                    "L%.2f %.2fL%.2f %.2f",
+                    x(from, longestSeconds),
+                    y(parts[i]),
+                    x(to, longestSeconds),
+                    y(parts[i])));
         }
-        return path.append(String.format(Locale.ROOT, "L%.2f %.1fZ", x(slab.done().seconds(), longestSeconds), FLOOR)).toString();
+        return path.append(
+                        String.format(Locale.ROOT, "L%.2f %.1fZ", x(slab.done().seconds(), longestSeconds), FLOOR))
+                .toString();
     }
 
     private static double x(double seconds, int longest) {

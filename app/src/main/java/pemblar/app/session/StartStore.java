@@ -5,9 +5,9 @@ import java.time.ZonedDateTime;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
-import pemblar.core.sport.Sport;
 import pemblar.core.schedule.UsualStart;
 import pemblar.core.schedule.UsualStart.Started;
+import pemblar.core.sport.Sport;
 
 /** When an athlete's sessions of late started, as planned or as recorded. */
 @Component
@@ -21,12 +21,19 @@ public class StartStore {
 
     /** From the newest sessions up to a day that say when they started. */
     public UsualStart of(Athlete athlete, LocalDate today) {
-        return new UsualStart(sql.sql("select s.day, s.sport, s.start_minute, r.started_at from session s left join recording r on r.id = s.recording_id "
-                + "where s.athlete_id = ? and s.deleted_at is null and s.day <= ? and (s.start_minute is not null or r.started_at is not null) order by s.day desc limit " + MOST).params(athlete.id(), today)
-            .query((rs, i) -> {
-                ZonedDateTime recorded = rs.getTimestamp(4) == null ? null : rs.getTimestamp(4).toInstant().atZone(athlete.zone());
-                int minute = recorded == null ? rs.getInt(3) : recorded.getHour() * 60 + recorded.getMinute();
-                return new Started(rs.getObject(1, LocalDate.class), Sport.valueOf(rs.getString(2)), minute);
-            }).list());
+        return new UsualStart(sql.sql("select s.day, s.sport, s.start_minute, r.started_at from session s left join "
+                        + "recording r on r.id = s.recording_id "
+                        + "where s.athlete_id = ? and s.deleted_at is null and s.day <= ? and "
+                        + "(s.start_minute is not null or r.started_at is not null) order by s.day desc limit "
+                        + MOST)
+                .params(athlete.id(), today)
+                .query((rs, i) -> {
+                    ZonedDateTime recorded = rs.getTimestamp(4) == null
+                            ? null
+                            : rs.getTimestamp(4).toInstant().atZone(athlete.zone());
+                    int minute = recorded == null ? rs.getInt(3) : recorded.getHour() * 60 + recorded.getMinute();
+                    return new Started(rs.getObject(1, LocalDate.class), Sport.valueOf(rs.getString(2)), minute);
+                })
+                .list());
     }
 }

@@ -21,68 +21,114 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     @Query("select s from SessionRow s left join fetch s.recording where s.id = :id and s.athleteId = :athleteId")
     Optional<SessionRow> find(long id, long athleteId);
 
-    @Query("select s from SessionRow s left join fetch s.recording r where s.athleteId = :athleteId and s.day between :from and :to "
-        + "order by s.day, coalesce(s.startMinute, 9999), s.id")
+    @Query("select s from SessionRow s left join fetch s.recording r where s.athleteId = :athleteId and "
+            + "s.day between :from and :to "
+            + "order by s.day, coalesce(s.startMinute, 9999), s.id")
     List<SessionRow> between(long athleteId, LocalDate from, LocalDate to);
 
-    @Query("select s from SessionRow s left join fetch s.recording r where s.athleteId = :athleteId and (r is not null or s.doneSeconds is not null) order by s.day desc, r.startedAt desc, s.id desc limit :count")
+    @Query("select s from SessionRow s left join fetch s.recording r where s.athleteId = :athleteId and (r "
+            + "is not null or s.doneSeconds is not null) order by s.day desc, r.startedAt desc, s.id desc limit :count")
     List<SessionRow> lastDone(long athleteId, int count);
 
-    @Query("select new pemblar.app.session.DayLoad(s.athleteId, s.day, coalesce(sum(s.plannedLoad), 0), coalesce(sum(coalesce(r.loadPoints, s.doneLoad)), 0), "
-        + "coalesce(sum(case when r.id is null and s.doneSeconds is null then s.plannedLoad else 0 end), 0), coalesce(sum(s.plannedSeconds), 0), coalesce(sum(coalesce(r.timerSeconds, s.doneSeconds)), 0), "
-        + "sum(case when r.id is not null and r.loadPoints is null then 1 else 0 end)) "
-        + "from SessionRow s left join s.recording r where s.athleteId in :athleteIds group by s.athleteId, s.day order by s.day")
+    @Query("select new pemblar.app.session.DayLoad(s.athleteId, s.day, coalesce(sum(s.plannedLoad), 0), "
+            + "coalesce(sum(coalesce(r.loadPoints, s.doneLoad)), 0), "
+            + "coalesce(sum(case when r.id is null and s.doneSeconds is null then s.plannedLoad else "
+            + "0 end), 0), coalesce(sum(s.plannedSeconds), 0), coalesce(sum(coalesce(r.timerSeconds, "
+            + "s.doneSeconds)), 0), "
+            + "sum(case when r.id is not null and r.loadPoints is null then 1 else 0 end)) "
+            + "from SessionRow s left join s.recording r where s.athleteId in :athleteIds group by "
+            + "s.athleteId, s.day order by s.day")
     List<DayLoad> dayLoads(List<Long> athleteIds);
 
-    @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day = :day and (s.structure is not null or s.purpose is not null) and s.recording is null and (s.sport = :sport or :sport = pemblar.core.sport.Sport.OTHER)")
+    @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day = :day and (s.structure is "
+            + "not null or s.purpose is not null) and s.recording is null and (s.sport = :sport or "
+            + ":sport = pemblar.core.sport.Sport.OTHER)")
     List<SessionRow> open(long athleteId, LocalDate day, Sport sport);
 
-    @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day >= :from and s.day < :until and s.structure is not null and s.recording is null")
+    @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day >= :from and s.day < :until "
+            + "and s.structure is not null and s.recording is null")
     List<SessionRow> plannedIn(long athleteId, LocalDate from, LocalDate until);
 
     /** Without a recording and not told to be done, from a day on. */
-    @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day >= :from and s.recording is null and s.doneSeconds is null order by s.day, s.id")
+    @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day >= :from and s.recording is "
+            + "null and s.doneSeconds is null order by s.day, s.id")
     List<SessionRow> openFrom(long athleteId, LocalDate from);
 
-    @Query("select s from SessionRow s where s.structure is not null and s.purpose is null and s.recording is null and s.plannedSeconds is not null and s.id > :after order by s.id limit :count")
+    @Query("select s from SessionRow s where s.structure is not null and s.purpose is null and s.recording "
+            + "is null and s.plannedSeconds is not null and s.id > :after order by s.id limit :count")
     List<SessionRow> withoutPurpose(long after, int count);
 
     @Query("select s from SessionRow s join fetch s.recording r where r.id in :recordingIds")
     List<SessionRow> ofRecordings(List<Long> recordingIds);
 
-    @Query("select s from SessionRow s join fetch s.recording r where r.athleteId = :athleteId and r.leastCriticalWatts is not null and r.day >= :from order by r.day")
+    @Query("select s from SessionRow s join fetch s.recording r where r.athleteId = :athleteId and "
+            + "r.leastCriticalWatts is not null and r.day >= :from order by r.day")
     List<SessionRow> belowZero(long athleteId, LocalDate from);
 
     @Query("select s.id from SessionRow s where s.recording.id = :recordingId")
     Optional<Long> idOfRecording(long recordingId);
 
-    @Query("select s from SessionRow s left join fetch s.recording r where s.athleteId = :athleteId and (r is not null or s.doneSeconds is not null) and s.day between :from and :to and s.sport in :sports "
-        + "and (lower(s.title) like :text escape '\\' or lower(s.tags) like :text escape '\\' or lower(coalesce(s.doneNote, '')) like :text escape '\\' or s.id in :mentioned) "
-        + "and (:kind = '' or s.kind = :kind) and (:equipment = '' or s.equipment = :equipment) and (:surface = '' or s.surface = :surface) and (:weather = '' or s.weather = :weather) "
-        + "and concat(',', s.tags, ',') like :tag and coalesce(r.timerSeconds, s.doneSeconds) >= :leastSeconds and coalesce(r.loadPoints, s.doneLoad, 0) >= :leastLoad "
-        + "and (:with = '' or :with = 'PLAN' and s.plannedSeconds is not null or :with = 'NO_PLAN' and s.plannedSeconds is null or :with = 'RECORDING' and r is not null or :with = 'NO_RECORDING' and r is null)")
-    List<SessionRow> search(long athleteId, String text, List<Long> mentioned, List<Sport> sports, String kind, String equipment, String surface, String weather, String tag,
-                            LocalDate from, LocalDate to, double leastSeconds, double leastLoad, String with, Sort sort, Limit limit);
+    @Query("select s from SessionRow s left join fetch s.recording r where s.athleteId = :athleteId and (r "
+            + "is not null or s.doneSeconds is not null) and s.day between :from and :to and s.sport "
+            + "in :sports "
+            + "and (lower(s.title) like :text escape '\\' or lower(s.tags) like :text escape '\\' or "
+            + "lower(coalesce(s.doneNote, '')) like :text escape '\\' or s.id in :mentioned) "
+            + "and (:kind = '' or s.kind = :kind) and (:equipment = '' or s.equipment = :equipment) "
+            + "and (:surface = '' or s.surface = :surface) and (:weather = '' or s.weather = :weather) "
+            + "and concat(',', s.tags, ',') like :tag and coalesce(r.timerSeconds, s.doneSeconds) >= "
+            + ":leastSeconds and coalesce(r.loadPoints, s.doneLoad, 0) >= :leastLoad "
+            + "and (:with = '' or :with = 'PLAN' and s.plannedSeconds is not null or :with = "
+            + "'NO_PLAN' and s.plannedSeconds is null or :with = 'RECORDING' and r is not null or "
+            + ":with = 'NO_RECORDING' and r is null)")
+    List<SessionRow> search(
+            long athleteId,
+            String text,
+            List<Long> mentioned,
+            List<Sport> sports,
+            String kind,
+            String equipment,
+            String surface,
+            String weather,
+            String tag,
+            LocalDate from,
+            LocalDate to,
+            double leastSeconds,
+            double leastLoad,
+            String with,
+            Sort sort,
+            Limit limit);
 
-    @Query("select s.recording.id from SessionRow s where s.athleteId = :athleteId and s.recording is not null and (:kind = '' or s.kind = :kind) and (:equipment = '' or s.equipment = :equipment) "
-        + "and (:surface = '' or s.surface = :surface) and (:weather = '' or s.weather = :weather) and concat(',', s.tags, ',') like :tag")
-    List<Long> recordingsWith(long athleteId, String kind, String equipment, String surface, String weather, String tag);
+    @Query("select s.recording.id from SessionRow s where s.athleteId = :athleteId and s.recording is not "
+            + "null and (:kind = '' or s.kind = :kind) and (:equipment = '' or s.equipment = :equipment) "
+            + "and (:surface = '' or s.surface = :surface) and (:weather = '' or s.weather = "
+            + ":weather) and concat(',', s.tags, ',') like :tag")
+    List<Long> recordingsWith(
+            long athleteId, String kind, String equipment, String surface, String weather, String tag);
 
     /** Words that sessions have alike, how many have them all since a day, and of which sport. */
-    record Words(Sport sport, String kind, String equipment, String surface, String weather, String tags, long lately) {}
+    record Words(
+            Sport sport, String kind, String equipment, String surface, String weather, String tags, long lately) {}
 
-    @Query("select new pemblar.app.session.TrainingSessionRepository$Words(s.sport, s.kind, s.equipment, s.surface, s.weather, s.tags, sum(case when s.day >= :since then 1 else 0 end)) from SessionRow s where s.athleteId = :athleteId "
-        + "and (s.kind <> '' or s.equipment <> '' or s.surface <> '' or s.weather <> '' or s.tags <> '') group by s.sport, s.kind, s.equipment, s.surface, s.weather, s.tags")
+    @Query("select new pemblar.app.session.TrainingSessionRepository$Words(s.sport, s.kind, s.equipment, "
+            + "s.surface, s.weather, s.tags, sum(case when s.day >= :since then 1 else 0 end)) from "
+            + "SessionRow s where s.athleteId = :athleteId "
+            + "and (s.kind <> '' or s.equipment <> '' or s.surface <> '' or s.weather <> '' or s.tags "
+            + "<> '') group by s.sport, s.kind, s.equipment, s.surface, s.weather, s.tags")
     List<Words> words(long athleteId, LocalDate since);
 
-    @Query("select s from SessionRow s left join fetch s.recording where s.athleteId = :athleteId and s.id in :ids order by s.day, s.id")
+    @Query("select s from SessionRow s left join fetch s.recording where s.athleteId = :athleteId and s.id "
+            + "in :ids order by s.day, s.id")
     List<SessionRow> all(long athleteId, List<Long> ids);
 
-    @Query("select s from SessionRow s join fetch s.recording r where s.athleteId = :athleteId and s.structure is not null and (s.workoutId = :workoutId or s.workoutId is null and s.title = :title) order by s.day, s.id")
+    @Query("select s from SessionRow s join fetch s.recording r where s.athleteId = :athleteId and "
+            + "s.structure is not null and (s.workoutId = :workoutId or s.workoutId is null and "
+            + "s.title = :title) order by s.day, s.id")
     List<SessionRow> ofWorkout(long athleteId, long workoutId, String title);
 
     @Modifying(flushAutomatically = true, clearAutomatically = true)
-    @Query(nativeQuery = true, value = "update session set deleted_at = null where athlete_id = :athleteId and id in (:ids)")
+    @Query(
+            nativeQuery = true,
+            value = "update session set deleted_at = null where athlete_id = :athleteId and id in (:ids)")
     void bringBack(long athleteId, List<Long> ids);
 
     @Modifying(flushAutomatically = true)
@@ -90,10 +136,16 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     void purge(Instant before);
 
     @Modifying(flushAutomatically = true)
-    @Query(nativeQuery = true, value = "delete from session where deleted_at is not null and recording_id in (select id from recording where athlete_id = :athleteId and sha256 = :sha256 and deleted_at is not null)")
+    @Query(
+            nativeQuery = true,
+            value = "delete from session where deleted_at is not null and recording_id in (select id from "
+                    + "recording where athlete_id = :athleteId and sha256 = :sha256 and deleted_at is not null)")
     void purgeOfFile(long athleteId, String sha256);
 
     @Modifying(flushAutomatically = true, clearAutomatically = true)
-    @Query(nativeQuery = true, value = "insert into session (id, athlete_id, day, sport, title) values (:id, :athleteId, :day, :sport, :title) on conflict (id) do nothing")
+    @Query(
+            nativeQuery = true,
+            value = "insert into session (id, athlete_id, day, sport, title) values (:id, :athleteId, :day, "
+                    + ":sport, :title) on conflict (id) do nothing")
     void insert(long id, long athleteId, LocalDate day, String sport, String title);
 }

@@ -13,12 +13,16 @@ import pemblar.app.season.PlanService;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Outlook;
 
-/** The load trend of an athlete from the first session to the end of the plan; where sessions are not planned yet, by the targets of the blocks. */
+/**
+ * The load trend of an athlete from the first session to the end of the plan; where sessions are not planned yet, by
+ * the targets of the blocks.
+ */
 @Service
 public class TrendService {
     private static final int START_DAYS = 14;
     /** Nothing is ever computed for days farther away than these, whatever is stored. */
     private static final int FARTHEST_YEARS = 3;
+
     private static final int EARLIEST_YEARS = 30;
     private final SessionService sessions;
     private final PlanService plan;
@@ -46,9 +50,16 @@ public class TrendService {
 
     /** The trends of a whole roster from a few queries, in the roster's order. */
     public List<Trend> of(List<Athlete> roster) {
-        Map<Long, List<DayLoad>> sums = sessions.dayLoads(roster).stream().collect(Collectors.groupingBy(DayLoad::athleteId));
+        Map<Long, List<DayLoad>> sums =
+                sessions.dayLoads(roster).stream().collect(Collectors.groupingBy(DayLoad::athleteId));
         Map<Long, Ahead> ahead = plan.ahead(roster);
-        return roster.stream().map(athlete -> trend(athlete, athlete.dayOf(clock.instant()), sums.getOrDefault(athlete.id(), List.of()), ahead.get(athlete.id()))).toList();
+        return roster.stream()
+                .map(athlete -> trend(
+                        athlete,
+                        athlete.dayOf(clock.instant()),
+                        sums.getOrDefault(athlete.id(), List.of()),
+                        ahead.get(athlete.id())))
+                .toList();
     }
 
     /** The trend as it would be with another plan. The past rests on what was done alone, up to today. */
@@ -57,25 +68,41 @@ public class TrendService {
         Outlook.Plan plan = ahead.toCore(settings.startChronic());
         LocalDate aimed = plan.last().orElse(LocalDate.MIN);
         if (sums.isEmpty() && aimed.isBefore(today)) return new Trend(today, sums, List.of());
-        LocalDate first = sums.stream().filter(d -> d.doneSeconds() > 0).map(DayLoad::day).findFirst().orElse(sums.isEmpty() || sums.get(0).day().isAfter(today) ? today : sums.get(0).day());
+        LocalDate first = sums.stream()
+                .filter(d -> d.doneSeconds() > 0)
+                .map(DayLoad::day)
+                .findFirst()
+                .orElse(
+                        sums.isEmpty() || sums.get(0).day().isAfter(today)
+                                ? today
+                                : sums.get(0).day());
         LocalDate last = sums.isEmpty() ? aimed : sums.get(sums.size() - 1).day();
         if (last.isBefore(aimed)) last = aimed;
         if (last.isBefore(today)) last = today;
         if (last.isAfter(today.plusYears(FARTHEST_YEARS))) last = today.plusYears(FARTHEST_YEARS);
         if (first.isBefore(today.minusYears(EARLIEST_YEARS))) first = today.minusYears(EARLIEST_YEARS);
         double[] loads = new double[(int) (last.toEpochDay() - first.toEpochDay()) + 1];
-        for (DayLoad sum : sums) if (!sum.day().isBefore(first) && !sum.day().isAfter(last)) loads[(int) (sum.day().toEpochDay() - first.toEpochDay())] = sum.counting(today);
-        Set<LocalDate> planned = sums.stream().filter(d -> d.plannedSeconds() > 0 || d.plannedLoad() > 0).map(DayLoad::day).collect(Collectors.toSet());
+        for (DayLoad sum : sums)
+            if (!sum.day().isBefore(first) && !sum.day().isAfter(last))
+                loads[(int) (sum.day().toEpochDay() - first.toEpochDay())] = sum.counting(today);
+        Set<LocalDate> planned = sums.stream()
+                .filter(d -> d.plannedSeconds() > 0 || d.plannedLoad() > 0)
+                .map(DayLoad::day)
+                .collect(Collectors.toSet());
         return new Trend(today, sums, LoadTrend.of(first, Outlook.of(first, loads, today, plan, planned), settings));
     }
 
     /**
-     * The mean done load of the first 14 days from the first recording, up to today. Who has done nothing yet that is known, and gave no start value,
-     * begins at zero: what is only planned says nothing about the past.
+     * The mean done load of the first 14 days from the first recording, up to today. Who has done nothing yet that is
+     * known, and gave no start value, begins at zero: what is only planned says nothing about the past.
      */
     private static LoadTrend.Settings start(LoadTrend.Settings own, LocalDate today, List<DayLoad> sums) {
         if (!Double.isNaN(own.startChronic())) return own;
-        LocalDate first = sums.stream().filter(d -> d.doneSeconds() > 0 && !d.day().isAfter(today)).map(DayLoad::day).findFirst().orElse(null);
+        LocalDate first = sums.stream()
+                .filter(d -> d.doneSeconds() > 0 && !d.day().isAfter(today))
+                .map(DayLoad::day)
+                .findFirst()
+                .orElse(null);
         if (first == null) return new LoadTrend.Settings(own.acuteDays(), own.chronicDays(), 0, 0);
         double[] done = new double[(int) Math.min(START_DAYS, today.toEpochDay() - first.toEpochDay() + 1)];
         for (DayLoad sum : sums) {

@@ -1,4 +1,2 @@
-/**
- * Sessions and recordings: the summaries that pages query, and the review of one session.
- */
+/** Sessions and recordings: the summaries that pages query, and the review of one session. */
 package pemblar.app.session;

@@ -35,7 +35,8 @@ class TemplateController {
     }
 
     @GetMapping
-    String show(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String show(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         pages.open(model, athleteId, viewer, "board", null, null);
         model.addAttribute("templates", templates.own(viewer));
         model.addAttribute("weekdays", DayOfWeek.values());
@@ -43,8 +44,13 @@ class TemplateController {
     }
 
     @PostMapping
-    String make(@PathVariable long athleteId, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate to,
-                @RequestParam String title, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String make(
+            @PathVariable long athleteId,
+            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
+            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate to,
+            @RequestParam String title,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         try {
             templates.make(athleteId, viewer, from, to, title);
             flash.addFlashAttribute("said", "Kept as the template “" + title.strip() + "”.");
@@ -55,10 +61,17 @@ class TemplateController {
     }
 
     @PostMapping("/{id}/put")
-    String put(@PathVariable long athleteId, @PathVariable long id, @RequestParam How how, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate day,
-               @RequestParam(required = false) List<DayOfWeek> weekdays, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String put(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam How how,
+            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate day,
+            @RequestParam(required = false) List<DayOfWeek> weekdays,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         athletes.require(athleteId, viewer);
-        Set<DayOfWeek> allowed = weekdays == null || weekdays.isEmpty() ? EnumSet.noneOf(DayOfWeek.class) : EnumSet.copyOf(weekdays);
+        Set<DayOfWeek> allowed =
+                weekdays == null || weekdays.isEmpty() ? EnumSet.noneOf(DayOfWeek.class) : EnumSet.copyOf(weekdays);
         try {
             templates.put(athleteId, viewer, id, how, day, allowed);
         } catch (IllegalArgumentException e) {
@@ -69,7 +82,11 @@ class TemplateController {
     }
 
     @PostMapping("/{id}/delete")
-    String delete(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String delete(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         athletes.require(athleteId, viewer);
         templates.delete(viewer, id);
         flash.addFlashAttribute("said", "The template was deleted; what was put on boards from it stays.");

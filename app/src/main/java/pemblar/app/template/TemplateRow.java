@@ -15,10 +15,13 @@ class TemplateRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long accountId;
     String title;
+
     @JdbcTypeCode(SqlTypes.JSON)
     String entries;
+
     Instant createdAt;
 
     protected TemplateRow() {}

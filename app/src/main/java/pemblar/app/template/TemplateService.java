@@ -32,7 +32,8 @@ public class TemplateService {
     private final AthleteService athletes;
     private final InstantSource clock;
 
-    TemplateService(TemplateRepository templates, ScheduleService schedule, AthleteService athletes, InstantSource clock) {
+    TemplateService(
+            TemplateRepository templates, ScheduleService schedule, AthleteService athletes, InstantSource clock) {
         this.templates = templates;
         this.schedule = schedule;
         this.athletes = athletes;
@@ -46,56 +47,93 @@ public class TemplateService {
     public record Summary(long id, String title, int sessions, int days, List<String> titles) {}
 
     /** How a template is put on the board. */
-    public enum How { FROM, ENDING, WEEKDAYS }
+    public enum How {
+        FROM,
+        ENDING,
+        WEEKDAYS
+    }
 
     @Transactional(readOnly = true)
     public List<Summary> own(Viewer viewer) {
-        return templates.findByAccountIdOrderByTitle(viewer.accountId()).stream().map(TemplateService::summary).toList();
+        return templates.findByAccountIdOrderByTitle(viewer.accountId()).stream()
+                .map(TemplateService::summary)
+                .toList();
     }
 
     private static Summary summary(TemplateRow row) {
         List<Entry> entries = entries(row);
-        return new Summary(row.id, row.title, entries.size(), entries.stream().mapToInt(Entry::offset).max().orElse(0) + 1, entries.stream().map(Entry::title).distinct().limit(6).toList());
+        return new Summary(
+                row.id,
+                row.title,
+                entries.size(),
+                entries.stream().mapToInt(Entry::offset).max().orElse(0) + 1,
+                entries.stream().map(Entry::title).distinct().limit(6).toList());
     }
 
     private static List<Entry> entries(TemplateRow row) {
         return JSON.readValue(row.entries, new TypeReference<List<Entry>>() {});
     }
 
-    /** Keeps the planned sessions of a stretch of the board. @throws IllegalArgumentException with a sentence when that is not possible */
+    /**
+     * Keeps the planned sessions of a stretch of the board. @throws IllegalArgumentException with a sentence when that
+     * is not possible
+     */
     @Transactional
     public void make(long athleteId, Viewer viewer, LocalDate from, LocalDate to, String title) {
         Athlete athlete = athletes.require(athleteId, viewer);
-        if (title.isBlank() || title.length() > 80) throw new IllegalArgumentException("Title: enter 1 to 80 characters.");
-        if (to.isBefore(from) || ChronoUnit.DAYS.between(from, to) > LONGEST_DAYS) throw new IllegalArgumentException("Days: choose a last day after the first, at most " + LONGEST_DAYS + " days on.");
+        if (title.isBlank() || title.length() > 80)
+            throw new IllegalArgumentException("Title: enter 1 to 80 characters.");
+        if (to.isBefore(from) || ChronoUnit.DAYS.between(from, to) > LONGEST_DAYS)
+            throw new IllegalArgumentException(
+                    "Days: choose a last day after the first, at most " + LONGEST_DAYS + " days on.");
         List<Entry> entries = new ArrayList<>();
         for (Placed placed : schedule.planned(athlete, from, to)) {
             Chosen chosen = placed.chosen();
-            entries.add(new Entry((int) ChronoUnit.DAYS.between(from, placed.day()), placed.startMinute(), chosen.title(), WorkoutJson.write(chosen.workout()), chosen.workoutId(), chosen.version()));
+            entries.add(new Entry(
+                    (int) ChronoUnit.DAYS.between(from, placed.day()),
+                    placed.startMinute(),
+                    chosen.title(),
+                    WorkoutJson.write(chosen.workout()),
+                    chosen.workoutId(),
+                    chosen.version()));
         }
-        if (entries.isEmpty()) throw new IllegalArgumentException("Nothing is planned on these days, so there is nothing to keep.");
-        if (entries.size() > MOST_ENTRIES) throw new IllegalArgumentException("At most " + MOST_ENTRIES + " sessions fit into a template; these days have " + entries.size() + ".");
-        templates.save(new TemplateRow(viewer.accountId(), title.strip(), JSON.writeValueAsString(entries), clock.instant()));
+        if (entries.isEmpty())
+            throw new IllegalArgumentException("Nothing is planned on these days, so there is nothing to keep.");
+        if (entries.size() > MOST_ENTRIES)
+            throw new IllegalArgumentException("At most " + MOST_ENTRIES
+                    + " sessions fit into a template; these days have " + entries.size() + ".");
+        templates.save(
+                new TemplateRow(viewer.accountId(), title.strip(), JSON.writeValueAsString(entries), clock.instant()));
     }
 
     /** Puts all sessions on the board in one step, which one undo takes back. @return how many */
     @Transactional
     public int put(long athleteId, Viewer viewer, long templateId, How how, LocalDate day, Set<DayOfWeek> weekdays) {
-        TemplateRow row = templates.findByIdAndAccountId(templateId, viewer.accountId()).orElseThrow(() -> new NotFoundException("template"));
+        TemplateRow row = templates
+                .findByIdAndAccountId(templateId, viewer.accountId())
+                .orElseThrow(() -> new NotFoundException("template"));
         List<Entry> entries = entries(row);
         List<Integer> offsets = entries.stream().map(Entry::offset).toList();
-        List<LocalDate> days = how == How.FROM ? Placement.from(day, offsets) : how == How.ENDING ? Placement.endingOn(day, offsets) : Placement.onWeekdays(day, offsets, weekdays);
+        List<LocalDate> days = how == How.FROM
+                ? Placement.from(day, offsets)
+                : how == How.ENDING ? Placement.endingOn(day, offsets) : Placement.onWeekdays(day, offsets, weekdays);
         List<Placed> placed = new ArrayList<>();
         for (int i = 0; i < entries.size(); i++) {
             Entry e = entries.get(i);
-            placed.add(new Placed(days.get(i), e.startMinute(), new Chosen(e.title(), WorkoutJson.read(e.workout()), e.workoutId(), e.version())));
+            placed.add(new Placed(
+                    days.get(i),
+                    e.startMinute(),
+                    new Chosen(e.title(), WorkoutJson.read(e.workout()), e.workoutId(), e.version())));
         }
-        schedule.scheduleAll(athleteId, viewer, placed, "Put “" + row.title + "” on the board, " + placed.size() + " sessions.");
+        schedule.scheduleAll(
+                athleteId, viewer, placed, "Put “" + row.title + "” on the board, " + placed.size() + " sessions.");
         return placed.size();
     }
 
     @Transactional
     public void delete(Viewer viewer, long templateId) {
-        templates.delete(templates.findByIdAndAccountId(templateId, viewer.accountId()).orElseThrow(() -> new NotFoundException("template")));
+        templates.delete(templates
+                .findByIdAndAccountId(templateId, viewer.accountId())
+                .orElseThrow(() -> new NotFoundException("template")));
     }
 }

@@ -5,7 +5,10 @@ import pemblar.core.sport.SpeedUnit;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Pace;
 
-/** How values of a quantity are typed and read: pace as minutes and seconds for the distance of its sport, W′ in kJ, all else in the quantity's unit. */
+/**
+ * How values of a quantity are typed and read: pace as minutes and seconds for the distance of its sport, W′ in kJ, all
+ * else in the quantity's unit.
+ */
 public final class Amounts {
     private Amounts() {}
 
@@ -53,7 +56,9 @@ public final class Amounts {
     public static String shown(Quantity quantity, double value) {
         if (isPace(quantity)) return Pace.clock(speed(quantity).paceMetres() / value);
         if (quantity == Quantity.W_PRIME) return String.format(Locale.ROOT, "%.1f", value / 1000);
-        return quantity == Quantity.BODY_MASS ? String.format(Locale.ROOT, "%.1f", value) : String.valueOf(Math.round(value));
+        return quantity == Quantity.BODY_MASS
+                ? String.format(Locale.ROOT, "%.1f", value)
+                : String.valueOf(Math.round(value));
     }
 
     public static String withUnit(Quantity quantity, double value) {
@@ -67,14 +72,18 @@ public final class Amounts {
 
     /** With a capital, to begin a sentence. */
     public static String label(Quantity quantity) {
-        return Character.toUpperCase(quantity.label().charAt(0)) + quantity.label().substring(1);
+        return Character.toUpperCase(quantity.label().charAt(0))
+                + quantity.label().substring(1);
     }
 
     /** Why a typed value was refused, and what is accepted. */
     public static String problem(Quantity quantity, String typed, IllegalArgumentException e) {
-        if (e instanceof NumberFormatException) return label(quantity) + ": “" + typed + "” is not " + (isPace(quantity) ? "a pace such as " + example(quantity) + "." : "a number.");
+        if (e instanceof NumberFormatException)
+            return label(quantity) + ": “" + typed + "” is not "
+                    + (isPace(quantity) ? "a pace such as " + example(quantity) + "." : "a number.");
         boolean pace = isPace(quantity);
-        return label(quantity) + ": “" + typed + "” cannot be right; accepted is " + shown(quantity, pace ? quantity.highest() : quantity.lowest())
-            + " to " + withUnit(quantity, pace ? quantity.lowest() : quantity.highest()) + ".";
+        return label(quantity) + ": “" + typed + "” cannot be right; accepted is "
+                + shown(quantity, pace ? quantity.highest() : quantity.lowest()) + " to "
+                + withUnit(quantity, pace ? quantity.lowest() : quantity.highest()) + ".";
     }
 }

@@ -15,5 +15,6 @@ interface DatedValueRepository extends Repository<DatedValueRow, Long> {
 
     List<DatedValueRow> findByAthleteIdInOrderByValidFrom(List<Long> athleteIds);
 
-    Optional<DatedValueRow> findByAthleteIdAndQuantityAndValidFrom(long athleteId, Quantity quantity, LocalDate validFrom);
+    Optional<DatedValueRow> findByAthleteIdAndQuantityAndValidFrom(
+            long athleteId, Quantity quantity, LocalDate validFrom);
 }

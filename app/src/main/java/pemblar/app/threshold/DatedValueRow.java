@@ -17,9 +17,12 @@ class DatedValueRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long athleteId;
+
     @Enumerated(EnumType.STRING)
     Quantity quantity;
+
     LocalDate validFrom;
     double amount;
 

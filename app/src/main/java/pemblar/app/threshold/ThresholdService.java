@@ -17,19 +17,22 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.SessionSummary.Part;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.DatedValues.Dated;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Sex;
 import pemblar.core.zone.DatedZones;
 import pemblar.core.zone.ZoneScheme;
-import pemblar.core.sport.Measure;
 import pemblar.core.zone.Zones;
 import tools.jackson.databind.json.JsonMapper;
 
-/** An athlete's dated values and zone sets. A change is announced with exactly the days and parts that it touches, and can be taken back for a day. */
+/**
+ * An athlete's dated values and zone sets. A change is announced with exactly the days and parts that it touches, and
+ * can be taken back for a day.
+ */
 @Service
 public class ThresholdService {
     private static final LocalDate EARLIEST = LocalDate.of(1950, 1, 1);
@@ -43,8 +46,13 @@ public class ThresholdService {
     private final ApplicationEventPublisher events;
     private final InstantSource clock;
 
-    ThresholdService(DatedValueRepository values, ZoneSetRepository zoneSets, ValueChangeRepository changes, AthleteService athletes, ApplicationEventPublisher events,
-                     InstantSource clock) {
+    ThresholdService(
+            DatedValueRepository values,
+            ZoneSetRepository zoneSets,
+            ValueChangeRepository changes,
+            AthleteService athletes,
+            ApplicationEventPublisher events,
+            InstantSource clock) {
         this.values = values;
         this.zoneSets = zoneSets;
         this.changes = changes;
@@ -54,7 +62,8 @@ public class ThresholdService {
     }
 
     /** What a value or set was on its day before a change; amount and scheme are null when there was none. */
-    record Before(Quantity quantity, String from, Double amount, Sport sport, Measure measure, String scheme, Long schemeId) {
+    record Before(
+            Quantity quantity, String from, Double amount, Sport sport, Measure measure, String scheme, Long schemeId) {
         static Before value(Quantity quantity, LocalDate from, Double amount) {
             return new Before(quantity, from.toString(), amount, null, null, null, null);
         }
@@ -65,25 +74,45 @@ public class ThresholdService {
     /** For an athlete whom the caller has already asked for. */
     @Transactional(readOnly = true)
     public DatedValues of(Athlete athlete) {
-        return new DatedValues(values.findByAthleteIdOrderByValidFrom(athlete.id()).stream().map(DatedValueRow::toCore).toList(), athlete.sex());
+        return new DatedValues(
+                values.findByAthleteIdOrderByValidFrom(athlete.id()).stream()
+                        .map(DatedValueRow::toCore)
+                        .toList(),
+                athlete.sex());
     }
 
     /** Values and zone sets together. For an athlete whom the caller has already asked for. */
     @Transactional(readOnly = true)
     public DatedZones zonesOf(Athlete athlete) {
-        return new DatedZones(of(athlete), zoneSets.findByAthleteIdOrderByValidFrom(athlete.id()).stream().map(ZoneSetRow::toCore).toList());
+        return new DatedZones(
+                of(athlete),
+                zoneSets.findByAthleteIdOrderByValidFrom(athlete.id()).stream()
+                        .map(ZoneSetRow::toCore)
+                        .toList());
     }
 
     /** The same for a whole roster, from two queries, in its order. */
     @Transactional(readOnly = true)
     public Map<Athlete, DatedZones> zonesOf(List<Athlete> roster) {
         List<Long> ids = roster.stream().map(Athlete::id).toList();
-        Map<Long, List<DatedValueRow>> rows = values.findByAthleteIdInOrderByValidFrom(ids).stream().collect(Collectors.groupingBy(r -> r.athleteId));
-        Map<Long, List<ZoneSetRow>> sets = zoneSets.findByAthleteIdInOrderByValidFrom(ids).stream().collect(Collectors.groupingBy(r -> r.athleteId));
+        Map<Long, List<DatedValueRow>> rows =
+                values.findByAthleteIdInOrderByValidFrom(ids).stream().collect(Collectors.groupingBy(r -> r.athleteId));
+        Map<Long, List<ZoneSetRow>> sets = zoneSets.findByAthleteIdInOrderByValidFrom(ids).stream()
+                .collect(Collectors.groupingBy(r -> r.athleteId));
         Map<Athlete, DatedZones> all = new java.util.LinkedHashMap<>();
         for (Athlete athlete : roster) {
-            DatedValues own = new DatedValues(rows.getOrDefault(athlete.id(), List.of()).stream().map(DatedValueRow::toCore).toList(), athlete.sex());
-            all.put(athlete, new DatedZones(own, sets.getOrDefault(athlete.id(), List.of()).stream().map(ZoneSetRow::toCore).toList()));
+            DatedValues own = new DatedValues(
+                    rows.getOrDefault(athlete.id(), List.of()).stream()
+                            .map(DatedValueRow::toCore)
+                            .toList(),
+                    athlete.sex());
+            all.put(
+                    athlete,
+                    new DatedZones(
+                            own,
+                            sets.getOrDefault(athlete.id(), List.of()).stream()
+                                    .map(ZoneSetRow::toCore)
+                                    .toList()));
         }
         return all;
     }
@@ -96,6 +125,7 @@ public class ThresholdService {
 
     /**
      * Makes values hold from a day on, all or none.
+     *
      * @param label what the foot of the page says of it; empty keeps no way back, as when a whole history is loaded
      * @throws IllegalArgumentException with a sentence for the person when a value is impossible
      */
@@ -115,13 +145,15 @@ public class ThresholdService {
     }
 
     private static void checkDay(LocalDate from) {
-        if (from.isBefore(EARLIEST) || !from.isBefore(END_OF_TIME)) throw new IllegalArgumentException("Date: choose a day after 1950.");
+        if (from.isBefore(EARLIEST) || !from.isBefore(END_OF_TIME))
+            throw new IllegalArgumentException("Date: choose a day after 1950.");
     }
 
     @Transactional
     public void remove(long athleteId, Viewer viewer, Quantity quantity, LocalDate from, String label) {
         Athlete athlete = athletes.require(athleteId, viewer);
-        DatedValueRow row = values.findByAthleteIdAndQuantityAndValidFrom(athleteId, quantity, from).orElseThrow(() -> new NotFoundException("value"));
+        DatedValueRow row = values.findByAthleteIdAndQuantityAndValidFrom(athleteId, quantity, from)
+                .orElseThrow(() -> new NotFoundException("value"));
         remember(athleteId, viewer, label, List.of(Before.value(quantity, from, row.amount)));
         DatedValues whole = of(athlete);
         values.delete(row);
@@ -131,7 +163,8 @@ public class ThresholdService {
     @Transactional
     public void setSex(long athleteId, Viewer viewer, Sex sex) {
         athletes.setSex(athleteId, viewer, sex);
-        events.publishEvent(new ThresholdsChanged(athleteId, EARLIEST, END_OF_TIME, EnumSet.allOf(Sport.class), EnumSet.of(Part.HEART_RATE)));
+        events.publishEvent(new ThresholdsChanged(
+                athleteId, EARLIEST, END_OF_TIME, EnumSet.allOf(Sport.class), EnumSet.of(Part.HEART_RATE)));
     }
 
     /** What the athlete trains, the first one first; past sessions keep theirs. */
@@ -154,21 +187,56 @@ public class ThresholdService {
         put(athletes.require(athleteId, viewer), viewer, key, from, Optional.empty(), null, label);
     }
 
-    private void put(Athlete athlete, Viewer viewer, Zones.Key key, LocalDate from, Optional<ZoneScheme> scheme, Long schemeId, String label) {
-        Optional<ZoneSetRow> row = zoneSets.findByAthleteIdAndSportAndMeasureAndValidFrom(athlete.id(), key.sport(), key.measure(), from);
+    private void put(
+            Athlete athlete,
+            Viewer viewer,
+            Zones.Key key,
+            LocalDate from,
+            Optional<ZoneScheme> scheme,
+            Long schemeId,
+            String label) {
+        Optional<ZoneSetRow> row =
+                zoneSets.findByAthleteIdAndSportAndMeasureAndValidFrom(athlete.id(), key.sport(), key.measure(), from);
         if (scheme.isEmpty() && row.isEmpty()) throw new NotFoundException("zone set");
-        remember(athlete.id(), viewer, label, List.of(new Before(null, from.toString(), null, key.sport(), key.measure(), row.map(r -> r.scheme).orElse(null), row.map(r -> r.schemeId).orElse(null))));
-        replace(athlete.id(), key, from, scheme.map(pemblar.formats.json.ZoneSchemeJson::write).orElse(null), schemeId);
-        announce(athlete.id(), zonesOf(athlete).spanOf(key, from), EnumSet.of(key.sport()), EnumSet.of(part(key.measure())));
+        remember(
+                athlete.id(),
+                viewer,
+                label,
+                List.of(new Before(
+                        null,
+                        from.toString(),
+                        null,
+                        key.sport(),
+                        key.measure(),
+                        row.map(r -> r.scheme).orElse(null),
+                        row.map(r -> r.schemeId).orElse(null))));
+        replace(
+                athlete.id(),
+                key,
+                from,
+                scheme.map(pemblar.formats.json.ZoneSchemeJson::write).orElse(null),
+                schemeId);
+        announce(
+                athlete.id(),
+                zonesOf(athlete).spanOf(key, from),
+                EnumSet.of(key.sport()),
+                EnumSet.of(part(key.measure())));
     }
 
     private void replace(long athleteId, Zones.Key key, LocalDate from, String scheme, Long schemeId) {
-        Optional<ZoneSetRow> row = zoneSets.findByAthleteIdAndSportAndMeasureAndValidFrom(athleteId, key.sport(), key.measure(), from);
+        Optional<ZoneSetRow> row =
+                zoneSets.findByAthleteIdAndSportAndMeasureAndValidFrom(athleteId, key.sport(), key.measure(), from);
         if (scheme == null) row.ifPresent(zoneSets::delete);
-        else row.ifPresentOrElse(r -> {
-            r.scheme = scheme;
-            r.schemeId = schemeId;
-        }, () -> zoneSets.save(new ZoneSetRow(athleteId, new DatedZones.Dated(key, from, pemblar.formats.json.ZoneSchemeJson.read(scheme)), schemeId)));
+        else
+            row.ifPresentOrElse(
+                    r -> {
+                        r.scheme = scheme;
+                        r.schemeId = schemeId;
+                    },
+                    () -> zoneSets.save(new ZoneSetRow(
+                            athleteId,
+                            new DatedZones.Dated(key, from, pemblar.formats.json.ZoneSchemeJson.read(scheme)),
+                            schemeId)));
     }
 
     private static Part part(Measure measure) {
@@ -202,27 +270,47 @@ public class ThresholdService {
         if (before.quantity() == null) {
             Zones.Key key = new Zones.Key(before.sport(), before.measure());
             replace(athlete.id(), key, from, before.scheme(), before.schemeId());
-            announce(athlete.id(), zonesOf(athlete).spanOf(key, from), EnumSet.of(key.sport()), EnumSet.of(part(before.measure())));
+            announce(
+                    athlete.id(),
+                    zonesOf(athlete).spanOf(key, from),
+                    EnumSet.of(key.sport()),
+                    EnumSet.of(part(before.measure())));
             return;
         }
         DatedValues whole = of(athlete);
-        Optional<DatedValueRow> row = values.findByAthleteIdAndQuantityAndValidFrom(athlete.id(), before.quantity(), from);
+        Optional<DatedValueRow> row =
+                values.findByAthleteIdAndQuantityAndValidFrom(athlete.id(), before.quantity(), from);
         if (before.amount() == null) row.ifPresent(values::delete);
-        else row.ifPresentOrElse(r -> r.amount = before.amount(), () -> values.save(new DatedValueRow(athlete.id(), new Dated(before.quantity(), from, before.amount()))));
-        announce(athlete.id(), whole.spanOf(before.quantity(), from), sports(before.quantity()), Part.restingOn(before.quantity()));
+        else
+            row.ifPresentOrElse(
+                    r -> r.amount = before.amount(),
+                    () -> values.save(
+                            new DatedValueRow(athlete.id(), new Dated(before.quantity(), from, before.amount()))));
+        announce(
+                athlete.id(),
+                whole.spanOf(before.quantity(), from),
+                sports(before.quantity()),
+                Part.restingOn(before.quantity()));
     }
 
     private void remember(long athleteId, Viewer viewer, String label, List<Before> before) {
-        changes.save(new ValueChangeRow(athleteId, viewer.accountId(), label, JSON.writeValueAsString(new State(before)), clock.instant()));
+        changes.save(new ValueChangeRow(
+                athleteId, viewer.accountId(), label, JSON.writeValueAsString(new State(before)), clock.instant()));
     }
 
-    /** One announcement for all quantities of an adoption that touch the same days and sports, so that a session is read once. */
+    /**
+     * One announcement for all quantities of an adoption that touch the same days and sports, so that a session is read
+     * once.
+     */
     private void announce(Athlete athlete, LocalDate from, Set<Quantity> quantities) {
         record Touched(DatedValues.Span span, Set<Sport> sports) {}
         DatedValues whole = of(athlete);
         Map<Touched, EnumSet<Part>> all = new java.util.LinkedHashMap<>();
         for (Quantity quantity : quantities)
-            all.computeIfAbsent(new Touched(whole.spanOf(quantity, from), sports(quantity)), t -> EnumSet.noneOf(Part.class)).addAll(Part.restingOn(quantity));
+            all.computeIfAbsent(
+                            new Touched(whole.spanOf(quantity, from), sports(quantity)),
+                            t -> EnumSet.noneOf(Part.class))
+                    .addAll(Part.restingOn(quantity));
         all.forEach((touched, parts) -> announce(athlete.id(), touched.span(), touched.sports(), parts));
     }
 
@@ -233,7 +321,7 @@ public class ThresholdService {
     }
 
     private void announce(long athleteId, DatedValues.Span span, Set<Sport> sports, Set<Part> parts) {
-        if (parts.isEmpty()) return;        // nothing that is stored rests on it
+        if (parts.isEmpty()) return; // nothing that is stored rests on it
         LocalDate begin = span.from().isBefore(EARLIEST) ? EARLIEST : span.from();
         events.publishEvent(new ThresholdsChanged(athleteId, begin, span.until().orElse(END_OF_TIME), sports, parts));
     }

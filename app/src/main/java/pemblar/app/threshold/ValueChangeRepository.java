@@ -10,6 +10,7 @@ interface ValueChangeRepository extends Repository<ValueChangeRow, Long> {
 
     void delete(ValueChangeRow row);
 
-    @Query("select c from ValueChangeRow c where c.athleteId = :athleteId and c.accountId = :accountId and c.createdAt > :after order by c.id desc limit 1")
+    @Query("select c from ValueChangeRow c where c.athleteId = :athleteId and c.accountId = :accountId and "
+            + "c.createdAt > :after order by c.id desc limit 1")
     Optional<ValueChangeRow> latest(long athleteId, long accountId, Instant after);
 }

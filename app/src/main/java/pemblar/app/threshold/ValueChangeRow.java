@@ -15,11 +15,14 @@ class ValueChangeRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long athleteId;
     Long accountId;
     String label;
+
     @JdbcTypeCode(SqlTypes.JSON)
     String beforeState;
+
     Instant createdAt;
 
     protected ValueChangeRow() {}

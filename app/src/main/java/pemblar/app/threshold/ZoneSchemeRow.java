@@ -17,8 +17,10 @@ class ZoneSchemeRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long accountId;
     String name;
+
     @JdbcTypeCode(SqlTypes.JSON)
     String scheme;
 

@@ -28,12 +28,16 @@ public class ZoneSchemeService {
 
     @Transactional(readOnly = true)
     public List<Kept> own(Viewer viewer) {
-        return schemes.findByAccountIdOrderByName(viewer.accountId()).stream().map(row -> new Kept(row.id, row.toCore())).toList();
+        return schemes.findByAccountIdOrderByName(viewer.accountId()).stream()
+                .map(row -> new Kept(row.id, row.toCore()))
+                .toList();
     }
 
     @Transactional(readOnly = true)
     public Kept require(long id, Viewer viewer) {
-        return schemes.findByIdAndAccountId(id, viewer.accountId()).map(row -> new Kept(row.id, row.toCore())).orElseThrow(() -> new NotFoundException("scheme"));
+        return schemes.findByIdAndAccountId(id, viewer.accountId())
+                .map(row -> new Kept(row.id, row.toCore()))
+                .orElseThrow(() -> new NotFoundException("scheme"));
     }
 
     /** Saves a scheme under its name; one of the same name is replaced. Sets taken up from it keep what they have. */
@@ -44,18 +48,27 @@ public class ZoneSchemeService {
             row.get().fill(scheme);
             return row.get().id;
         }
-        if (own(viewer).size() >= MOST) throw new IllegalArgumentException("You have " + MOST + " schemes already: delete one you no longer use.");
+        if (own(viewer).size() >= MOST)
+            throw new IllegalArgumentException("You have " + MOST + " schemes already: delete one you no longer use.");
         return schemes.save(new ZoneSchemeRow(viewer.accountId(), scheme)).id;
     }
 
     /** @throws IllegalArgumentException naming all that uses the scheme */
     @Transactional
     public void delete(Viewer viewer, long id) {
-        ZoneSchemeRow row = schemes.findByIdAndAccountId(id, viewer.accountId()).orElseThrow(() -> new NotFoundException("scheme"));
+        ZoneSchemeRow row =
+                schemes.findByIdAndAccountId(id, viewer.accountId()).orElseThrow(() -> new NotFoundException("scheme"));
         List<ZoneSetRow> users = sets.findBySchemeIdOrderByAthleteIdAscValidFromAsc(id);
         if (!users.isEmpty())
-            throw new IllegalArgumentException("“" + row.name + "” is in use and stays: " + users.stream().map(u -> athletes.forJob(u.athleteId).name() + ", " + u.sport.key() + ", "
-                + u.measure.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ') + " from " + u.validFrom).collect(Collectors.joining("; ")) + ". Give these another set first.");
+            throw new IllegalArgumentException("“" + row.name + "” is in use and stays: "
+                    + users.stream()
+                            .map(u -> athletes.forJob(u.athleteId).name() + ", " + u.sport.key() + ", "
+                                    + u.measure
+                                            .name()
+                                            .toLowerCase(java.util.Locale.ROOT)
+                                            .replace('_', ' ') + " from " + u.validFrom)
+                            .collect(Collectors.joining("; "))
+                    + ". Give these another set first.");
         schemes.delete(row);
     }
 
@@ -70,7 +83,15 @@ public class ZoneSchemeService {
     public String importFrom(Viewer viewer, String fileName, String json) {
         ZoneSchemeJson.Reading reading = ZoneSchemeJson.readAll(json);
         reading.schemes().forEach(scheme -> save(viewer, scheme));
-        String came = reading.schemes().isEmpty() ? "Nothing came in from " + fileName + "." : "From " + fileName + ": " + reading.schemes().stream().map(s -> "“" + s.name() + "”").collect(Collectors.joining(", ")) + ".";
-        return reading.problems().isEmpty() ? came : came + "\n" + reading.problems().stream().map(Object::toString).collect(Collectors.joining("\n"));
+        String came = reading.schemes().isEmpty()
+                ? "Nothing came in from " + fileName + "."
+                : "From " + fileName + ": "
+                        + reading.schemes().stream()
+                                .map(s -> "“" + s.name() + "”")
+                                .collect(Collectors.joining(", ")) + ".";
+        return reading.problems().isEmpty()
+                ? came
+                : came + "\n"
+                        + reading.problems().stream().map(Object::toString).collect(Collectors.joining("\n"));
     }
 }

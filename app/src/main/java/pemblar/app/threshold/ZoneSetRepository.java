@@ -4,8 +4,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.repository.Repository;
-import pemblar.core.sport.Sport;
 import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 
 interface ZoneSetRepository extends Repository<ZoneSetRow, Long> {
     ZoneSetRow save(ZoneSetRow row);
@@ -18,5 +18,6 @@ interface ZoneSetRepository extends Repository<ZoneSetRow, Long> {
 
     List<ZoneSetRow> findBySchemeIdOrderByAthleteIdAscValidFromAsc(long schemeId);
 
-    Optional<ZoneSetRow> findByAthleteIdAndSportAndMeasureAndValidFrom(long athleteId, Sport sport, Measure measure, LocalDate validFrom);
+    Optional<ZoneSetRow> findByAthleteIdAndSportAndMeasureAndValidFrom(
+            long athleteId, Sport sport, Measure measure, LocalDate validFrom);
 }

@@ -10,9 +10,9 @@ import jakarta.persistence.Table;
 import java.time.LocalDate;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.zone.DatedZones;
-import pemblar.core.sport.Measure;
 import pemblar.core.zone.Zones;
 import pemblar.formats.json.ZoneSchemeJson;
 
@@ -23,14 +23,20 @@ class ZoneSetRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long athleteId;
+
     @Enumerated(EnumType.STRING)
     Sport sport;
+
     @Enumerated(EnumType.STRING)
     Measure measure;
+
     LocalDate validFrom;
+
     @JdbcTypeCode(SqlTypes.JSON)
     String scheme;
+
     Long schemeId;
 
     protected ZoneSetRow() {}

@@ -1,4 +1,2 @@
-/**
- * Dated thresholds, the zones that follow, and the recomputation they cause.
- */
+/** Dated thresholds, the zones that follow, and the recomputation they cause. */
 package pemblar.app.threshold;

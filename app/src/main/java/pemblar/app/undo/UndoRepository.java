@@ -10,6 +10,7 @@ interface UndoRepository extends Repository<UndoRow, Long> {
 
     void delete(UndoRow row);
 
-    @Query("select u from UndoRow u where u.athleteId = :athleteId and u.accountId = :accountId and u.createdAt > :after order by u.id desc limit 1")
+    @Query("select u from UndoRow u where u.athleteId = :athleteId and u.accountId = :accountId and "
+            + "u.createdAt > :after order by u.id desc limit 1")
     Optional<UndoRow> latest(long athleteId, long accountId, Instant after);
 }

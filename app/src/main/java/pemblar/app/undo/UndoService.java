@@ -14,7 +14,9 @@ import pemblar.app.frame.Viewer;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Keeps what was before each change, for a day, so that it can be taken back: the latest first, each person their own. */
+/**
+ * Keeps what was before each change, for a day, so that it can be taken back: the latest first, each person their own.
+ */
 @Service
 public class UndoService {
     private static final Duration KEPT = Duration.ofDays(1);
@@ -25,7 +27,8 @@ public class UndoService {
     private final ObjectProvider<Undoable> undoables;
     private final InstantSource clock;
 
-    UndoService(UndoRepository undos, AthleteService athletes, ObjectProvider<Undoable> undoables, InstantSource clock) {
+    UndoService(
+            UndoRepository undos, AthleteService athletes, ObjectProvider<Undoable> undoables, InstantSource clock) {
         this.undos = undos;
         this.athletes = athletes;
         this.undoables = undoables;
@@ -64,14 +67,17 @@ public class UndoService {
 
     private void save(long athleteId, Viewer viewer, String label, List<Part> parts) {
         String shortened = label.length() > LONGEST_LABEL ? label.substring(0, LONGEST_LABEL) : label;
-        undos.save(new UndoRow(athleteId, viewer.accountId(), shortened, JSON.writeValueAsString(parts), clock.instant()));
+        undos.save(
+                new UndoRow(athleteId, viewer.accountId(), shortened, JSON.writeValueAsString(parts), clock.instant()));
     }
 
     /** Takes the latest change back, at most a day old; empty when there is none. */
     @Transactional
     public Optional<String> undo(long athleteId, Viewer viewer) {
         athletes.require(athleteId, viewer);
-        UndoRow entry = undos.latest(athleteId, viewer.accountId(), clock.instant().minus(KEPT)).orElse(null);
+        UndoRow entry = undos.latest(
+                        athleteId, viewer.accountId(), clock.instant().minus(KEPT))
+                .orElse(null);
         if (entry == null) return Optional.empty();
         List<Part> parts = JSON.readValue(entry.beforeState, new TypeReference<List<Part>>() {});
         String label = entry.label;
@@ -81,12 +87,17 @@ public class UndoService {
     }
 
     private void restore(long athleteId, Part part) {
-        undoables.stream().filter(u -> u.kind().equals(part.kind())).findFirst().orElseThrow().restore(athleteId, part.state());
+        undoables.stream()
+                .filter(u -> u.kind().equals(part.kind()))
+                .findFirst()
+                .orElseThrow()
+                .restore(athleteId, part.state());
     }
 
     /** What the foot of the page offers to take back. */
     @Transactional(readOnly = true)
     public Optional<String> latestChange(long athleteId, Viewer viewer) {
-        return undos.latest(athleteId, viewer.accountId(), clock.instant().minus(KEPT)).map(entry -> entry.label);
+        return undos.latest(athleteId, viewer.accountId(), clock.instant().minus(KEPT))
+                .map(entry -> entry.label);
     }
 }

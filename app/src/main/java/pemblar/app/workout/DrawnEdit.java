@@ -36,7 +36,8 @@ record DrawnEdit(String word, Path path, Path other, double amount) {
     }
 
     private double percentOfOneUnit(Editing editing, Workout workout, Zones zones) {
-        if (!(editing.at(path) instanceof Step step) || !(step.target() instanceof Target.Absolute absolute)) return Double.NaN;
+        if (!(editing.at(path) instanceof Step step) || !(step.target() instanceof Target.Absolute absolute))
+            return Double.NaN;
         Thresholds values = zones.thresholds().forSport(workout.sport());
         Basis basis = absolute.basis();
         return 100 / values.get(basis.threshold()).orElse(Double.NaN);

@@ -24,7 +24,6 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.sport.Sport;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.Shorthand;
 import pemblar.core.workout.ShorthandText;
@@ -46,7 +45,8 @@ class ExchangeController {
     private final AthleteService athletes;
     private final InstantSource clock;
 
-    ExchangeController(WorkoutService workouts, ThresholdService thresholds, AthleteService athletes, InstantSource clock) {
+    ExchangeController(
+            WorkoutService workouts, ThresholdService thresholds, AthleteService athletes, InstantSource clock) {
         this.workouts = workouts;
         this.thresholds = thresholds;
         this.athletes = athletes;
@@ -54,13 +54,33 @@ class ExchangeController {
     }
 
     @GetMapping("/{id}/workout.{form}")
-    ResponseEntity<byte[]> out(@PathVariable long athleteId, @PathVariable long id, @PathVariable String form, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    ResponseEntity<byte[]> out(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @PathVariable String form,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         Athlete athlete = athletes.require(athleteId, viewer);
         Shelved kept = workouts.require(id, viewer);
         return switch (form) {
-            case "fit" -> sent(kept, form, MediaType.APPLICATION_OCTET_STREAM, FitWorkouts.of(kept.title(), kept.workout(), zones(athlete)).write(SERIAL, clock.instant()));
-            case "json" -> sent(kept, form, MediaType.APPLICATION_JSON, WorkoutJson.write(kept.workout()).getBytes(StandardCharsets.UTF_8));
-            case "txt" -> sent(kept, form, new MediaType("text", "plain", StandardCharsets.UTF_8), ShorthandText.of(kept.workout()).getBytes(StandardCharsets.UTF_8));
+            case "fit" ->
+                sent(
+                        kept,
+                        form,
+                        MediaType.APPLICATION_OCTET_STREAM,
+                        FitWorkouts.of(kept.title(), kept.workout(), zones(athlete))
+                                .write(SERIAL, clock.instant()));
+            case "json" ->
+                sent(
+                        kept,
+                        form,
+                        MediaType.APPLICATION_JSON,
+                        WorkoutJson.write(kept.workout()).getBytes(StandardCharsets.UTF_8));
+            case "txt" ->
+                sent(
+                        kept,
+                        form,
+                        new MediaType("text", "plain", StandardCharsets.UTF_8),
+                        ShorthandText.of(kept.workout()).getBytes(StandardCharsets.UTF_8));
             default -> ResponseEntity.notFound().build();
         };
     }
@@ -71,12 +91,24 @@ class ExchangeController {
 
     private static ResponseEntity<byte[]> sent(Shelved kept, String form, MediaType type, byte[] bytes) {
         String name = kept.title().replaceAll("[^\\p{L}\\p{N}]+", "-") + "." + form;
-        return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString()).body(bytes);
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(name, StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(bytes);
     }
 
     /** One page for the handlebar or the pocket. */
     @GetMapping("/{id}/sheet")
-    String sheet(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String sheet(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Athlete athlete = athletes.require(athleteId, viewer);
         Shelved kept = workouts.require(id, viewer);
         Zones zones = zones(athlete);
@@ -85,7 +117,8 @@ class ExchangeController {
         try {
             Forecast forecast = Forecast.of(kept.workout(), zones);
             model.addAttribute("forecast", forecast);
-            model.addAttribute("drawing", Drawing.of(forecast, zones, kept.workout().sport()));
+            model.addAttribute(
+                    "drawing", Drawing.of(forecast, zones, kept.workout().sport()));
             model.addAttribute("lines", SheetLine.of(kept.workout(), zones));
         } catch (IllegalArgumentException e) {
             model.addAttribute("missing", e.getMessage());
@@ -94,12 +127,22 @@ class ExchangeController {
     }
 
     @PostMapping("/import")
-    String in(@PathVariable long athleteId, @RequestParam("files") List<MultipartFile> files, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) throws IOException {
+    String in(
+            @PathVariable long athleteId,
+            @RequestParam("files") List<MultipartFile> files,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash)
+            throws IOException {
         Athlete athlete = athletes.require(athleteId, viewer);
         List<String> results = new ArrayList<>();
-        List<MultipartFile> chosen = files.stream().filter(f -> f.getOriginalFilename() != null && !f.getOriginalFilename().isBlank()).limit(MOST_FILES).toList();
+        List<MultipartFile> chosen = files.stream()
+                .filter(f -> f.getOriginalFilename() != null
+                        && !f.getOriginalFilename().isBlank())
+                .limit(MOST_FILES)
+                .toList();
         for (MultipartFile file : chosen) results.add(file.getOriginalFilename() + ": " + taken(file, athlete, viewer));
-        flash.addFlashAttribute("imported", results.isEmpty() ? List.of("Choose FIT, JSON or text files of workouts first.") : results);
+        flash.addFlashAttribute(
+                "imported", results.isEmpty() ? List.of("Choose FIT, JSON or text files of workouts first.") : results);
         return "redirect:/a/" + athleteId + "/workouts?whose=own";
     }
 
@@ -110,7 +153,11 @@ class ExchangeController {
         try {
             Read read = read(name.toLowerCase(Locale.ROOT), file.getBytes(), athlete);
             String called = read.title().isBlank() ? title : read.title();
-            workouts.save(null, viewer, WorkoutService.Label.titled(called.substring(0, Math.min(80, called.length()))), read.workout());
+            workouts.save(
+                    null,
+                    viewer,
+                    WorkoutService.Label.titled(called.substring(0, Math.min(80, called.length()))),
+                    read.workout());
             return "in the library as “" + called + "”.";
         } catch (IllegalArgumentException e) {
             return "refused: " + e.getMessage();
@@ -122,13 +169,20 @@ class ExchangeController {
     private static Read read(String name, byte[] bytes, Athlete athlete) {
         if (name.endsWith(".fit")) {
             FitWorkout.Answer answer = FitWorkout.read(bytes);
-            if (answer.workout() == null) throw new IllegalArgumentException(String.join("; ", answer.problems().stream().map(Object::toString).toList()));
+            if (answer.workout() == null)
+                throw new IllegalArgumentException(String.join(
+                        "; ", answer.problems().stream().map(Object::toString).toList()));
             return new Read(answer.workout().name(), FitWorkouts.design(answer.workout()));
         }
         String text = new String(bytes, StandardCharsets.UTF_8);
         if (name.endsWith(".json")) return new Read("", WorkoutJson.read(text));
-        if (!name.endsWith(".txt")) throw new IllegalArgumentException("a name that ends in .fit, .json or .txt is accepted");
+        if (!name.endsWith(".txt"))
+            throw new IllegalArgumentException("a name that ends in .fit, .json or .txt is accepted");
         Shorthand.Reading reading = Shorthand.read(text, athlete.first());
-        return new Read("", reading.workout().orElseThrow(() -> new IllegalArgumentException(reading.problem().orElseThrow().toString())));
+        return new Read(
+                "",
+                reading.workout()
+                        .orElseThrow(() -> new IllegalArgumentException(
+                                reading.problem().orElseThrow().toString())));
     }
 }

@@ -1,10 +1,9 @@
 package pemblar.app.workout;
 
-import pemblar.app.frame.Shown;
-import pemblar.core.sport.Sport;
 import java.util.ArrayList;
 import java.util.List;
-import pemblar.app.threshold.Amounts;
+import pemblar.app.frame.Shown;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Editing;
 import pemblar.core.workout.Element;
 import pemblar.core.workout.Element.Repeat;
@@ -15,20 +14,32 @@ import pemblar.core.workout.ShorthandText;
 import pemblar.core.workout.Workout;
 import pemblar.core.zone.Zones;
 
-/** A line of the printed sheet: a step with its watts, beats or pace, indented inside repeats, which have a line of their own. */
+/**
+ * A line of the printed sheet: a step with its watts, beats or pace, indented inside repeats, which have a line of
+ * their own.
+ */
 record SheetLine(int depth, String length, String target, String also) {
     static List<SheetLine> of(Workout workout, Zones zones) {
         List<PlannedStep> planned = Plan.resolve(workout, zones);
         List<Editing.Path> paths = Editing.paths(workout);
         List<SheetLine> lines = new ArrayList<>();
-        for (int i = 0; i < workout.elements().size(); i++) add(lines, workout.elements().get(i), String.valueOf(i), 0, planned, paths, workout.sport());
+        for (int i = 0; i < workout.elements().size(); i++)
+            add(lines, workout.elements().get(i), String.valueOf(i), 0, planned, paths, workout.sport());
         return lines;
     }
 
-    private static void add(List<SheetLine> lines, Element element, String path, int depth, List<PlannedStep> planned, List<Editing.Path> paths, Sport sport) {
+    private static void add(
+            List<SheetLine> lines,
+            Element element,
+            String path,
+            int depth,
+            List<PlannedStep> planned,
+            List<Editing.Path> paths,
+            Sport sport) {
         if (element instanceof Repeat repeat) {
             lines.add(new SheetLine(depth, repeat.times() + " times", "", repeat.name()));
-            for (int i = 0; i < repeat.elements().size(); i++) add(lines, repeat.elements().get(i), path + "." + i, depth + 1, planned, paths, sport);
+            for (int i = 0; i < repeat.elements().size(); i++)
+                add(lines, repeat.elements().get(i), path + "." + i, depth + 1, planned, paths, sport);
             return;
         }
         Step step = (Step) element;
@@ -41,14 +52,23 @@ record SheetLine(int depth, String length, String target, String also) {
         boolean falling = resolved.isRamp() && resolved.to() < resolved.from();
         double first = resolved.isRamp() ? resolved.from() : resolved.low();
         double last = resolved.isRamp() ? resolved.to() : resolved.high();
-        return (falling ? "falling, " : resolved.isRamp() ? "rising, " : "") + Shown.range(resolved.basis().measure(), sport, first, last);
+        return (falling ? "falling, " : resolved.isRamp() ? "rising, " : "")
+                + Shown.range(resolved.basis().measure(), sport, first, last);
     }
 
     private static String also(Step step) {
         List<String> parts = new ArrayList<>();
         if (!step.name().isEmpty()) parts.add(step.name());
-        if (step.cadence() != null) parts.add(step.cadence().low() == 0 ? "under " + step.cadence().high() : step.cadence().high() == 0 ? step.cadence().low() + " and over" : step.cadence().low() + " to " + step.cadence().high());
-        if (step.posture() != Element.Posture.ANY) parts.add(step.posture().name().toLowerCase(java.util.Locale.ROOT));
+        if (step.cadence() != null)
+            parts.add(
+                    step.cadence().low() == 0
+                            ? "under " + step.cadence().high()
+                            : step.cadence().high() == 0
+                                    ? step.cadence().low() + " and over"
+                                    : step.cadence().low() + " to "
+                                            + step.cadence().high());
+        if (step.posture() != Element.Posture.ANY)
+            parts.add(step.posture().name().toLowerCase(java.util.Locale.ROOT));
         if (!step.cue().isEmpty()) parts.add("“" + step.cue() + "”");
         return String.join(" · ", parts);
     }

@@ -5,9 +5,10 @@ import java.util.Set;
 
 /**
  * A workout of the library with what it takes for one athlete.
+ *
  * @param seconds, load null when a threshold is missing
- * @param parts   its drawing in a box of 240 by 60, one path for each zone
- * @param trains  durations of the power profile that its steps train
+ * @param parts its drawing in a box of 240 by 60, one path for each zone
+ * @param trains durations of the power profile that its steps train
  */
 public record Shelf(Shelved kept, Integer seconds, Double load, List<Part> parts, Set<Integer> trains) {
     /** All steps of one zone. */

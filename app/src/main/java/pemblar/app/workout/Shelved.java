@@ -5,12 +5,26 @@ import pemblar.core.workout.Workout;
 
 /**
  * A workout of the library.
- * @param id      negative for one that ships
+ *
+ * @param id negative for one that ships
  * @param version rises with every change of its steps
  */
-public record Shelved(long id, String title, Workout workout, String folder, List<String> tags, Origin origin, boolean shared, boolean archived, int version) {
+public record Shelved(
+        long id,
+        String title,
+        Workout workout,
+        String folder,
+        List<String> tags,
+        Origin origin,
+        boolean shared,
+        boolean archived,
+        int version) {
     /** Whose a workout is. */
-    public enum Origin { OWN, COACH, SHIPPED }
+    public enum Origin {
+        OWN,
+        COACH,
+        SHIPPED
+    }
 
     public boolean isOwn() {
         return origin == Origin.OWN;

@@ -13,36 +13,45 @@ import pemblar.core.workout.TrainedDurations;
 import pemblar.core.workout.Workout;
 import pemblar.core.zone.Zones;
 
-/** What each workout of the library takes for an athlete. The same workout with the same values gives the same figures, so they are kept for a while. */
+/**
+ * What each workout of the library takes for an athlete. The same workout with the same values gives the same figures,
+ * so they are kept for a while.
+ */
 @Component
 class Shelves {
     private static final int KEPT = 5000;
     private static final double WIDTH = 240;
     private static final double HEIGHT = 58;
-    private final Map<Key, Figures> known = java.util.Collections.synchronizedMap(new LinkedHashMap<>(256, 0.75f, true) {
-        private static final long serialVersionUID = 1;
+    private final Map<Key, Figures> known =
+            java.util.Collections.synchronizedMap(new LinkedHashMap<>(256, 0.75f, true) {
+                private static final long serialVersionUID = 1;
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Figures> eldest) {
-            return size() > KEPT;
-        }
-    });
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<Key, Figures> eldest) {
+                    return size() > KEPT;
+                }
+            });
 
     private record Key(Workout workout, Zones zones) {}
 
     private record Figures(Integer seconds, Double load, List<Shelf.Part> parts, Set<Integer> trains) {}
 
     Shelf of(Shelved kept, Zones zones) {
-        Figures figures = known.computeIfAbsent(new Key(kept.workout(), zones), key -> figures(key.workout(), key.zones()));
+        Figures figures =
+                known.computeIfAbsent(new Key(kept.workout(), zones), key -> figures(key.workout(), key.zones()));
         return new Shelf(kept, figures.seconds(), figures.load(), figures.parts(), figures.trains());
     }
 
     private static Figures figures(Workout workout, Zones zones) {
         try {
             Forecast forecast = Forecast.of(workout, zones);
-            return new Figures(forecast.seconds(), forecast.load().isPresent() ? (Double) forecast.load().getAsDouble() : null, parts(Drawing.of(forecast, zones, workout.sport())), TrainedDurations.of(forecast));
+            return new Figures(
+                    forecast.seconds(),
+                    forecast.load().isPresent() ? (Double) forecast.load().getAsDouble() : null,
+                    parts(Drawing.of(forecast, zones, workout.sport())),
+                    TrainedDurations.of(forecast));
         } catch (IllegalArgumentException e) {
-            return new Figures(null, null, List.of(), Set.of());        // a threshold is missing: the shelf says so
+            return new Figures(null, null, List.of(), Set.of()); // a threshold is missing: the shelf says so
         }
     }
 
@@ -51,7 +60,14 @@ class Shelves {
         double width = drawing.shapes().get(drawing.shapes().size() - 1).to() - left;
         Map<Integer, StringBuilder> paths = new TreeMap<>();
         for (Drawing.Shape s : drawing.shapes())
-            paths.computeIfAbsent(s.zone(), z -> new StringBuilder()).append(String.format(Locale.ROOT, "M%.0f 60V%.0fL%.0f %.0fV60z", x(s.from(), left, width), y(s.beginY()), x(s.to(), left, width), y(s.endY())));
+            paths.computeIfAbsent(s.zone(), z -> new StringBuilder())
+                    .append(String.format(
+                            Locale.ROOT,
+                            "M%.0f 60V%.0fL%.0f %.0fV60z",
+                            x(s.from(), left, width),
+                            y(s.beginY()),
+                            x(s.to(), left, width),
+                            y(s.endY())));
         List<Shelf.Part> parts = new ArrayList<>();
         paths.forEach((zone, path) -> parts.add(new Shelf.Part(zone, path.toString())));
         return parts;

@@ -44,7 +44,14 @@ class WorkoutController {
     private final Shelves shelves;
     private final EffortService efforts;
 
-    WorkoutController(WorkoutService workouts, ThresholdService thresholds, AthleteService athletes, Pages pages, InstantSource clock, Shelves shelves, EffortService efforts) {
+    WorkoutController(
+            WorkoutService workouts,
+            ThresholdService thresholds,
+            AthleteService athletes,
+            Pages pages,
+            InstantSource clock,
+            Shelves shelves,
+            EffortService efforts) {
         this.workouts = workouts;
         this.thresholds = thresholds;
         this.athletes = athletes;
@@ -55,17 +62,30 @@ class WorkoutController {
     }
 
     @GetMapping
-    String library(@PathVariable long athleteId, Search search, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String library(
+            @PathVariable long athleteId,
+            Search search,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
         Zones zones = thresholds.zonesOf(page.athlete()).on(page.today());
-        List<Shelf> all = workouts.everything(viewer).stream().map(kept -> shelves.of(kept, zones)).toList();
+        List<Shelf> all = workouts.everything(viewer).stream()
+                .map(kept -> shelves.of(kept, zones))
+                .toList();
         List<Shelf> found = all.stream().filter(search::finds).toList();
         java.util.Map<String, List<Shelf>> folders = new java.util.LinkedHashMap<>();
-        for (Shelf shelf : found) folders.computeIfAbsent(folder(shelf), f -> new ArrayList<>()).add(shelf);
+        for (Shelf shelf : found)
+            folders.computeIfAbsent(folder(shelf), f -> new ArrayList<>()).add(shelf);
         model.addAttribute("folders", folders);
         model.addAttribute("count", found.size());
         model.addAttribute("search", search);
-        model.addAttribute("tags", all.stream().flatMap(s -> s.kept().tags().stream()).distinct().sorted().toList());
+        model.addAttribute(
+                "tags",
+                all.stream()
+                        .flatMap(s -> s.kept().tags().stream())
+                        .distinct()
+                        .sorted()
+                        .toList());
         return "workout/library";
     }
 
@@ -80,38 +100,70 @@ class WorkoutController {
     }
 
     @PostMapping("/{id}/copy")
-    String copy(@PathVariable long athleteId, @PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String copy(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         athletes.require(athleteId, viewer);
         return "redirect:/a/" + athleteId + "/workouts/design?id=" + workouts.copy(id, viewer);
     }
 
     @PostMapping("/{id}/archive")
-    String archive(@PathVariable long athleteId, @PathVariable long id, @RequestParam boolean archived, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String archive(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam boolean archived,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         athletes.require(athleteId, viewer);
         workouts.archive(id, viewer, archived);
-        flash.addFlashAttribute("said", archived ? "Archived. It is no longer offered; sessions that come from it stay. Find it under “archived”." : "It is offered again.");
+        flash.addFlashAttribute(
+                "said",
+                archived
+                        ? "Archived. It is no longer offered; sessions that come from it stay. Find it under "
+                                + "“archived”."
+                        : "It is offered again.");
         return "redirect:/a/" + athleteId + "/workouts" + (archived ? "" : "?whose=archived");
     }
 
     @GetMapping("/design")
-    String design(@PathVariable long athleteId, @RequestParam(required = false) Long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String design(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) Long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
         Sport sport = page.athlete().first();
         if (id == null) {
             form(model, null, "", sport, Basis.usualFor(sport), Examples.of(sport));
         } else {
             Shelved kept = workouts.require(id, viewer);
-            form(model, kept.isOwn() ? id : null, kept.title(), kept.workout().sport(), kept.workout().basis(), ShorthandText.of(kept.workout()));
+            form(
+                    model,
+                    kept.isOwn() ? id : null,
+                    kept.title(),
+                    kept.workout().sport(),
+                    kept.workout().basis(),
+                    ShorthandText.of(kept.workout()));
             model.addAttribute("kept", kept);
-            model.addAttribute("label", new WorkoutService.Label(kept.title(), kept.folder(), String.join(", ", kept.tags()), kept.shared()));
+            model.addAttribute(
+                    "label",
+                    new WorkoutService.Label(
+                            kept.title(), kept.folder(), String.join(", ", kept.tags()), kept.shared()));
         }
         forecast(page.athlete(), viewer, model, page.today());
         return "workout/design";
     }
 
     @PostMapping("/forecast")
-    String forecast(@PathVariable long athleteId, @RequestParam String text, @RequestParam Sport sport, @RequestParam Basis basis, @RequestParam(defaultValue = "time") String axis,
-                    @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String forecast(
+            @PathVariable long athleteId,
+            @RequestParam String text,
+            @RequestParam Sport sport,
+            @RequestParam Basis basis,
+            @RequestParam(defaultValue = "time") String axis,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Athlete athlete = athletes.require(athleteId, viewer);
         model.addAttribute("athlete", athlete);
         model.addAttribute("axis", axis);
@@ -120,17 +172,31 @@ class WorkoutController {
         return "workout/design :: forecast";
     }
 
-    /** An edit made in the drawing: the text follows, and the figures with it. A refused edit says why and leaves all as it was. */
+    /**
+     * An edit made in the drawing: the text follows, and the figures with it. A refused edit says why and leaves all as
+     * it was.
+     */
     @PostMapping("/edit")
-    String edit(@PathVariable long athleteId, @RequestParam String text, @RequestParam Sport sport, @RequestParam Basis basis, @RequestParam String edit,
-                @RequestParam String path, @RequestParam(defaultValue = "") String other, @RequestParam(defaultValue = "0") double amount, @RequestParam(defaultValue = "time") String axis,
-                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String edit(
+            @PathVariable long athleteId,
+            @RequestParam String text,
+            @RequestParam Sport sport,
+            @RequestParam Basis basis,
+            @RequestParam String edit,
+            @RequestParam String path,
+            @RequestParam(defaultValue = "") String other,
+            @RequestParam(defaultValue = "0") double amount,
+            @RequestParam(defaultValue = "time") String axis,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Athlete athlete = athletes.require(athleteId, viewer);
         Zones zones = thresholds.zonesOf(athlete).on(athlete.dayOf(clock.instant()));
         String after = text;
         Shorthand.Reading reading = Shorthand.read(text, sport, basis);
         try {
-            if (reading.workout().isPresent()) after = ShorthandText.of(DrawnEdit.of(edit, path, other, amount).on(reading.workout().get(), zones));
+            if (reading.workout().isPresent())
+                after = ShorthandText.of(DrawnEdit.of(edit, path, other, amount)
+                        .on(reading.workout().get(), zones));
         } catch (IllegalArgumentException e) {
             model.addAttribute("editRefused", e.getMessage());
         }
@@ -138,13 +204,27 @@ class WorkoutController {
     }
 
     @PostMapping
-    String save(@PathVariable long athleteId, @RequestParam(required = false) Long id, @RequestParam String title, @RequestParam(defaultValue = "") String folder, @RequestParam(defaultValue = "") String tags,
-                @RequestParam(defaultValue = "false") boolean shared, @RequestParam String text, @RequestParam Sport sport, @RequestParam Basis basis, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String save(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) Long id,
+            @RequestParam String title,
+            @RequestParam(defaultValue = "") String folder,
+            @RequestParam(defaultValue = "") String tags,
+            @RequestParam(defaultValue = "false") boolean shared,
+            @RequestParam String text,
+            @RequestParam Sport sport,
+            @RequestParam Basis basis,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Shorthand.Reading reading = Shorthand.read(text, sport, basis);
         String problem = reading.problem().map(Shorthand.Problem::toString).orElse(null);
         if (reading.workout().isPresent()) {
             try {
-                workouts.save(id, viewer, new WorkoutService.Label(title, folder, tags, shared), reading.workout().get());
+                workouts.save(
+                        id,
+                        viewer,
+                        new WorkoutService.Label(title, folder, tags, shared),
+                        reading.workout().get());
                 return "redirect:/a/" + athleteId + "/workouts";
             } catch (IllegalArgumentException e) {
                 problem = e.getMessage();
@@ -169,7 +249,8 @@ class WorkoutController {
     private void forecast(Athlete athlete, Viewer viewer, Model model, LocalDate day) {
         Sport sport = (Sport) model.getAttribute("sport");
         model.addAttribute("axis", model.getAttribute("axis") == null ? "time" : model.getAttribute("axis"));
-        Shorthand.Reading reading = Shorthand.read((String) model.getAttribute("text"), sport, (Basis) model.getAttribute("basis"));
+        Shorthand.Reading reading =
+                Shorthand.read((String) model.getAttribute("text"), sport, (Basis) model.getAttribute("basis"));
         if (reading.problem().isPresent()) {
             model.addAttribute("problem", reading.problem().get());
             return;
@@ -180,7 +261,14 @@ class WorkoutController {
         try {
             Forecast forecast = Forecast.of(workout, zones);
             model.addAttribute("forecast", forecast);
-            model.addAttribute("drawing", Drawing.of(forecast, Editing.paths(workout), zones, sport, "distance".equals(model.getAttribute("axis"))));
+            model.addAttribute(
+                    "drawing",
+                    Drawing.of(
+                            forecast,
+                            Editing.paths(workout),
+                            zones,
+                            sport,
+                            "distance".equals(model.getAttribute("axis"))));
             if (sport.onWheels() && forecast.metres().isEmpty()) distance(forecast, zones, athlete, day, model);
             model.addAttribute("rescue", Rescue.of(workout, zones, forecast).orElse(null));
             model.addAttribute("zoneTimes", zoneTimes(forecast, zones, workout));
@@ -193,11 +281,13 @@ class WorkoutController {
     /** The distance of a ride by power, from the athlete's own rides of half a year. */
     private void distance(Forecast forecast, Zones zones, Athlete athlete, LocalDate day, Model model) {
         double threshold = zones.thresholds().get(Quantity.THRESHOLD_POWER).orElse(Double.NaN);
-        efforts.speedOfPower(athlete, day.minusDays(RECENT_DAYS)).ifPresent(relation -> relation.metres(forecast.steps(), threshold).ifPresent(metres -> {
-            model.addAttribute("likelyMetres", metres);
-            model.addAttribute("likelyFrom", relation.rides());
-            model.addAttribute("likelyPercent", Math.round(100 * relation.deviation()));
-        }));
+        efforts.speedOfPower(athlete, day.minusDays(RECENT_DAYS))
+                .ifPresent(relation -> relation.metres(forecast.steps(), threshold)
+                        .ifPresent(metres -> {
+                            model.addAttribute("likelyMetres", metres);
+                            model.addAttribute("likelyFrom", relation.rides());
+                            model.addAttribute("likelyPercent", Math.round(100 * relation.deviation()));
+                        }));
     }
 
     /** Planned time in a zone; {@code width} in percent of the longest. */
@@ -205,10 +295,12 @@ class WorkoutController {
 
     private static List<ZoneTime> zoneTimes(Forecast forecast, Zones zones, Workout workout) {
         List<Integer> seconds = forecast.secondsInZones(zones, workout);
-        int most = Math.max(1, seconds.stream().mapToInt(Integer::intValue).max().orElse(1));
+        int most =
+                Math.max(1, seconds.stream().mapToInt(Integer::intValue).max().orElse(1));
         List<ZoneTime> times = new ArrayList<>();
         ZoneSet set = zones.of(workout.basis().measure(), workout.sport()).orElse(null);
-        for (int i = 0; set != null && i < seconds.size(); i++) times.add(new ZoneTime(i + 1, set.names().get(i), seconds.get(i), 100.0 * seconds.get(i) / most));
+        for (int i = 0; set != null && i < seconds.size(); i++)
+            times.add(new ZoneTime(i + 1, set.names().get(i), seconds.get(i), 100.0 * seconds.get(i) / most));
         return times;
     }
 
@@ -216,13 +308,18 @@ class WorkoutController {
     record ForAthlete(String name, Forecast forecast, String missing) {}
 
     private void roster(Workout workout, Athlete shown, Viewer viewer, Model model) {
-        List<Athlete> roster = athletes.roster(viewer).stream().filter(a -> a.trains(workout.sport())).toList();
+        List<Athlete> roster = athletes.roster(viewer).stream()
+                .filter(a -> a.trains(workout.sport()))
+                .toList();
         if (roster.size() < 2) return;
         List<ForAthlete> all = new ArrayList<>();
         for (var entry : thresholds.zonesOf(roster).entrySet()) {
             Athlete athlete = entry.getKey();
             try {
-                all.add(new ForAthlete(athlete.name(), Forecast.of(workout, entry.getValue().on(athlete.dayOf(clock.instant()))), null));
+                all.add(new ForAthlete(
+                        athlete.name(),
+                        Forecast.of(workout, entry.getValue().on(athlete.dayOf(clock.instant()))),
+                        null));
             } catch (IllegalArgumentException e) {
                 all.add(new ForAthlete(athlete.name(), null, e.getMessage()));
             }

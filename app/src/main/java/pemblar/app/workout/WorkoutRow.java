@@ -15,10 +15,13 @@ class WorkoutRow {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
+
     Long accountId;
     String title;
+
     @JdbcTypeCode(SqlTypes.JSON)
     String structure;
+
     String folder = "";
     String tags = "";
     boolean shared;

@@ -35,9 +35,12 @@ public class WorkoutService {
         }
 
         Label checked() {
-            if (title.isBlank() || title.length() > 80) throw new IllegalArgumentException("Title: enter 1 to 80 characters.");
-            if (folder.length() > LONGEST_FOLDER) throw new IllegalArgumentException("Folder: enter at most " + LONGEST_FOLDER + " characters.");
-            if (tags.length() > LONGEST_TAGS) throw new IllegalArgumentException("Tags: enter at most " + LONGEST_TAGS + " characters.");
+            if (title.isBlank() || title.length() > 80)
+                throw new IllegalArgumentException("Title: enter 1 to 80 characters.");
+            if (folder.length() > LONGEST_FOLDER)
+                throw new IllegalArgumentException("Folder: enter at most " + LONGEST_FOLDER + " characters.");
+            if (tags.length() > LONGEST_TAGS)
+                throw new IllegalArgumentException("Tags: enter at most " + LONGEST_TAGS + " characters.");
             return new Label(title.strip(), folder.strip(), String.join(", ", split(tags)), shared);
         }
     }
@@ -46,8 +49,11 @@ public class WorkoutService {
     @Transactional(readOnly = true)
     public List<Shelved> everything(Viewer viewer) {
         List<Shelved> all = new ArrayList<>();
-        List<Shelved> stored = workouts.seenBy(viewer.accountId(), coaches(viewer)).stream().map(row -> shelved(row, viewer)).toList();
-        for (Origin origin : new Origin[] {Origin.OWN, Origin.COACH}) stored.stream().filter(w -> w.origin() == origin).forEach(all::add);
+        List<Shelved> stored = workouts.seenBy(viewer.accountId(), coaches(viewer)).stream()
+                .map(row -> shelved(row, viewer))
+                .toList();
+        for (Origin origin : new Origin[] {Origin.OWN, Origin.COACH})
+            stored.stream().filter(w -> w.origin() == origin).forEach(all::add);
         all.addAll(ShippedWorkouts.ALL);
         return all;
     }
@@ -60,8 +66,14 @@ public class WorkoutService {
 
     @Transactional(readOnly = true)
     public Shelved require(long id, Viewer viewer) {
-        if (id < 0) return ShippedWorkouts.ALL.stream().filter(w -> w.id() == id).findFirst().orElseThrow(() -> new NotFoundException("workout"));
-        return workouts.seen(id, viewer.accountId(), coaches(viewer)).map(row -> shelved(row, viewer)).orElseThrow(() -> new NotFoundException("workout"));
+        if (id < 0)
+            return ShippedWorkouts.ALL.stream()
+                    .filter(w -> w.id() == id)
+                    .findFirst()
+                    .orElseThrow(() -> new NotFoundException("workout"));
+        return workouts.seen(id, viewer.accountId(), coaches(viewer))
+                .map(row -> shelved(row, viewer))
+                .orElseThrow(() -> new NotFoundException("workout"));
     }
 
     /** Nobody has the account 0: a list for a query must not be empty. */
@@ -88,8 +100,10 @@ public class WorkoutService {
     @Transactional
     public long copy(long id, Viewer viewer) {
         Shelved from = require(id, viewer);
-        String title = from.isOwn() ? from.title().substring(0, Math.min(from.title().length(), 73)) + ", copy" : from.title();
-        return save(null, viewer, new Label(title, from.folder(), String.join(", ", from.tags()), false), from.workout());
+        String title =
+                from.isOwn() ? from.title().substring(0, Math.min(from.title().length(), 73)) + ", copy" : from.title();
+        return save(
+                null, viewer, new Label(title, from.folder(), String.join(", ", from.tags()), false), from.workout());
     }
 
     /** An archived workout is no longer offered; what was scheduled from it stays. */
@@ -99,15 +113,29 @@ public class WorkoutService {
     }
 
     private WorkoutRow own(long id, Viewer viewer) {
-        return workouts.findByIdAndAccountId(id, viewer.accountId()).orElseThrow(() -> new NotFoundException("workout"));
+        return workouts.findByIdAndAccountId(id, viewer.accountId())
+                .orElseThrow(() -> new NotFoundException("workout"));
     }
 
     private static List<String> split(String tags) {
-        return Arrays.stream(tags.split(",")).map(String::strip).filter(tag -> !tag.isEmpty()).distinct().toList();
+        return Arrays.stream(tags.split(","))
+                .map(String::strip)
+                .filter(tag -> !tag.isEmpty())
+                .distinct()
+                .toList();
     }
 
     private static Shelved shelved(WorkoutRow row, Viewer viewer) {
         Origin origin = row.accountId == viewer.accountId() ? Origin.OWN : Origin.COACH;
-        return new Shelved(row.id, row.title, WorkoutJson.read(row.structure), row.folder, split(row.tags), origin, row.shared, row.archived, row.version);
+        return new Shelved(
+                row.id,
+                row.title,
+                WorkoutJson.read(row.structure),
+                row.folder,
+                split(row.tags),
+                origin,
+                row.shared,
+                row.archived,
+                row.version);
     }
 }

@@ -1,4 +1,2 @@
-/**
- * The library and the designer.
- */
+/** The library and the designer. */
 package pemblar.app.workout;

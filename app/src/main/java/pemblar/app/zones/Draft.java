@@ -5,17 +5,18 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import pemblar.app.threshold.Amounts;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.ZoneScheme.Reference;
 import pemblar.core.zone.ZoneSchemes;
-import pemblar.core.sport.Measure;
-import pemblar.core.sport.Sport;
 import pemblar.formats.json.ZoneSchemeJson;
 
 /**
- * The scheme on the editor's desk. The form carries the scheme as it was drawn, and what was typed since; each typed boundary is
- * moved in turn and stops at its neighbours, so that whatever is typed in whatever order, the zones stay sound.
+ * The scheme on the editor's desk. The form carries the scheme as it was drawn, and what was typed since; each typed
+ * boundary is moved in turn and stops at its neighbours, so that whatever is typed in whatever order, the zones stay
+ * sound.
  */
 final class Draft {
     private final List<String> problems = new ArrayList<>();
@@ -51,11 +52,14 @@ final class Draft {
 
     private void names(Map<String, String> form) {
         String name = form.getOrDefault("name", scheme.name()).strip();
-        if (name.isEmpty() || name.length() > ZoneScheme.LONGEST_NAME) problems.add("Name: 1 to " + ZoneScheme.LONGEST_NAME + " characters.");
+        if (name.isEmpty() || name.length() > ZoneScheme.LONGEST_NAME)
+            problems.add("Name: 1 to " + ZoneScheme.LONGEST_NAME + " characters.");
         else scheme = scheme.named(name);
         for (int zone = 1; zone <= scheme.names().size(); zone++) {
-            String called = form.getOrDefault("zone" + zone, scheme.names().get(zone - 1)).strip();
-            if (called.isEmpty() || called.length() > ZoneScheme.LONGEST_NAME) problems.add("Zone " + zone + ": its name needs 1 to " + ZoneScheme.LONGEST_NAME + " characters.");
+            String called = form.getOrDefault("zone" + zone, scheme.names().get(zone - 1))
+                    .strip();
+            if (called.isEmpty() || called.length() > ZoneScheme.LONGEST_NAME)
+                problems.add("Zone " + zone + ": its name needs 1 to " + ZoneScheme.LONGEST_NAME + " characters.");
             else scheme = scheme.withZoneName(zone, called);
         }
     }
@@ -72,9 +76,12 @@ final class Draft {
         try {
             double wanted = parsed(typed);
             scheme = scheme.moved(index, wanted);
-            if (Math.abs(scheme.boundaries().get(index) - wanted) > 1e-9) problems.add("The boundary " + typed.strip() + " stops at " + shown(scheme, sport, index) + ", next to its neighbour.");
+            if (Math.abs(scheme.boundaries().get(index) - wanted) > 1e-9)
+                problems.add("The boundary " + typed.strip() + " stops at " + shown(scheme, sport, index)
+                        + ", next to its neighbour.");
         } catch (IllegalArgumentException e) {
-            problems.add("“" + typed + "” is not a " + (isPace() ? "pace such as " + Amounts.example(quantity(scheme, sport)) + "." : "number."));
+            problems.add("“" + typed + "” is not a "
+                    + (isPace() ? "pace such as " + Amounts.example(quantity(scheme, sport)) + "." : "number."));
         }
     }
 
@@ -92,7 +99,8 @@ final class Draft {
     /** A boundary as it is typed: a pace for absolute speeds, else a number without a needless point. */
     static String shown(ZoneScheme scheme, Sport sport, int index) {
         double value = scheme.boundaries().get(index);
-        if (scheme.measure() == Measure.SPEED && scheme.reference() == Reference.ABSOLUTE) return Amounts.shown(quantity(scheme, sport), value);
+        if (scheme.measure() == Measure.SPEED && scheme.reference() == Reference.ABSOLUTE)
+            return Amounts.shown(quantity(scheme, sport), value);
         return value == Math.rint(value) ? String.valueOf((long) value) : String.format(Locale.ROOT, "%.1f", value);
     }
 
@@ -109,12 +117,13 @@ final class Draft {
                 case "join" -> scheme = scheme.joined(Integer.parseInt(parts[1]));
                 case "move" -> scheme = scheme.moved(Integer.parseInt(parts[1]), Double.parseDouble(parts[2]));
                 case "laboratory" -> laboratory(form.getOrDefault("first", ""), form.getOrDefault("second", ""));
-                default -> { }
+                default -> {}
             }
         } catch (IndexOutOfBoundsException | NumberFormatException e) {
             problems.add("That edit is not possible here.");
         } catch (IllegalArgumentException e) {
-            problems.add("Zones must be " + ZoneScheme.FEWEST_ZONES + " to " + ZoneScheme.MOST_ZONES + ", with room between their boundaries.");
+            problems.add("Zones must be " + ZoneScheme.FEWEST_ZONES + " to " + ZoneScheme.MOST_ZONES
+                    + ", with room between their boundaries.");
         }
     }
 
@@ -127,7 +136,9 @@ final class Draft {
                 problems.add("The second threshold must be harder than the first.");
                 return;
             }
-            if (!quantity.allows(low) || !quantity.allows(high)) problems.add("Accepted are thresholds from " + Amounts.withUnit(quantity, quantity.lowest()) + " to " + Amounts.withUnit(quantity, quantity.highest()) + ".");
+            if (!quantity.allows(low) || !quantity.allows(high))
+                problems.add("Accepted are thresholds from " + Amounts.withUnit(quantity, quantity.lowest()) + " to "
+                        + Amounts.withUnit(quantity, quantity.highest()) + ".");
             else scheme = ZoneSchemes.fromLaboratory("From the laboratory", scheme.measure(), low, high);
         } catch (NumberFormatException e) {
             problems.add("Type both thresholds, in " + Amounts.unit(quantity) + ".");

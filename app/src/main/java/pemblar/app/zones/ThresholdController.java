@@ -25,6 +25,7 @@ import pemblar.app.session.EffortService;
 import pemblar.app.session.RecomputationService;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
+import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.DatedValues.Dated;
@@ -32,8 +33,6 @@ import pemblar.core.threshold.Plausibility;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Sex;
 import pemblar.core.zone.DatedZones;
-import pemblar.core.sport.Measure;
-import pemblar.core.zone.Zones;
 
 /** Thresholds, each with its day, what is doubtful about them, and the zones that follow. */
 @Controller
@@ -47,7 +46,13 @@ class ThresholdController {
     private final EffortService efforts;
     private final Shown shown;
 
-    ThresholdController(Pages pages, ThresholdService thresholds, AthleteService athletes, RecomputationService recomputations, EffortService efforts, Shown shown) {
+    ThresholdController(
+            Pages pages,
+            ThresholdService thresholds,
+            AthleteService athletes,
+            RecomputationService recomputations,
+            EffortService efforts,
+            Shown shown) {
         this.pages = pages;
         this.thresholds = thresholds;
         this.athletes = athletes;
@@ -57,61 +62,98 @@ class ThresholdController {
     }
 
     /** A quantity with what holds today and all values so far, newest first. */
-    record QuantityView(Quantity quantity, String label, String unit, String example, String now, List<DatedView> history) {}
+    record QuantityView(
+            Quantity quantity, String label, String unit, String example, String now, List<DatedView> history) {}
 
     record DatedView(LocalDate from, String value) {}
 
     @GetMapping
-    String show(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String show(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         Athlete athlete = page.athlete();
         LocalDate today = page.today();
         DatedZones zones = thresholds.zonesOf(athlete);
-        model.addAttribute("quantities", quantities(athlete.sports(), zones.values()).stream().map(q -> view(q, zones.values(), today)).toList());
+        model.addAttribute(
+                "quantities",
+                quantities(athlete.sports(), zones.values()).stream()
+                        .map(q -> view(q, zones.values(), today))
+                        .toList());
         model.addAttribute("trainable", Sport.TRAINED);
         model.addAttribute("zones", ZoneView.all(athlete.sports(), zones.on(today)));
         model.addAttribute("warnings", warnings(athlete, zones, today));
         model.addAttribute("progress", recomputations.latest(athlete).orElse(null));
-        model.addAttribute("undoValue", thresholds.latestChange(athleteId, viewer).orElse(null));
+        model.addAttribute(
+                "undoValue", thresholds.latestChange(athleteId, viewer).orElse(null));
         return "zones/thresholds";
     }
 
     /** What a person of this sport can set; a value that is there is always shown. */
     private static List<Quantity> quantities(List<Sport> sports, DatedValues values) {
         return Arrays.stream(Quantity.values())
-            .filter(q -> sports.stream().anyMatch(q::serves) || values.values().stream().anyMatch(d -> d.quantity() == q)).toList();
+                .filter(q -> sports.stream().anyMatch(q::serves)
+                        || values.values().stream().anyMatch(d -> d.quantity() == q))
+                .toList();
     }
 
     private List<String> warnings(Athlete athlete, DatedZones zones, LocalDate today) {
-        Plausibility.LastYear best = new Plausibility.LastYear(best(athlete, Sport.RIDE, Measure.POWER, today), best(athlete, Sport.RUN, Measure.SPEED, today), best(athlete, Sport.RIDE, Measure.HEART_RATE, today));
-        List<Dated> masses = zones.values().values().stream().filter(d -> d.quantity() == Quantity.BODY_MASS && !d.from().isAfter(today)).toList();
-        OptionalDouble massBefore = masses.size() < 2 ? OptionalDouble.empty() : OptionalDouble.of(masses.get(masses.size() - 2).value());
-        List<String> words = new ArrayList<>(Warnings.words(Plausibility.of(zones.values().on(today), best, massBefore)));
-        if (zones.on(today).ridesWithRunningZones()) words.add("Riding uses the heart-rate zones of running. Heart rate runs about 5 to 10 beats lower on the bike: give riding its own set, or its own threshold.");
+        Plausibility.LastYear best = new Plausibility.LastYear(
+                best(athlete, Sport.RIDE, Measure.POWER, today),
+                best(athlete, Sport.RUN, Measure.SPEED, today),
+                best(athlete, Sport.RIDE, Measure.HEART_RATE, today));
+        List<Dated> masses = zones.values().values().stream()
+                .filter(d -> d.quantity() == Quantity.BODY_MASS && !d.from().isAfter(today))
+                .toList();
+        OptionalDouble massBefore = masses.size() < 2
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(masses.get(masses.size() - 2).value());
+        List<String> words =
+                new ArrayList<>(Warnings.words(Plausibility.of(zones.values().on(today), best, massBefore)));
+        if (zones.on(today).ridesWithRunningZones())
+            words.add("Riding uses the heart-rate zones of running. Heart rate runs about 5 to 10 beats lower "
+                    + "on the bike: give riding its own set, or its own threshold.");
         return words;
     }
 
     private double best(Athlete athlete, Sport sport, Measure measure, LocalDate today) {
-        return efforts.curve(athlete, sport, measure, today.minusDays(YEAR), today).at(Plausibility.THRESHOLD_SECONDS);
+        return efforts.curve(athlete, sport, measure, today.minusDays(YEAR), today)
+                .at(Plausibility.THRESHOLD_SECONDS);
     }
 
     @PostMapping("/remove")
-    String remove(@PathVariable long athleteId, @RequestParam Quantity quantity, @RequestParam LocalDate from, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
-        thresholds.remove(athleteId, viewer, quantity, from, "The " + quantity.label() + " of " + shown.date(from) + " was removed.");
+    String remove(
+            @PathVariable long athleteId,
+            @RequestParam Quantity quantity,
+            @RequestParam LocalDate from,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        thresholds.remove(
+                athleteId,
+                viewer,
+                quantity,
+                from,
+                "The " + quantity.label() + " of " + shown.date(from) + " was removed.");
         flash.addFlashAttribute("changed", true);
         return "redirect:/a/" + athleteId + "/thresholds";
     }
 
     @PostMapping("/sex")
-    String sex(@PathVariable long athleteId, @RequestParam Sex sex, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String sex(
+            @PathVariable long athleteId,
+            @RequestParam Sex sex,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         thresholds.setSex(athleteId, viewer, sex);
         return "redirect:/a/" + athleteId + "/thresholds";
     }
 
     /** What is trained, the first one first. */
     @PostMapping("/sports")
-    String sports(@PathVariable long athleteId, @RequestParam(required = false) List<Sport> sports, @RequestParam(required = false) Sport first,
-                  @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String sports(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) List<Sport> sports,
+            @RequestParam(required = false) Sport first,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         List<Sport> trained = new ArrayList<>(sports == null ? List.of() : sports);
         trained.removeIf(s -> !Sport.TRAINED.contains(s));
         if (trained.remove(first)) trained.add(0, first);
@@ -124,7 +166,8 @@ class ThresholdController {
     }
 
     @GetMapping("/progress")
-    String progress(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String progress(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Athlete athlete = athletes.require(athleteId, viewer);
         model.addAttribute("athlete", athlete);
         model.addAttribute("progress", recomputations.latest(athlete).orElse(null));
@@ -134,8 +177,17 @@ class ThresholdController {
 
     private static QuantityView view(Quantity quantity, DatedValues values, LocalDate today) {
         Optional<Dated> now = values.latest(quantity, today);
-        List<DatedView> history = values.values().stream().filter(d -> d.quantity() == quantity).sorted(Comparator.comparing(Dated::from).reversed())
-            .map(d -> new DatedView(d.from(), Amounts.shown(quantity, d.value()))).toList();
-        return new QuantityView(quantity, Amounts.label(quantity), Amounts.unit(quantity), "e.g. " + Amounts.example(quantity), now.map(d -> Amounts.shown(quantity, d.value())).orElse(null), history);
+        List<DatedView> history = values.values().stream()
+                .filter(d -> d.quantity() == quantity)
+                .sorted(Comparator.comparing(Dated::from).reversed())
+                .map(d -> new DatedView(d.from(), Amounts.shown(quantity, d.value())))
+                .toList();
+        return new QuantityView(
+                quantity,
+                Amounts.label(quantity),
+                Amounts.unit(quantity),
+                "e.g. " + Amounts.example(quantity),
+                now.map(d -> Amounts.shown(quantity, d.value())).orElse(null),
+                history);
     }
 }

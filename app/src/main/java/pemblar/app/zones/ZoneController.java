@@ -1,6 +1,5 @@
 package pemblar.app.zones;
 
-import pemblar.core.sport.Sport;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.InstantSource;
@@ -33,16 +32,18 @@ import pemblar.app.ribbon.Pages;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.threshold.ZoneSchemeService;
+import pemblar.core.sport.Sport;
 import pemblar.core.zone.DatedZones;
 import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.ZoneScheme.Reference;
 import pemblar.core.zone.ZoneSchemes;
 import pemblar.core.zone.ZoneSet;
-import pemblar.core.sport.Measure;
 import pemblar.core.zone.Zones;
 import pemblar.formats.json.ZoneSchemeJson;
 
-/** Zone sets: choose a scheme, edit it, let it hold from a day on, keep it as one's own. All edits are computed here. */
+/**
+ * Zone sets: choose a scheme, edit it, let it hold from a day on, keep it as one's own. All edits are computed here.
+ */
 @Controller
 @RequestMapping("/a/{athleteId}/thresholds/zones")
 class ZoneController {
@@ -55,7 +56,14 @@ class ZoneController {
     private final Shown shown;
     private final InstantSource clock;
 
-    ZoneController(Pages pages, ThresholdService thresholds, ZoneSchemeService schemes, ScheduleService schedule, AthleteService athletes, Shown shown, InstantSource clock) {
+    ZoneController(
+            Pages pages,
+            ThresholdService thresholds,
+            ZoneSchemeService schemes,
+            ScheduleService schedule,
+            AthleteService athletes,
+            Shown shown,
+            InstantSource clock) {
         this.pages = pages;
         this.thresholds = thresholds;
         this.schemes = schemes;
@@ -65,7 +73,10 @@ class ZoneController {
         this.clock = clock;
     }
 
-    /** A zone of the editor: its upper boundary as typed, null for the last; where it stands in the bar, in percent of its width. */
+    /**
+     * A zone of the editor: its upper boundary as typed, null for the last; where it stands in the bar, in percent of
+     * its width.
+     */
     record Edited(int number, String name, String boundary, Double value, String range, double left, double width) {}
 
     /** A set that held or holds, by its first day. */
@@ -75,37 +86,64 @@ class ZoneController {
     record Choice(String value, String name) {}
 
     @GetMapping
-    String show(@PathVariable long athleteId, @RequestParam Map<String, String> asked, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String show(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> asked,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         ZoneView.Kind kind = kind(page.athlete(), asked);
         DatedZones zones = thresholds.zonesOf(page.athlete());
-        ZoneScheme start = chosen(asked.getOrDefault("scheme", ""), kind, viewer).or(() -> zones.on(page.today()).scheme(kind.measure(), kind.sport())).orElseThrow();
+        ZoneScheme start = chosen(asked.getOrDefault("scheme", ""), kind, viewer)
+                .or(() -> zones.on(page.today()).scheme(kind.measure(), kind.sport()))
+                .orElseThrow();
         fill(model, page.athlete(), kind, zones, page.today(), Draft.of(start, kind.sport()), viewer);
         return "zones/zones";
     }
 
     private static ZoneView.Kind kind(Athlete athlete, Map<String, String> asked) {
         List<ZoneView.Kind> kinds = ZoneView.kinds(athlete.sports());
-        return kinds.stream().filter(k -> k.sport().name().equals(asked.get("sport")) && k.measure().name().equals(asked.get("measure"))).findFirst().orElse(kinds.get(0));
+        return kinds.stream()
+                .filter(k -> k.sport().name().equals(asked.get("sport"))
+                        && k.measure().name().equals(asked.get("measure")))
+                .findFirst()
+                .orElse(kinds.get(0));
     }
 
     private Optional<ZoneScheme> chosen(String value, ZoneView.Kind kind, Viewer viewer) {
-        if (value.matches("own-\\d{1,15}")) return Optional.of(schemes.require(Long.parseLong(value.substring(4)), viewer).scheme()).filter(s -> s.measure() == kind.measure());
-        return value.matches("\\d") && Integer.parseInt(value) < ZoneSchemes.ALL.size() ? Optional.of(ZoneSchemes.ALL.get(Integer.parseInt(value))).filter(s -> s.measure() == kind.measure()) : Optional.empty();
+        if (value.matches("own-\\d{1,15}"))
+            return Optional.of(schemes.require(Long.parseLong(value.substring(4)), viewer)
+                            .scheme())
+                    .filter(s -> s.measure() == kind.measure());
+        return value.matches("\\d") && Integer.parseInt(value) < ZoneSchemes.ALL.size()
+                ? Optional.of(ZoneSchemes.ALL.get(Integer.parseInt(value))).filter(s -> s.measure() == kind.measure())
+                : Optional.empty();
     }
 
-    private void fill(Model model, Athlete athlete, ZoneView.Kind kind, DatedZones zones, LocalDate today, Draft draft, Viewer viewer) {
+    private void fill(
+            Model model,
+            Athlete athlete,
+            ZoneView.Kind kind,
+            DatedZones zones,
+            LocalDate today,
+            Draft draft,
+            Viewer viewer) {
         List<Choice> choices = new ArrayList<>();
-        for (int i = 0; i < ZoneSchemes.ALL.size(); i++) if (ZoneSchemes.ALL.get(i).measure() == kind.measure()) choices.add(new Choice(String.valueOf(i), ZoneSchemes.ALL.get(i).name()));
+        for (int i = 0; i < ZoneSchemes.ALL.size(); i++)
+            if (ZoneSchemes.ALL.get(i).measure() == kind.measure())
+                choices.add(new Choice(String.valueOf(i), ZoneSchemes.ALL.get(i).name()));
         List<ZoneSchemeService.Kept> own = schemes.own(viewer);
-        own.stream().filter(k -> k.scheme().measure() == kind.measure()).forEach(k -> choices.add(new Choice("own-" + k.id(), k.scheme().name() + " (own)")));
+        own.stream()
+                .filter(k -> k.scheme().measure() == kind.measure())
+                .forEach(k -> choices.add(new Choice("own-" + k.id(), k.scheme().name() + " (own)")));
         Zones now = zones.on(today);
         model.addAttribute("kind", kind);
         model.addAttribute("kinds", ZoneView.kinds(athlete.sports()));
         model.addAttribute("choices", choices);
         model.addAttribute("own", own);
         model.addAttribute("history", history(zones, kind, today));
-        model.addAttribute("undoValue", thresholds.latestChange(athlete.id(), viewer).orElse(null));
+        model.addAttribute(
+                "undoValue", thresholds.latestChange(athlete.id(), viewer).orElse(null));
         model.addAttribute("holdsFrom", today);
         model.addAttribute("isUsual", now.chosen().get(new Zones.Key(kind.sport(), kind.measure())) == null);
         editor(model, kind, now, draft);
@@ -114,7 +152,11 @@ class ZoneController {
     private static List<History> history(DatedZones zones, ZoneView.Kind kind, LocalDate today) {
         Zones.Key key = new Zones.Key(kind.sport(), kind.measure());
         LocalDate holds = zones.latest(key, today).map(DatedZones.Dated::from).orElse(null);
-        return zones.sets().stream().filter(s -> s.key().equals(key)).map(s -> new History(s.from(), s.scheme().name(), s.from().equals(holds))).sorted(java.util.Comparator.comparing(History::from).reversed()).toList();
+        return zones.sets().stream()
+                .filter(s -> s.key().equals(key))
+                .map(s -> new History(s.from(), s.scheme().name(), s.from().equals(holds)))
+                .sorted(java.util.Comparator.comparing(History::from).reversed())
+                .toList();
     }
 
     private static void editor(Model model, ZoneView.Kind kind, Zones now, Draft draft) {
@@ -129,7 +171,14 @@ class ZoneController {
             int zone = i + 1;
             boolean top = i == scheme.boundaries().size();
             double right = top ? 100 : 100 * (scheme.boundaries().get(i) - low) / (high - low);
-            zones.add(new Edited(zone, scheme.names().get(i), top ? null : Draft.shown(scheme, kind.sport(), i), top ? null : scheme.boundaries().get(i), set.map(s -> ZoneView.range(s, kind.sport(), zone)).orElse("–"), left, right - left));
+            zones.add(new Edited(
+                    zone,
+                    scheme.names().get(i),
+                    top ? null : Draft.shown(scheme, kind.sport(), i),
+                    top ? null : scheme.boundaries().get(i),
+                    set.map(s -> ZoneView.range(s, kind.sport(), zone)).orElse("–"),
+                    left,
+                    right - left));
             left = right;
         }
         model.addAttribute("zones", zones);
@@ -157,9 +206,15 @@ class ZoneController {
         };
     }
 
-    /** The editor after an edit: computed, not saved. The day that is typed stays as it is, also while it is half typed. */
+    /**
+     * The editor after an edit: computed, not saved. The day that is typed stays as it is, also while it is half typed.
+     */
     @PostMapping("/edit")
-    String edit(@PathVariable long athleteId, @RequestParam Map<String, String> form, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String edit(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> form,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Athlete athlete = athletes.require(athleteId, viewer);
         LocalDate today = athlete.dayOf(clock.instant());
         ZoneView.Kind kind = kind(athlete, form);
@@ -172,8 +227,13 @@ class ZoneController {
 
     /** Lets the edited scheme hold from a day on, or keeps it as one's own. */
     @PostMapping
-    String save(@PathVariable long athleteId, @RequestParam Map<String, String> form, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
-                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model, RedirectAttributes flash) {
+    String save(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> form,
+            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model,
+            RedirectAttributes flash) {
         Athlete athlete = athletes.require(athleteId, viewer);
         ZoneView.Kind kind = kind(athlete, form);
         Draft draft = Draft.typed(form, kind.sport());
@@ -185,12 +245,25 @@ class ZoneController {
         try {
             if (form.getOrDefault("do", "").equals("keep")) {
                 schemes.save(viewer, draft.scheme());
-                flash.addFlashAttribute("said", "Saved as your own scheme “" + draft.scheme().name() + "”. It can be used for every athlete you see.");
+                flash.addFlashAttribute(
+                        "said",
+                        "Saved as your own scheme “" + draft.scheme().name()
+                                + "”. It can be used for every athlete you see.");
             } else {
-                Long ownId = schemes.own(viewer).stream().filter(k -> k.scheme().equals(draft.scheme())).map(ZoneSchemeService.Kept::id).findFirst().orElse(null);
+                Long ownId = schemes.own(viewer).stream()
+                        .filter(k -> k.scheme().equals(draft.scheme()))
+                        .map(ZoneSchemeService.Kept::id)
+                        .findFirst()
+                        .orElse(null);
                 String label = kind.title() + " has “" + draft.scheme().name() + "” from " + shown.date(from) + ".";
-                thresholds.takeUp(athleteId, viewer, new DatedZones.Dated(new Zones.Key(kind.sport(), kind.measure()), from, draft.scheme()), ownId, label);
-                flash.addFlashAttribute("said", label + " Time in zones of the sessions from then on is computed anew.");
+                thresholds.takeUp(
+                        athleteId,
+                        viewer,
+                        new DatedZones.Dated(new Zones.Key(kind.sport(), kind.measure()), from, draft.scheme()),
+                        ownId,
+                        label);
+                flash.addFlashAttribute(
+                        "said", label + " Time in zones of the sessions from then on is computed anew.");
             }
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
@@ -200,19 +273,39 @@ class ZoneController {
 
     /** Takes a dated set away, unless planned sessions name zones that would then not be there. */
     @PostMapping("/drop")
-    String drop(@PathVariable long athleteId, @RequestParam Map<String, String> form, @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
-                @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String drop(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> form,
+            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         Athlete athlete = athletes.require(athleteId, viewer);
         ZoneView.Kind kind = kind(athlete, form);
         Zones.Key key = new Zones.Key(kind.sport(), kind.measure());
         List<String> users = schedule.usersOfZones(athlete, key, from);
-        if (users.isEmpty()) thresholds.dropZoneSet(athleteId, viewer, key, from, "The " + kind.title().toLowerCase(Locale.ROOT) + " zones of " + shown.date(from) + " were taken away.");
-        else flash.addFlashAttribute("said", "This set is in use and stays: planned sessions have targets in its zones: " + String.join("; ", users) + ". Change their targets or drop them first.");
+        if (users.isEmpty())
+            thresholds.dropZoneSet(
+                    athleteId,
+                    viewer,
+                    key,
+                    from,
+                    "The " + kind.title().toLowerCase(Locale.ROOT) + " zones of " + shown.date(from)
+                            + " were taken away.");
+        else
+            flash.addFlashAttribute(
+                    "said",
+                    "This set is in use and stays: planned sessions have targets in its zones: "
+                            + String.join("; ", users) + ". Change their targets or drop them first.");
         return back(athleteId, kind);
     }
 
     @PostMapping("/own/delete")
-    String delete(@PathVariable long athleteId, @RequestParam long id, @RequestParam Map<String, String> form, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String delete(
+            @PathVariable long athleteId,
+            @RequestParam long id,
+            @RequestParam Map<String, String> form,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
         Athlete athlete = athletes.require(athleteId, viewer);
         try {
             schemes.delete(viewer, id);
@@ -224,19 +317,39 @@ class ZoneController {
     }
 
     @GetMapping("/own.json")
-    ResponseEntity<byte[]> export(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    ResponseEntity<byte[]> export(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         athletes.require(athleteId, viewer);
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON)
-            .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("pemblar-zones.json").build().toString())
-            .body(schemes.export(viewer).getBytes(StandardCharsets.UTF_8));
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("pemblar-zones.json")
+                                .build()
+                                .toString())
+                .body(schemes.export(viewer).getBytes(StandardCharsets.UTF_8));
     }
 
     @PostMapping("/import")
-    String takeIn(@PathVariable long athleteId, @RequestParam MultipartFile file, @RequestParam Map<String, String> form, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) throws IOException {
+    String takeIn(
+            @PathVariable long athleteId,
+            @RequestParam MultipartFile file,
+            @RequestParam Map<String, String> form,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash)
+            throws IOException {
         Athlete athlete = athletes.require(athleteId, viewer);
-        String name = Optional.ofNullable(file.getOriginalFilename()).filter(n -> !n.isBlank()).orElse("the file");
-        if (file.getSize() > ZoneSchemeJson.MOST_BYTES) flash.addFlashAttribute("said", name + " is too large for a file of zones: at most " + ZoneSchemeJson.MOST_BYTES / 1000 + " kB.");
-        else flash.addFlashAttribute("said", schemes.importFrom(viewer, name, new String(file.getBytes(), StandardCharsets.UTF_8)));
+        String name = Optional.ofNullable(file.getOriginalFilename())
+                .filter(n -> !n.isBlank())
+                .orElse("the file");
+        if (file.getSize() > ZoneSchemeJson.MOST_BYTES)
+            flash.addFlashAttribute(
+                    "said",
+                    name + " is too large for a file of zones: at most " + ZoneSchemeJson.MOST_BYTES / 1000 + " kB.");
+        else
+            flash.addFlashAttribute(
+                    "said", schemes.importFrom(viewer, name, new String(file.getBytes(), StandardCharsets.UTF_8)));
         return back(athleteId, kind(athlete, form));
     }
 

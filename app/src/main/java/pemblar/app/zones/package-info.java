@@ -1,4 +1,2 @@
-/**
- * The page of an athlete's thresholds and the zones that follow.
- */
+/** The page of an athlete's thresholds and the zones that follow. */
 package pemblar.app.zones;

@@ -17,7 +17,8 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 class AccountServiceTest {
     private final AccountRepository accounts = mock(AccountRepository.class);
-    private final AccountService service = new AccountService(accounts, new BCryptPasswordEncoder(4), () -> Instant.EPOCH);
+    private final AccountService service =
+            new AccountService(accounts, new BCryptPasswordEncoder(4), () -> Instant.EPOCH);
 
     @Test
     void aPasswordIsKeptAsAHashOnly() {
@@ -27,11 +28,17 @@ class AccountServiceTest {
             row.id = 7L;
             return row;
         });
-        assertEquals(7, service.create(" Some@Example.ORG ", " Name ", "a long password").accountId());
+        assertEquals(
+                7,
+                service.create(" Some@Example.ORG ", " Name ", "a long password")
+                        .accountId());
         ArgumentCaptor<AccountRow> saved = ArgumentCaptor.forClass(AccountRow.class);
         verify(accounts).save(saved.capture());
         assertEquals("some@example.org", saved.getValue().email);
-        assertEquals(true, saved.getValue().passwordHash.startsWith("$2") && !saved.getValue().passwordHash.contains("password"));
+        assertEquals(
+                true,
+                saved.getValue().passwordHash.startsWith("$2")
+                        && !saved.getValue().passwordHash.contains("password"));
     }
 
     @Test

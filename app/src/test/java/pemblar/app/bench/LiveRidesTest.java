@@ -11,14 +11,14 @@ import java.time.Instant;
 import java.time.InstantSource;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import pemblar.benchunit.Body;
 import pemblar.benchunit.LiveUnit;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Recording;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Shorthand;
@@ -34,8 +34,19 @@ class LiveRidesTest {
     @BeforeEach
     void start() {
         passes(0);
-        byte[] file = FitWorkouts.of("Test", Shorthand.read("10min 50%, 5min 100%", Sport.RIDE).workout().orElseThrow(), Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250)).write(1, START);
-        rides.start(1, 7, LiveUnit.load(file, new Body(Sport.RIDE, 250, 20_000, 4, 50, 188, 70), new Random(1), 0), START, 20);
+        byte[] file = FitWorkouts.of(
+                        "Test",
+                        Shorthand.read("10min 50%, 5min 100%", Sport.RIDE)
+                                .workout()
+                                .orElseThrow(),
+                        Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250))
+                .write(1, START);
+        rides.start(
+                1,
+                7,
+                LiveUnit.load(file, new Body(Sport.RIDE, 250, 20_000, 4, 50, 188, 70), new Random(1), 0),
+                START,
+                20);
     }
 
     private void passes(long millis) {
@@ -51,7 +62,7 @@ class LiveRidesTest {
     void theUnitLivesByTheClockTimesItsSpeed() {
         passes(3000);
         assertEquals(60, state().view().second());
-        passes(25);        // half a second of the unit is carried on, not lost
+        passes(25); // half a second of the unit is carried on, not lost
         assertEquals(60, state().view().second());
         passes(25);
         assertEquals(61, state().view().second());
@@ -71,9 +82,11 @@ class LiveRidesTest {
         rides.key(1, 7, "resume");
         passes(1000);
         rides.key(1, 7, "stop");
-        Recording recording = RecordingFiles.read(finished().orElseThrow(), Optional.empty()).recording().orElseThrow();
+        Recording recording = RecordingFiles.read(finished().orElseThrow(), Optional.empty())
+                .recording()
+                .orElseThrow();
         assertEquals(80, recording.seconds());
-        assertEquals(120, recording.elapsedSeconds(), 1);        // 40 s of the unit's clock stood still
+        assertEquals(120, recording.elapsedSeconds(), 1); // 40 s of the unit's clock stood still
     }
 
     @Test
@@ -96,9 +109,11 @@ class LiveRidesTest {
         passes(60_000);
         rides.state(1, 7);
         rides.key(1, 7, "stop");
-        assertThrows(IllegalStateException.class, () -> rides.finish(1, 7, bytes -> {
-            throw new IllegalStateException("the disk is full");
-        }));
+        assertThrows(
+                IllegalStateException.class,
+                () -> rides.finish(1, 7, bytes -> {
+                    throw new IllegalStateException("the disk is full");
+                }));
         assertEquals(List.of(7L), rides.waiting(1));
         assertTrue(finished().isPresent());
         assertEquals(List.of(), rides.waiting(1));

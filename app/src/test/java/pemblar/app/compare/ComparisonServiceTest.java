@@ -33,10 +33,10 @@ import pemblar.app.session.SessionService;
 import pemblar.app.session.SessionService.Opened;
 import pemblar.app.session.Slab;
 import pemblar.app.undo.UndoService;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.Zones;
@@ -49,10 +49,23 @@ class ComparisonServiceTest {
     private final SessionService sessions = mock(SessionService.class);
     private final AthleteService athletes = mock(AthleteService.class);
     private final UndoService undo = mock(UndoService.class);
-    private final ComparisonService service = new ComparisonService(store, sessions, mock(RepetitionFinder.class), athletes, undo, () -> Instant.EPOCH);
+    private final ComparisonService service =
+            new ComparisonService(store, sessions, mock(RepetitionFinder.class), athletes, undo, () -> Instant.EPOCH);
 
     private static Line line(int revision, double watts) {
-        return new Line(1, 7, 100, 200, "Fives · 1", "before", false, Map.of("HEART_RATE", 150.0), Map.of("WATTS", watts), revision, "2026-05-04", "road");
+        return new Line(
+                1,
+                7,
+                100,
+                200,
+                "Fives · 1",
+                "before",
+                false,
+                Map.of("HEART_RATE", 150.0),
+                Map.of("WATTS", watts),
+                revision,
+                "2026-05-04",
+                "road");
     }
 
     private void holds(Line line) {
@@ -65,18 +78,48 @@ class ComparisonServiceTest {
     private static Opened recorded(int trimmed) {
         double[] watts = new double[400];
         Arrays.fill(watts, 210);
-        Recording recording = new Recording(Sport.RIDE, Instant.EPOCH, watts.length, List.of(), Map.of("power", Series.of(watts)), List.of());
-        Slab slab = new Slab(7, LocalDate.of(2026, 5, 4), null, Sport.RIDE, "Fives", false, 100, null, null, null, null, false, 0, "", null, null);
-        Athlete athlete = new Athlete(ATHLETE, "A", java.util.List.of(Sport.RIDE), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
-        return new Opened(athlete, slab, Optional.empty(), Zones.usual(Thresholds.NONE), Optional.of(recording), Optional.empty(), null, null, trimmed, watts.length + trimmed,
-            new Described("", "", "", "", List.of(), Optional.empty(), Optional.empty()), List.of());
+        Recording recording = new Recording(
+                Sport.RIDE, Instant.EPOCH, watts.length, List.of(), Map.of("power", Series.of(watts)), List.of());
+        Slab slab = new Slab(
+                7,
+                LocalDate.of(2026, 5, 4),
+                null,
+                Sport.RIDE,
+                "Fives",
+                false,
+                100,
+                null,
+                null,
+                null,
+                null,
+                false,
+                0,
+                "",
+                null,
+                null);
+        Athlete athlete = new Athlete(
+                ATHLETE, "A", java.util.List.of(Sport.RIDE), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
+        return new Opened(
+                athlete,
+                slab,
+                Optional.empty(),
+                Zones.usual(Thresholds.NONE),
+                Optional.of(recording),
+                Optional.empty(),
+                null,
+                null,
+                trimmed,
+                watts.length + trimmed,
+                new Described("", "", "", "", List.of(), Optional.empty(), Optional.empty()),
+                List.of());
     }
 
     @Test
     void figuresOfARecordingThatDidNotChangeAreNotReadAgain() {
         holds(line(4, 199));
         when(sessions.revisions(eq(ATHLETE), anyList())).thenReturn(Map.of(7L, 4));
-        assertThat(service.open(ATHLETE, VIEWER, 5).content().lines().get(0).value("WATTS")).isEqualTo(199);
+        assertThat(service.open(ATHLETE, VIEWER, 5).content().lines().get(0).value("WATTS"))
+                .isEqualTo(199);
         verify(sessions, never()).open(anyLong(), any(), anyLong());
         verify(store, never()).save(any(), anyString(), any(), any());
     }
@@ -99,7 +142,8 @@ class ComparisonServiceTest {
         holds(line(4, 199));
         when(sessions.revisions(eq(ATHLETE), anyList())).thenReturn(Map.of(7L, 5));
         when(sessions.open(ATHLETE, VIEWER, 7)).thenReturn(recorded(150));
-        assertThat(service.open(ATHLETE, VIEWER, 5).content().lines().get(0).figures()).isEmpty();
+        assertThat(service.open(ATHLETE, VIEWER, 5).content().lines().get(0).figures())
+                .isEmpty();
         when(sessions.revisions(eq(ATHLETE), anyList())).thenReturn(Map.of());
         Line gone = service.open(ATHLETE, VIEWER, 5).content().lines().get(0);
         assertThat(gone.figures()).isEmpty();
@@ -124,7 +168,9 @@ class ComparisonServiceTest {
         holds(line(4, 199));
         when(sessions.revisions(eq(ATHLETE), anyList())).thenReturn(Map.of(7L, 4));
         when(store.save(any(), anyString(), any(), any())).thenReturn(false);
-        assertThatThrownBy(() -> service.change(ATHLETE, VIEWER, 5, "x", content -> content.remove(1))).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("Somebody else changed");
+        assertThatThrownBy(() -> service.change(ATHLETE, VIEWER, 5, "x", content -> content.remove(1)))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("Somebody else changed");
     }
 
     @Test

@@ -13,7 +13,19 @@ import tools.jackson.databind.json.JsonMapper;
 
 class ContentTest {
     private static Line line(String group, double watts, double bpm, String day, String surface) {
-        return new Line(0, day.hashCode(), 0, 60, "rep", group, false, Map.of(), Map.of("WATTS", watts, "HEART_RATE", bpm), 1, day, surface);
+        return new Line(
+                0,
+                day.hashCode(),
+                0,
+                60,
+                "rep",
+                group,
+                false,
+                Map.of(),
+                Map.of("WATTS", watts, "HEART_RATE", bpm),
+                1,
+                day,
+                surface);
     }
 
     /** Two groups whose heart rates are five apart at any power, and three days of each. */
@@ -38,19 +50,28 @@ class ContentTest {
     void whatIsEnteredByHandWinsAndCanBeTakenBack() {
         Content content = twoGroups().change(1, l -> l.with("HEART_RATE", 177.0));
         assertThat(content.lines().get(0).value("HEART_RATE")).isEqualTo(177);
-        assertThat(content.change(1, l -> l.with("HEART_RATE", null)).lines().get(0).value("HEART_RATE")).isEqualTo(150);
+        assertThat(content.change(1, l -> l.with("HEART_RATE", null))
+                        .lines()
+                        .get(0)
+                        .value("HEART_RATE"))
+                .isEqualTo(150);
         assertThat(content.lines().get(0).value("CADENCE")).isNaN();
     }
 
     @Test
     void aDerivedColumnFollowsWhatWasEnteredAndGoesWithItsAxis() {
-        Content content = twoGroups().derive(new Derivation("per beat", "WATTS", "OVER", "HEART_RATE")).axes("WATTS", "per beat").change(1, l -> l.with("HEART_RATE", 125.0));
+        Content content = twoGroups()
+                .derive(new Derivation("per beat", "WATTS", "OVER", "HEART_RATE"))
+                .axes("WATTS", "per beat")
+                .change(1, l -> l.with("HEART_RATE", 125.0));
         assertThat(content.value(content.lines().get(0), "per beat")).isEqualTo(2);
         Content dropped = content.dropDerived("per beat");
         assertThat(dropped.columns()).doesNotContain("per beat");
         assertThat(dropped.y()).isEqualTo("HEART_RATE");
-        assertThatThrownBy(() -> content.derive(new Derivation("per beat", "WATTS", "OVER", "HEART_RATE"))).hasMessageContaining("already");
-        assertThatThrownBy(() -> content.derive(new Derivation("x", "WATTS", "OVER", "MOON"))).hasMessageContaining("two quantities");
+        assertThatThrownBy(() -> content.derive(new Derivation("per beat", "WATTS", "OVER", "HEART_RATE")))
+                .hasMessageContaining("already");
+        assertThatThrownBy(() -> content.derive(new Derivation("x", "WATTS", "OVER", "MOON")))
+                .hasMessageContaining("two quantities");
         assertThatThrownBy(() -> content.axes("MOON", "WATTS")).hasMessageContaining("Axes");
         assertThatThrownBy(() -> content.columns(List.of("MOON"))).hasMessageContaining("at least one");
         assertThatThrownBy(() -> content.change(99, l -> l)).hasMessageContaining("no longer");
@@ -58,15 +79,19 @@ class ContentTest {
 
     @Test
     void itComesBackFromItsJsonAsItWas() {
-        Content content = twoGroups().derive(new Derivation("per beat", "WATTS", "OVER", "HEART_RATE")).change(2, l -> l.shown(false));
+        Content content = twoGroups()
+                .derive(new Derivation("per beat", "WATTS", "OVER", "HEART_RATE"))
+                .change(2, l -> l.shown(false));
         JsonMapper json = JsonMapper.shared();
-        assertThat(json.readValue(json.writeValueAsString(content), Content.class)).isEqualTo(content);
+        assertThat(json.readValue(json.writeValueAsString(content), Content.class))
+                .isEqualTo(content);
     }
 
     @Test
     void thePageSaysHowFarTheGroupsAreApartAndAHiddenOneDoesNotCount() {
         ComparisonView view = ComparisonView.of(twoGroups(), "", false);
-        assertThat(view.difference()).startsWith("At equal power, heart rate is 5.00 bpm higher with “new” than with “old”");
+        assertThat(view.difference())
+                .startsWith("At equal power, heart rate is 5.00 bpm higher with “new” than with “old”");
         assertThat(view.difference()).as("three days of each").contains("over 3 and 3 sessions");
         assertThat(view.scatter().marks()).hasSize(12);
         assertThat(view.scatter().lines()).hasSize(2);
@@ -78,11 +103,32 @@ class ContentTest {
 
     @Test
     void rowsAreSortedByAColumnAndUnlikeSurfacesHaveTheirOwnTrend() {
-        List<Double> falling = ComparisonView.of(twoGroups(), "WATTS", true).rows().stream().map(r -> r.line().value("WATTS")).toList();
+        List<Double> falling = ComparisonView.of(twoGroups(), "WATTS", true).rows().stream()
+                .map(r -> r.line().value("WATTS"))
+                .toList();
         assertThat(falling).isSortedAccordingTo(java.util.Comparator.reverseOrder());
-        assertThat(ComparisonView.of(twoGroups(), "", false).trends()).hasSize(1).first().asString().contains("over 6 sessions");
-        Content mixed = twoGroups().changeAll(l -> new Line(l.id(), l.session(), l.from(), l.to(), l.label(), l.group(), l.hidden(), l.entered(), l.figures(), l.revision(), l.day(), l.group().equals("new") ? "gravel" : "road"));
-        assertThat(ComparisonView.of(mixed, "", false).trends()).hasSize(2).anySatisfy(t -> assertThat(t).startsWith("Gravel: "));
+        assertThat(ComparisonView.of(twoGroups(), "", false).trends())
+                .hasSize(1)
+                .first()
+                .asString()
+                .contains("over 6 sessions");
+        Content mixed = twoGroups()
+                .changeAll(l -> new Line(
+                        l.id(),
+                        l.session(),
+                        l.from(),
+                        l.to(),
+                        l.label(),
+                        l.group(),
+                        l.hidden(),
+                        l.entered(),
+                        l.figures(),
+                        l.revision(),
+                        l.day(),
+                        l.group().equals("new") ? "gravel" : "road"));
+        assertThat(ComparisonView.of(mixed, "", false).trends())
+                .hasSize(2)
+                .anySatisfy(t -> assertThat(t).startsWith("Gravel: "));
     }
 
     @Test

@@ -24,10 +24,10 @@ import pemblar.app.session.Described;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.SessionService.Opened;
 import pemblar.app.session.Slab;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.Zones;
@@ -41,11 +41,41 @@ class OverlayTest {
     private void session(long id, int trimmed, String channel, double... levels) {
         double[] values = new double[100 * levels.length];
         for (int i = 0; i < levels.length; i++) Arrays.fill(values, 100 * i, 100 * (i + 1), levels[i]);
-        Recording recording = new Recording(Sport.RIDE, Instant.EPOCH, values.length, List.of(), Map.of(channel, Series.of(values)), List.of());
-        Slab slab = new Slab(id, LocalDate.of(2026, 5, 4), null, Sport.RIDE, "Fives", false, 100, null, null, null, null, false, 0, "", null, null);
-        Athlete athlete = new Athlete(3, "A", java.util.List.of(Sport.RIDE), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
-        when(sessions.open(3, VIEWER, id)).thenReturn(new Opened(athlete, slab, Optional.empty(), Zones.usual(Thresholds.NONE), Optional.of(recording), Optional.empty(), null, null, trimmed, values.length + trimmed,
-            new Described("", "", "", "", List.of(), Optional.empty(), Optional.empty()), List.of()));
+        Recording recording = new Recording(
+                Sport.RIDE, Instant.EPOCH, values.length, List.of(), Map.of(channel, Series.of(values)), List.of());
+        Slab slab = new Slab(
+                id,
+                LocalDate.of(2026, 5, 4),
+                null,
+                Sport.RIDE,
+                "Fives",
+                false,
+                100,
+                null,
+                null,
+                null,
+                null,
+                false,
+                0,
+                "",
+                null,
+                null);
+        Athlete athlete = new Athlete(
+                3, "A", java.util.List.of(Sport.RIDE), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
+        when(sessions.open(3, VIEWER, id))
+                .thenReturn(new Opened(
+                        athlete,
+                        slab,
+                        Optional.empty(),
+                        Zones.usual(Thresholds.NONE),
+                        Optional.of(recording),
+                        Optional.empty(),
+                        null,
+                        null,
+                        trimmed,
+                        values.length + trimmed,
+                        new Described("", "", "", "", List.of(), Optional.empty(), Optional.empty()),
+                        List.of()));
     }
 
     private static Line line(long session, int from, int to, String group) {
@@ -57,7 +87,10 @@ class OverlayTest {
     }
 
     private static double[] firstPoint(Overlay.Trace trace) {
-        return Arrays.stream(trace.path().substring(1).split("[L ]")).limit(2).mapToDouble(Double::parseDouble).toArray();
+        return Arrays.stream(trace.path().substring(1).split("[L ]"))
+                .limit(2)
+                .mapToDouble(Double::parseDouble)
+                .toArray();
     }
 
     @Test
@@ -79,7 +112,9 @@ class OverlayTest {
         session(7, 50, "power", 100, 300);
         Overlay.Drawn drawn = drawn(line(7, 150, 250, "a"), line(7, 20, 60, "a"));
         assertThat(drawn.traces()).as("the second was trimmed away").hasSize(1);
-        assertThat(drawn.ticks()).as("300 W all along").allSatisfy(t -> assertThat(Double.parseDouble(t.text())).isBetween(280.0, 320.0));
+        assertThat(drawn.ticks())
+                .as("300 W all along")
+                .allSatisfy(t -> assertThat(Double.parseDouble(t.text())).isBetween(280.0, 320.0));
     }
 
     @Test
@@ -95,9 +130,12 @@ class OverlayTest {
     void theScaleOfTimeReachesToTheEndOfTheLongest() {
         session(7, 0, "power", 200, 200, 200, 200, 200, 200);
         Overlay.Drawn drawn = drawn(line(7, 0, 480, "a"), line(7, 0, 240, "b"));
-        assertThat(drawn.times()).extracting(ComparisonView.Tick::text).containsExactly("0:00", "2:00", "4:00", "6:00", "8:00");
+        assertThat(drawn.times())
+                .extracting(ComparisonView.Tick::text)
+                .containsExactly("0:00", "2:00", "4:00", "6:00", "8:00");
         String half = drawn.traces().get(1).path();
-        double last = Double.parseDouble(half.substring(half.lastIndexOf('L') + 1).split(" ")[0]);
+        double last =
+                Double.parseDouble(half.substring(half.lastIndexOf('L') + 1).split(" ")[0]);
         assertThat(last).as("half as long").isBetween(320.0, 340.0);
     }
 
@@ -105,7 +143,9 @@ class OverlayTest {
     void hiddenOnesAndAnEmptyComparisonDrawNothing() {
         session(7, 0, "heartRate", 150, 150);
         assertThat(drawn().traces()).isEmpty();
-        assertThat(drawn(line(7, 0, 100, "a")).traces()).as("neither power nor speed").isEmpty();
+        assertThat(drawn(line(7, 0, 100, "a")).traces())
+                .as("neither power nor speed")
+                .isEmpty();
         Content hidden = Content.EMPTY.add(List.of(line(9, 0, 100, "a"))).changeAll(l -> l.shown(false));
         assertThat(overlay.of(3, VIEWER, hidden).traces()).isEmpty();
     }

@@ -30,7 +30,9 @@ class CurveDrawingTest {
         assertTrue(d.efforts().size() >= 3);
         assertTrue(!d.untested().isEmpty());
         assertTrue(d.untested().stream().anyMatch(s -> s.title().startsWith("untested: ")));
-        assertTrue(d.curve().startsWith("M54.0 ") && d.other().isEmpty() && !d.model().isEmpty());
+        assertTrue(d.curve().startsWith("M54.0 ")
+                && d.other().isEmpty()
+                && !d.model().isEmpty());
         assertEquals("1 s", d.durations().get(0).text());
         assertEquals("1 h", d.durations().get(d.durations().size() - 1).text());
     }
@@ -38,7 +40,9 @@ class CurveDrawingTest {
     @Test
     void perKilogramTheSamePictureHasOtherNumbers() {
         PowerDuration model = PowerDuration.of(points());
-        List<Point> light = points().stream().map(p -> new Point(p.seconds(), p.value() / 70, p.source())).toList();
+        List<Point> light = points().stream()
+                .map(p -> new Point(p.seconds(), p.value() / 70, p.source()))
+                .toList();
         CurveDrawing watts = CurveDrawing.of(points(), List.of(), model, 1, "W");
         CurveDrawing perKilogram = CurveDrawing.of(light, List.of(), model, 70, "W/kg");
         assertEquals(watts.curve(), perKilogram.curve());

@@ -35,5 +35,4 @@ class ShownTest {
         assertEquals("9 to 31 August", shown.span(LocalDate.of(2026, 8, 9), LocalDate.of(2026, 8, 31)));
         assertEquals("28 August to 3 September", shown.span(LocalDate.of(2026, 8, 28), LocalDate.of(2026, 9, 3)));
     }
-
 }

@@ -18,8 +18,13 @@ class TrendDrawingTest {
         double[] loads = new double[30];
         loads[3] = 100;
         loads[20] = 60;
-        List<DayLoad> sums = List.of(new DayLoad(1, FIRST.plusDays(3), 100, 100, 0, 3600, 3600, 0), new DayLoad(1, FIRST.plusDays(20), 60, 0, 60, 3600, 0, 0));
-        return TrendDrawing.of(new Trend(FIRST.plusDays(today), sums, LoadTrend.of(FIRST, loads, LoadTrend.Settings.DEFAULT)), FIRST, FIRST.plusDays(29));
+        List<DayLoad> sums = List.of(
+                new DayLoad(1, FIRST.plusDays(3), 100, 100, 0, 3600, 3600, 0),
+                new DayLoad(1, FIRST.plusDays(20), 60, 0, 60, 3600, 0, 0));
+        return TrendDrawing.of(
+                new Trend(FIRST.plusDays(today), sums, LoadTrend.of(FIRST, loads, LoadTrend.Settings.DEFAULT)),
+                FIRST,
+                FIRST.plusDays(29));
     }
 
     @Test

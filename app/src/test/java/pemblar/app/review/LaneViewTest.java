@@ -8,7 +8,9 @@ import org.junit.jupiter.api.Test;
 class LaneViewTest {
     @Test
     void whatThePageSendsIsKeptAsItIs() {
-        String sent = "{\"order\":[\"power\",\"derived:3\"],\"hidden\":[\"cadence\"],\"heights\":{\"power\":200},\"smoothing\":30,\"axis\":\"distance\",\"overlays\":{\"power\":\"heartRate\"}}";
+        String sent = "{\"order\":[\"power\",\"derived:3\"],\"hidden\":[\"cadence\"],"
+                + "\"heights\":{\"power\":200},\"smoothing\":30,"
+                + "\"axis\":\"distance\",\"overlays\":{\"power\":\"heartRate\"}}";
         LaneView view = LaneView.read(sent);
         assertThat(LaneView.read(view.write())).isEqualTo(view);
         assertThat(view.order()).containsExactly("power", "derived:3");
@@ -28,7 +30,10 @@ class LaneViewTest {
     @Test
     void whatCannotBeReadOrIsTooLongIsRefused() {
         for (String wrong : new String[] {"", "power", "{\"order\":7}", "[1,2]"})
-            assertThatThrownBy(() -> LaneView.read(wrong)).as(wrong).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("settings of the lanes");
+            assertThatThrownBy(() -> LaneView.read(wrong))
+                    .as(wrong)
+                    .isInstanceOf(IllegalArgumentException.class)
+                    .hasMessageContaining("settings of the lanes");
         String endless = "{\"hidden\":[\"" + "x".repeat(7000) + "\"]}";
         assertThatThrownBy(() -> LaneView.read(endless)).hasMessageContaining("too long");
     }

@@ -7,9 +7,9 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 
 class LanesTest {
     @Test
@@ -31,7 +31,8 @@ class LanesTest {
 
     @Test
     void aValueThatNoDeviceMeasuresIsAGap() {
-        assertThat(Lanes.deltas(Series.of(1, 1e300, Double.NEGATIVE_INFINITY, 2), 1)).containsExactly(1, null, null, 1);
+        assertThat(Lanes.deltas(Series.of(1, 1e300, Double.NEGATIVE_INFINITY, 2), 1))
+                .containsExactly(1, null, null, 1);
     }
 
     @Test
@@ -47,8 +48,11 @@ class LanesTest {
         int[] last = way.get(way.size() - 1);
         assertThat(way.get(0)).containsExactly(0, 0, 1000);
         assertThat(last[2]).as("as far north as it gets").isZero();
-        assertThat((double) last[1]).as("at 60 degrees a degree east is half as long").isBetween(970.0, 1000.0);
-        assertThat(Lanes.route(recording(Series.of(new double[seconds]), Series.of(new double[seconds])))).isEmpty();
+        assertThat((double) last[1])
+                .as("at 60 degrees a degree east is half as long")
+                .isBetween(970.0, 1000.0);
+        assertThat(Lanes.route(recording(Series.of(new double[seconds]), Series.of(new double[seconds]))))
+                .isEmpty();
     }
 
     private static Recording recording(double[] north, double[] east) {
@@ -56,12 +60,19 @@ class LanesTest {
     }
 
     private static Recording recording(Series north, Series east) {
-        return new Recording(Sport.RIDE, Instant.EPOCH, north.size(), List.of(), Map.of("latitude", north, "longitude", east), List.of());
+        return new Recording(
+                Sport.RIDE,
+                Instant.EPOCH,
+                north.size(),
+                List.of(),
+                Map.of("latitude", north, "longitude", east),
+                List.of());
     }
 
     @Test
     void settingsOfTheLanesAreKeptAsFarAsTheyMakeSense() {
-        LaneView view = LaneView.read("{\"order\":[\"power\"],\"hidden\":null,\"heights\":{\"power\":120},\"smoothing\":100000,\"axis\":\"nonsense\",\"overlays\":{}}");
+        LaneView view = LaneView.read("{\"order\":[\"power\"],\"hidden\":null,\"heights\":{\"power\":120},"
+                + "\"smoothing\":100000,\"axis\":\"nonsense\",\"overlays\":{}}");
         assertThat(view.axis()).isEqualTo("time");
         assertThat(view.smoothing()).isEqualTo(300);
         assertThat(view.hidden()).isEmpty();

@@ -12,12 +12,12 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.session.Described;
 import pemblar.app.session.SessionService.Opened;
 import pemblar.app.session.Slab;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.matching.Stretches.One;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Sex;
 import pemblar.core.threshold.Thresholds;
@@ -27,7 +27,10 @@ import pemblar.core.zone.Zones;
 
 /** Makes opened sessions for tests, with a threshold of 200 W and 4 m/s. */
 final class Openings {
-    static final Thresholds VALUES = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200).with(Quantity.THRESHOLD_SPEED, 4).with(Quantity.BODY_MASS, 60);
+    static final Thresholds VALUES = Thresholds.NONE
+            .with(Quantity.THRESHOLD_POWER, 200)
+            .with(Quantity.THRESHOLD_SPEED, 4)
+            .with(Quantity.BODY_MASS, 60);
     private final Sport sport;
     private final int seconds;
     private final Map<String, double[]> channels = new LinkedHashMap<>();
@@ -95,10 +98,40 @@ final class Openings {
     Opened open() {
         Map<String, Series> series = new LinkedHashMap<>();
         channels.forEach((key, all) -> series.put(key, Series.of(all)));
-        Recording recording = new Recording(sport, Instant.parse("2026-05-04T16:00:00Z"), seconds, List.of(), series, laps);
-        Athlete athlete = new Athlete(1, "Test Person", java.util.List.of(sport), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
-        Slab slab = new Slab(9, LocalDate.of(2026, 5, 4), null, sport, "A session", workout.isPresent(), 100, null, null, null, null, false, 0, "", null, null);
+        Recording recording =
+                new Recording(sport, Instant.parse("2026-05-04T16:00:00Z"), seconds, List.of(), series, laps);
+        Athlete athlete = new Athlete(
+                1, "Test Person", java.util.List.of(sport), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
+        Slab slab = new Slab(
+                9,
+                LocalDate.of(2026, 5, 4),
+                null,
+                sport,
+                "A session",
+                workout.isPresent(),
+                100,
+                null,
+                null,
+                null,
+                null,
+                false,
+                0,
+                "",
+                null,
+                null);
         Described described = new Described("", "", "", "", List.of(), byHand, Optional.empty());
-        return new Opened(athlete, slab, workout, Zones.usual(values), Optional.of(recording), Optional.empty(), null, null, trimmed, seconds + trimmed, described, List.of());
+        return new Opened(
+                athlete,
+                slab,
+                workout,
+                Zones.usual(values),
+                Optional.of(recording),
+                Optional.empty(),
+                null,
+                null,
+                trimmed,
+                seconds + trimmed,
+                described,
+                List.of());
     }
 }

@@ -8,10 +8,10 @@ import org.junit.jupiter.api.Test;
 import pemblar.app.frame.Shown;
 import pemblar.app.review.RepetitionTable.Plot;
 import pemblar.app.session.SessionService.Opened;
-import pemblar.core.sport.Sport;
 import pemblar.core.matching.Stretches;
 import pemblar.core.matching.Stretches.One;
 import pemblar.core.repetition.Span;
+import pemblar.core.sport.Sport;
 
 /** Five repetitions of two minutes with two easy ones after each; what they did is known. */
 class RepetitionTableTest {
@@ -36,15 +36,24 @@ class RepetitionTableTest {
     }
 
     private static Plot plot(RepetitionTable table, String name) {
-        return table.plots().stream().filter(p -> p.name().equals(name)).findFirst().orElseThrow();
+        return table.plots().stream()
+                .filter(p -> p.name().equals(name))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
     void heldPowerIsSaidWithItsTargetAndItsCadence() {
-        Openings made = fives(Sport.RIDE, "power", 100, 200, 201, 199, 200, 200).with("cadence", 95).planned(PLAN);
+        Openings made = fives(Sport.RIDE, "power", 100, 200, 201, 199, 200, 200)
+                .with("cadence", 95)
+                .planned(PLAN);
         RepetitionTable table = table(lapped(made).open()).orElseThrow();
         assertThat(table.how()).isEqualTo("5 times 2min, as planned");
-        assertThat(table.words()).contains("Target met in 5 of 5.").contains("Power held (").contains("within noise").contains("Cadence stayed in its band.");
+        assertThat(table.words())
+                .contains("Target met in 5 of 5.")
+                .contains("Power held (")
+                .contains("within noise")
+                .contains("Cadence stayed in its band.");
         assertThat(plot(table, "mean power").word()).isEqualTo("no trend");
         assertThat(plot(table, "mean power").first()).isEqualTo("200 W");
     }
@@ -52,47 +61,66 @@ class RepetitionTableTest {
     /** 210, 204, 198, 192, 186: six watts or three percent less each time, and the last is under 190. */
     @Test
     void fallingPowerIsMoreThanNoiseAndTheFiguresItRestsOnAreLinked() {
-        RepetitionTable table = table(lapped(fives(Sport.RIDE, "power", 100, 210, 204, 198, 192, 186).planned(PLAN)).open()).orElseThrow();
-        assertThat(table.words()).contains("Power fell (−3.0 % per repetition, more than noise).").contains("Target met in 4 of 5.");
-        assertThat(table.verdict()).allSatisfy(s -> assertThat(s.to()).isGreaterThan(s.from()).isLessThanOrEqualTo(ROUND * COUNT));
+        RepetitionTable table = table(lapped(fives(Sport.RIDE, "power", 100, 210, 204, 198, 192, 186)
+                                .planned(PLAN))
+                        .open())
+                .orElseThrow();
+        assertThat(table.words())
+                .contains("Power fell (−3.0 % per repetition, more than noise).")
+                .contains("Target met in 4 of 5.");
+        assertThat(table.verdict())
+                .allSatisfy(s -> assertThat(s.to()).isGreaterThan(s.from()).isLessThanOrEqualTo(ROUND * COUNT));
         Plot power = plot(table, "mean power");
         assertThat(power.marked()).isTrue();
         assertThat(power.word()).isEqualTo("−3.0 % per repetition");
         assertThat(power.dots()).hasSize(5);
-        assertThat(power.dots().get(0).y()).as("higher up").isLessThan(power.dots().get(4).y());
+        assertThat(power.dots().get(0).y())
+                .as("higher up")
+                .isLessThan(power.dots().get(4).y());
     }
 
     @Test
     void cadenceThatLeavesItsBandIsNamedWithItsRepetition() {
-        Openings made = fives(Sport.RIDE, "power", 100, 200, 200, 200, 200, 200).with("cadence", 95).but("cadence", 3 * ROUND, COUNT * ROUND, 80).planned(PLAN);
+        Openings made = fives(Sport.RIDE, "power", 100, 200, 200, 200, 200, 200)
+                .with("cadence", 95)
+                .but("cadence", 3 * ROUND, COUNT * ROUND, 80)
+                .planned(PLAN);
         assertThat(table(lapped(made).open()).orElseThrow().words()).contains("Cadence left its band from the 4th.");
     }
 
     @Test
     void effortsAreFoundWithoutAPlan() {
-        RepetitionTable table = table(fives(Sport.RIDE, "power", 100, 250, 252, 250, 249, 250).open()).orElseThrow();
+        RepetitionTable table = table(
+                        fives(Sport.RIDE, "power", 100, 250, 252, 250, 249, 250).open())
+                .orElseThrow();
         assertThat(table.how()).startsWith("5 efforts of about 2:0").endsWith("found in the recording");
-        List<Span> spans = RepetitionTable.spans(Cuts.of(fives(Sport.RIDE, "power", 100, 250, 252, 250, 249, 250).open()), Double.NaN);
+        List<Span> spans = RepetitionTable.spans(
+                Cuts.of(fives(Sport.RIDE, "power", 100, 250, 252, 250, 249, 250).open()), Double.NaN);
         for (int i = 0; i < COUNT; i++) assertThat(spans.get(i).from()).isBetween(i * ROUND - 2, i * ROUND + 2);
     }
 
     @Test
     void onFootTheyAreFoundBySpeedAndReadAsPace() {
-        RepetitionTable table = table(fives(Sport.RUN, "speed", 2.5, 4, 4, 4, 4, 4).open()).orElseThrow();
+        RepetitionTable table =
+                table(fives(Sport.RUN, "speed", 2.5, 4, 4, 4, 4, 4).open()).orElseThrow();
         assertThat(plot(table, "mean pace").first()).isEqualTo("4:10 /km");
     }
 
     /** On wheels speed says more about wind and road than about effort. */
     @Test
     void speedOnWheelsIsNoEffort() {
-        assertThat(table(fives(Sport.RIDE, "speed", 5, 11, 11, 11, 11, 11).open())).isEmpty();
+        assertThat(table(fives(Sport.RIDE, "speed", 5, 11, 11, 11, 11, 11).open()))
+                .isEmpty();
     }
 
     @Test
     void stretchesSetByHandAreTheRepetitionsAndAnIgnoredOneIsLeftOut() {
         One[] stretches = new One[COUNT];
         for (int i = 0; i < COUNT; i++) stretches[i] = new One(i * ROUND, i * ROUND + 100, Stretches.NO_STEP, i == 2);
-        RepetitionTable table = table(fives(Sport.RIDE, "power", 100, 200, 200, 500, 200, 200).byHand(stretches).open()).orElseThrow();
+        RepetitionTable table = table(fives(Sport.RIDE, "power", 100, 200, 200, 500, 200, 200)
+                        .byHand(stretches)
+                        .open())
+                .orElseThrow();
         assertThat(table.how()).contains("4 efforts").contains("set by hand");
         assertThat(plot(table, "mean power").dots()).hasSize(4);
         assertThat(plot(table, "mean power").dots()).noneMatch(d -> d.label().contains("500"));
@@ -100,7 +128,9 @@ class RepetitionTableTest {
 
     @Test
     void aSteadyRideHasNoRepetitions() {
-        assertThat(table(Openings.of(Sport.RIDE, 3600).with("power", 150).open())).isEmpty();
-        assertThat(table(Openings.of(Sport.RIDE, 3600).with("heartRate", 130).open())).isEmpty();
+        assertThat(table(Openings.of(Sport.RIDE, 3600).with("power", 150).open()))
+                .isEmpty();
+        assertThat(table(Openings.of(Sport.RIDE, 3600).with("heartRate", 130).open()))
+                .isEmpty();
     }
 }

@@ -26,7 +26,10 @@ class PlanServiceTest {
     }
 
     @Property(tries = 300)
-    void everyDayBetweenBlocksIsCoveredOnce(@ForAll @IntRange(min = 0, max = 40) int gap, @ForAll @IntRange(min = 3, max = 28) int days, @ForAll @IntRange(min = 0, max = 6) int weekday) {
+    void everyDayBetweenBlocksIsCoveredOnce(
+            @ForAll @IntRange(min = 0, max = 40) int gap,
+            @ForAll @IntRange(min = 3, max = 28) int days,
+            @ForAll @IntRange(min = 0, max = 6) int weekday) {
         LocalDate from = MONDAY.plusDays(weekday);
         Block first = block(from, days);
         Block second = block(first.last().plusDays(1 + gap), days);

@@ -9,11 +9,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Pause;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 
 class ChannelColumnTest {
     @Test
@@ -32,7 +32,13 @@ class ChannelColumnTest {
         channels.put("power", Series.of(power));
         channels.put("speed", Series.of(speed));
         channels.put("latitude", Series.of(latitude));
-        Recording recording = new Recording(Sport.RUN, Instant.ofEpochMilli(1_750_000_000_123L), seconds, List.of(new Pause(70, 12.5)), channels, List.of(new Lap(0, 10, 3), new Lap(10, 5000, Lap.NO_STEP)));
+        Recording recording = new Recording(
+                Sport.RUN,
+                Instant.ofEpochMilli(1_750_000_000_123L),
+                seconds,
+                List.of(new Pause(70, 12.5)),
+                channels,
+                List.of(new Lap(0, 10, 3), new Lap(10, 5000, Lap.NO_STEP)));
         byte[] column = ChannelColumn.write(recording);
         Recording back = ChannelColumn.read(column);
         assertEquals(recording, back);

@@ -15,8 +15,8 @@ import static org.mockito.Mockito.when;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
-import java.util.Map;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -25,11 +25,11 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.CostService.Wanted;
 import pemblar.app.undo.UndoService;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 import tools.jackson.databind.json.JsonMapper;
@@ -48,7 +48,8 @@ class CostServiceTest {
     void anHourAtThreshold() {
         double[] watts = new double[3600];
         Arrays.fill(watts, 200);
-        Recording recording = new Recording(Sport.RIDE, Instant.EPOCH, 3600, List.of(), Map.of("power", Series.of(watts)), List.of());
+        Recording recording =
+                new Recording(Sport.RIDE, Instant.EPOCH, 3600, List.of(), Map.of("power", Series.of(watts)), List.of());
         RecordingRow row = new RecordingRow(3, "hash", "ride.fit", LocalDate.of(2026, 5, 4), "");
         row.id = 11L;
         row.fill(recording, SessionSummary.of(recording, Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200)), "");
@@ -77,7 +78,9 @@ class CostServiceTest {
         assertThat(session.recording.loadReason).isEqualTo("standing");
         assertThat(session.recording.loadBy).isEqualTo("Oda");
         assertThat(session.recording.loadAt).isEqualTo(NOW);
-        assertThat(SummaryJson.loads(session.recording.loads)).as("what was computed stays").containsKey(Source.POWER);
+        assertThat(SummaryJson.loads(session.recording.loads))
+                .as("what was computed stays")
+                .containsKey(Source.POWER);
     }
 
     @Test
@@ -101,7 +104,8 @@ class CostServiceTest {
     void whatCannotBeIsRefusedByItsFieldAndNothingIsRemembered() {
         assertThatThrownBy(() -> choose(Source.SET, null, "heat", null)).hasMessageStartingWith("Load:");
         assertThatThrownBy(() -> choose(Source.SET, 120.0, " ", null)).hasMessageStartingWith("Reason:");
-        assertThatThrownBy(() -> choose(Source.SET, 120.0, "x".repeat(201), null)).hasMessageStartingWith("Reason:");
+        assertThatThrownBy(() -> choose(Source.SET, 120.0, "x".repeat(201), null))
+                .hasMessageStartingWith("Reason:");
         assertThatThrownBy(() -> choose(Source.SET, 9000.0, "heat", null)).hasMessageStartingWith("Load:");
         assertThatThrownBy(() -> choose(Source.HEART_RATE, null, "", null)).hasMessageContaining("no load from it");
         assertThat(session.recording.loadPoints).isCloseTo(100, within(1e-6));
@@ -114,8 +118,12 @@ class CostServiceTest {
         choose(Source.PERCEIVED_EFFORT, null, "", 3.5);
         assertThat(session.recording.loadPoints).isCloseTo(50, within(1e-9));
         choose(null, null, "", null);
-        assertThat(session.recording.loadPoints).as("the order of preference again").isCloseTo(100, within(1e-6));
-        assertThat(session.recording.perceivedEffort).as("what was said is not forgotten").isEqualTo(3.5);
+        assertThat(session.recording.loadPoints)
+                .as("the order of preference again")
+                .isCloseTo(100, within(1e-6));
+        assertThat(session.recording.perceivedEffort)
+                .as("what was said is not forgotten")
+                .isEqualTo(3.5);
     }
 
     @Test

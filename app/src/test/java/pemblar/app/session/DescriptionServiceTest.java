@@ -18,15 +18,16 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.DescriptionService.Known;
 import pemblar.app.session.DescriptionService.Words;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.matching.Stretches;
 import pemblar.core.matching.Stretches.One;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
 class DescriptionServiceTest {
     private static final Viewer VIEWER = new Viewer(1, "Test Person");
-    private static final Athlete ATHLETE = new Athlete(3, "A", java.util.List.of(Sport.RIDE), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
+    private static final Athlete ATHLETE = new Athlete(
+            3, "A", java.util.List.of(Sport.RIDE), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
     private static final LocalDate DAY = LocalDate.of(2026, 5, 4);
     private final SessionDesk desk = mock(SessionDesk.class);
     private final TrainingSessionRepository sessions = mock(TrainingSessionRepository.class);
@@ -48,7 +49,8 @@ class DescriptionServiceTest {
         return row;
     }
 
-    private static TrainingSessionRepository.Words words(Sport sport, String equipment, String surface, String tags, long lately) {
+    private static TrainingSessionRepository.Words words(
+            Sport sport, String equipment, String surface, String tags, long lately) {
         return new TrainingSessionRepository.Words(sport, "training", equipment, surface, "dry", tags, lately);
     }
 
@@ -70,7 +72,8 @@ class DescriptionServiceTest {
         assertThat(row.tags).isEqualTo("hill,windy day");
         SessionRow other = row(8, "race");
         when(sessions.all(3, List.of(7L, 8L))).thenReturn(List.of(row, other));
-        assertThat(service.describeAll(3, VIEWER, List.of(7L, 8L), new Words(null, null, null, null, "taper"))).isEqualTo(2);
+        assertThat(service.describeAll(3, VIEWER, List.of(7L, 8L), new Words(null, null, null, null, "taper")))
+                .isEqualTo(2);
         assertThat(row.tags).isEqualTo("hill,windy day,taper");
         assertThat(other.tags).isEqualTo("race,taper");
     }
@@ -78,26 +81,37 @@ class DescriptionServiceTest {
     @Test
     void whatIsTooLongIsRefusedByItsNameAndNotRemembered() {
         one("");
-        assertThatThrownBy(() -> service.describe(3, VIEWER, 7, new Words("x".repeat(41), null, null, null, null))).hasMessage("Kind: enter at most 40 characters.");
-        assertThatThrownBy(() -> service.describe(3, VIEWER, 7, new Words(null, null, null, null, "x".repeat(31)))).hasMessageStartingWith("Tags:");
+        assertThatThrownBy(() -> service.describe(3, VIEWER, 7, new Words("x".repeat(41), null, null, null, null)))
+                .hasMessage("Kind: enter at most 40 characters.");
+        assertThatThrownBy(() -> service.describe(3, VIEWER, 7, new Words(null, null, null, null, "x".repeat(31))))
+                .hasMessageStartingWith("Tags:");
         assertThatThrownBy(() -> service.judge(3, VIEWER, 7, "x".repeat(1001))).hasMessageStartingWith("Verdict:");
-        assertThatThrownBy(() -> service.describeAll(3, VIEWER, List.of(), new Words(null, null, "road", null, null))).hasMessageContaining("Choose");
+        assertThatThrownBy(() -> service.describeAll(3, VIEWER, List.of(), new Words(null, null, "road", null, null)))
+                .hasMessageContaining("Choose");
         verify(desk, never()).remember(anyLong(), any(), anyString(), any(PlanState.class));
     }
 
     @Test
     void theUsualIsWhatMostSessionsOfTheSportHadOfLate() {
-        when(sessions.words(3, DAY.minusDays(90))).thenReturn(List.of(
-            words(Sport.RIDE, "grey bike", "road", "club", 5), words(Sport.RIDE, "red bike", "gravel", "", 3), words(Sport.RIDE, "grey bike", "road", "", 2), words(Sport.RUN, "light shoes", "trail", "", 20), words(Sport.RIDE, "old bike", "road", "", 0)));
+        when(sessions.words(3, DAY.minusDays(90)))
+                .thenReturn(List.of(
+                        words(Sport.RIDE, "grey bike", "road", "club", 5),
+                        words(Sport.RIDE, "red bike", "gravel", "", 3),
+                        words(Sport.RIDE, "grey bike", "road", "", 2),
+                        words(Sport.RUN, "light shoes", "trail", "", 20),
+                        words(Sport.RIDE, "old bike", "road", "", 0)));
         Known known = service.known(ATHLETE, Sport.RIDE, DAY);
         assertThat(known.usual()).isEqualTo(new Words(null, "grey bike", "road", null, null));
         assertThat(known.surfaces()).containsExactly("gravel", "road", "trail");
-        assertThat(known.all()).contains("surface:gravel", "tag:club", "equipment:light shoes", "weather:dry", "kind:training");
+        assertThat(known.all())
+                .contains("surface:gravel", "tag:club", "equipment:light shoes", "weather:dry", "kind:training");
     }
 
     @Test
     void onceIsNotUsual() {
-        when(sessions.words(3, DAY.minusDays(90))).thenReturn(List.of(words(Sport.RIDE, "grey bike", "road", "", 1), words(Sport.RIDE, "", "", "club", 9)));
+        when(sessions.words(3, DAY.minusDays(90)))
+                .thenReturn(
+                        List.of(words(Sport.RIDE, "grey bike", "road", "", 1), words(Sport.RIDE, "", "", "club", 9)));
         assertThat(service.known(ATHLETE, Sport.RIDE, DAY).usual()).isNull();
     }
 
@@ -108,7 +122,9 @@ class DescriptionServiceTest {
         assertThat(service.recordingsWith(ATHLETE, "surface:gravel")).containsExactlyInAnyOrder(11L, 12L);
         assertThat(service.recordingsWith(ATHLETE, "tag:club")).containsExactly(12L);
         assertThat(service.recordingsWith(ATHLETE, "")).as("all").isNull();
-        assertThat(service.recordingsWith(ATHLETE, "moon:full")).as("no such word").isEmpty();
+        assertThat(service.recordingsWith(ATHLETE, "moon:full"))
+                .as("no such word")
+                .isEmpty();
     }
 
     @Test

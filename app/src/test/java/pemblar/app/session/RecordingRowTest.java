@@ -10,11 +10,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 
@@ -47,7 +47,8 @@ class RecordingRowTest {
         row.follow(planned(3600, 60.0));
         assertThat(row.loadPoints).isCloseTo(100, within(1e-6));
         assertThat(row.loadSource).isEqualTo("POWER");
-        assertThat(row.allLoads(SummaryJson.loads(row.loads)).keySet()).containsExactly(Source.POWER, Source.PERCEIVED_EFFORT, Source.PLAN);
+        assertThat(row.allLoads(SummaryJson.loads(row.loads)).keySet())
+                .containsExactly(Source.POWER, Source.PERCEIVED_EFFORT, Source.PLAN);
     }
 
     /** Half of the planned two hours was ridden, so half of the planned load counts; more than all is all. */
@@ -84,7 +85,8 @@ class RecordingRowTest {
         assertThat(row.loadPoints).isEqualTo(130);
         double[] watts = new double[3600];
         Arrays.fill(watts, 100);
-        Recording mended = new Recording(Sport.RIDE, Instant.EPOCH, 3600, List.of(), Map.of("power", Series.of(watts)), List.of());
+        Recording mended =
+                new Recording(Sport.RIDE, Instant.EPOCH, 3600, List.of(), Map.of("power", Series.of(watts)), List.of());
         row.fill(mended, SessionSummary.of(mended, VALUES), "");
         assertThat(row.loadPoints).isEqualTo(130);
         row.setLoad = null;
@@ -100,8 +102,11 @@ class RecordingRowTest {
         RecordingRow row = row("power", 200);
         int before = row.revision;
         row.count();
-        assertThat(row.revision).as("another choice changes no figure of the recording").isEqualTo(before);
-        Recording recording = new Recording(Sport.RIDE, Instant.EPOCH, 10, List.of(), Map.of("power", Series.of(new double[10])), List.of());
+        assertThat(row.revision)
+                .as("another choice changes no figure of the recording")
+                .isEqualTo(before);
+        Recording recording = new Recording(
+                Sport.RIDE, Instant.EPOCH, 10, List.of(), Map.of("power", Series.of(new double[10])), List.of());
         row.fill(recording, SessionSummary.of(recording, VALUES), "");
         assertThat(row.revision).isEqualTo(before + 1);
     }

@@ -7,8 +7,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.schedule.Purpose;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Forecast;
@@ -16,14 +16,34 @@ import pemblar.core.workout.Shorthand;
 
 class SlabDrawingTest {
     private static Slab slab(String planned, Slab.Done done) {
-        return new Slab(1, LocalDate.of(2026, 5, 4), null, Sport.RIDE, "Test", true, 100, 3600, 70.0, planned, Purpose.THRESHOLD, false, 0, "", null, done);
+        return new Slab(
+                1,
+                LocalDate.of(2026, 5, 4),
+                null,
+                Sport.RIDE,
+                "Test",
+                true,
+                100,
+                3600,
+                70.0,
+                planned,
+                Purpose.THRESHOLD,
+                false,
+                0,
+                "",
+                null,
+                done);
     }
 
     @Test
     void theOutlineIsToScaleOfTheLongestInView() {
-        String silhouette = Silhouettes.planned(Forecast.of(Shorthand.read("30min 70%, 30min 140%", Sport.RIDE).workout().orElseThrow(), Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200)));
+        String silhouette = Silhouettes.planned(Forecast.of(
+                Shorthand.read("30min 70%, 30min 140%", Sport.RIDE).workout().orElseThrow(),
+                Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200)));
         assertEquals("1800,0.700,0.700;1800,1.400,1.400", silhouette);
-        assertEquals("M0 29.0L0.00 15.50L25.00 15.50L25.00 2.00L50.00 2.00L50.00 29.0", SlabDrawing.planned(slab(silhouette, null), 7200));
+        assertEquals(
+                "M0 29.0L0.00 15.50L25.00 15.50L25.00 2.00L50.00 2.00L50.00 29.0",
+                SlabDrawing.planned(slab(silhouette, null), 7200));
     }
 
     @Test
@@ -34,7 +54,21 @@ class SlabDrawingTest {
 
     @Test
     void theRecordedShapeIsAsWideAsItWasLong() {
-        Slab.Done done = new Slab.Done(true, null, "", 3600, 50.0, "POWER", null, null, null, null, null, "0.70,0.70", Instant.EPOCH, Instant.EPOCH.plusSeconds(3600));
+        Slab.Done done = new Slab.Done(
+                true,
+                null,
+                "",
+                3600,
+                50.0,
+                "POWER",
+                null,
+                null,
+                null,
+                null,
+                null,
+                "0.70,0.70",
+                Instant.EPOCH,
+                Instant.EPOCH.plusSeconds(3600));
         assertTrue(SlabDrawing.done(slab("", done), 7200).endsWith("L50.00 29.0Z"));
     }
 

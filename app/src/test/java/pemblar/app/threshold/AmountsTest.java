@@ -11,7 +11,14 @@ import pemblar.core.threshold.Quantity;
 
 class AmountsTest {
     @ParameterizedTest
-    @CsvSource({"THRESHOLD_POWER, 262, 262", "THRESHOLD_POWER, ' 262,5 ', 263", "W_PRIME, 19.4, 19.4", "THRESHOLD_SPEED, 4:10, 4:10", "BODY_MASS, '66,5', 66.5", "MAXIMUM_HEART_RATE, 187, 187"})
+    @CsvSource({
+        "THRESHOLD_POWER, 262, 262",
+        "THRESHOLD_POWER, ' 262,5 ', 263",
+        "W_PRIME, 19.4, 19.4",
+        "THRESHOLD_SPEED, 4:10, 4:10",
+        "BODY_MASS, '66,5', 66.5",
+        "MAXIMUM_HEART_RATE, 187, 187"
+    })
     void whatIsTypedIsShownTheSame(Quantity quantity, String typed, String shown) {
         assertEquals(shown, Amounts.shown(quantity, Amounts.parsed(quantity, typed)));
     }
@@ -25,9 +32,14 @@ class AmountsTest {
 
     @Test
     void aRefusalNamesFieldReasonAndWayOut() {
-        NumberFormatException noNumber = assertThrows(NumberFormatException.class, () -> Amounts.parsed(Quantity.THRESHOLD_SPEED, "4.10"));
-        assertTrue(Amounts.problem(Quantity.THRESHOLD_SPEED, "4.10", noNumber).contains("Threshold pace: “4.10” is not a pace such as 4:10"));
-        assertEquals("Body mass: “720” cannot be right; accepted is 25.0 to 250.0 kg.", Amounts.problem(Quantity.BODY_MASS, "720", new IllegalArgumentException("720")));
-        assertTrue(Amounts.problem(Quantity.THRESHOLD_SPEED, "1:00", new IllegalArgumentException("x")).contains("2:05 to 16:40 /km"));
+        NumberFormatException noNumber =
+                assertThrows(NumberFormatException.class, () -> Amounts.parsed(Quantity.THRESHOLD_SPEED, "4.10"));
+        assertTrue(Amounts.problem(Quantity.THRESHOLD_SPEED, "4.10", noNumber)
+                .contains("Threshold pace: “4.10” is not a pace such as 4:10"));
+        assertEquals(
+                "Body mass: “720” cannot be right; accepted is 25.0 to 250.0 kg.",
+                Amounts.problem(Quantity.BODY_MASS, "720", new IllegalArgumentException("720")));
+        assertTrue(Amounts.problem(Quantity.THRESHOLD_SPEED, "1:00", new IllegalArgumentException("x"))
+                .contains("2:05 to 16:40 /km"));
     }
 }

@@ -15,7 +15,11 @@ import pemblar.core.workout.Workout;
 import pemblar.core.zone.Zones;
 
 class SheetAndSearchTest {
-    private static final Workout WORKOUT = Shorthand.read("warm-up: 15min 45>65%\n3 x (4min 100-110% 90+rpm seated \"smooth\", 2min rpe 3), lap open", Sport.RIDE).workout().orElseThrow();
+    private static final Workout WORKOUT = Shorthand.read(
+                    "warm-up: 15min 45>65%\n3 x (4min 100-110% 90+rpm seated \"smooth\", 2min rpe 3), lap open",
+                    Sport.RIDE)
+            .workout()
+            .orElseThrow();
 
     @Test
     void theSheetHasALineForEachStepWithItsWatts() {
@@ -28,19 +32,23 @@ class SheetAndSearchTest {
     }
 
     private static Shelf shelf(boolean archived) {
-        Shelved kept = new Shelved(1, "Five by four", WORKOUT, "Hard days", List.of("hills"), Shelved.Origin.OWN, false, archived, 1);
+        Shelved kept = new Shelved(
+                1, "Five by four", WORKOUT, "Hard days", List.of("hills"), Shelved.Origin.OWN, false, archived, 1);
         return new Shelf(kept, 3600, 80.0, List.of(), Set.of(300));
     }
 
-    private static Search search(String q, String sport, String whose, String tag, Integer from, Integer to, Integer load, Integer trains) {
+    private static Search search(
+            String q, String sport, String whose, String tag, Integer from, Integer to, Integer load, Integer trains) {
         return new Search(q, sport, whose, tag, from, to, load, trains);
     }
 
     @Test
     void everyPartOfASearchNarrowsIt() {
         assertTrue(search(null, null, null, null, null, null, null, null).finds(shelf(false)));
-        assertTrue(search("FOUR smooth", "ride", "own", "hills", 60, 60, 80, 300).finds(shelf(false)));
-        assertFalse(search("four swim", null, null, null, null, null, null, null).finds(shelf(false)));
+        assertTrue(
+                search("FOUR smooth", "ride", "own", "hills", 60, 60, 80, 300).finds(shelf(false)));
+        assertFalse(
+                search("four swim", null, null, null, null, null, null, null).finds(shelf(false)));
         assertFalse(search(null, "run", null, null, null, null, null, null).finds(shelf(false)));
         assertFalse(search(null, null, "coach", null, null, null, null, null).finds(shelf(false)));
         assertFalse(search(null, null, null, "flat", null, null, null, null).finds(shelf(false)));
@@ -62,10 +70,13 @@ class SheetAndSearchTest {
         Zones zones = Zones.usual(Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200));
         var forecast = pemblar.core.workout.Forecast.of(WORKOUT, zones);
         Drawing drawing = Drawing.of(forecast, pemblar.core.workout.Editing.paths(WORKOUT), zones, Sport.RIDE, false);
-        assertEquals(List.of("ramp", "band", "single", "none"), drawing.shapes().stream().map(Drawing.Shape::kind).distinct().toList());
+        assertEquals(
+                List.of("ramp", "band", "single", "none"),
+                drawing.shapes().stream().map(Drawing.Shape::kind).distinct().toList());
         assertEquals("1.0", drawing.shapes().get(1).path());
         assertEquals(240, drawing.shapes().get(1).amount(), 1e-9);
         assertTrue(drawing.shapes().get(1).highY() < drawing.shapes().get(1).lowY());
-        assertEquals(0, drawing.shapes().get(drawing.shapes().size() - 1).amount(), "an open step has no length to drag");
+        assertEquals(
+                0, drawing.shapes().get(drawing.shapes().size() - 1).amount(), "an open step has no length to drag");
     }
 }

@@ -21,7 +21,10 @@ class WarningsTest {
 
     @Test
     void aContradictedThresholdSaysByWhatAndForHowLong() {
-        assertEquals("In the last year 268 W were held for 75 min, more than the threshold power of 250 W: the threshold looks too low, or a power meter read too high.",
-            Warnings.words(List.of(new Warning(Doubt.POWER_CONTRADICTED, 268, 250))).get(0));
+        assertEquals(
+                "In the last year 268 W were held for 75 min, more than the threshold power of 250 W: the "
+                        + "threshold looks too low, or a power meter read too high.",
+                Warnings.words(List.of(new Warning(Doubt.POWER_CONTRADICTED, 268, 250)))
+                        .get(0));
     }
 }

@@ -9,7 +9,9 @@ import java.util.Map;
 import java.util.Set;
 import pemblar.core.adjust.Situation.Behind;
 
-/** Answers a situation: what it triggers, what could be changed, and what each change and leaving all as it is come to. */
+/**
+ * Answers a situation: what it triggers, what could be changed, and what each change and leaving all as it is come to.
+ */
 public final class Adjusting {
     private static final int MOST_A_TRIGGER = 3;
     private static final double NOTHING = 1e-6;
@@ -28,25 +30,34 @@ public final class Adjusting {
         List<Proposal> all = new ArrayList<>();
         Set<Set<Change>> seen = new HashSet<>();
         for (Trigger trigger : triggers)
-            for (List<Change> changes : answering(s, trigger, candidates.of(trigger), leave)) if (helps(s, trigger, changes, leave) && seen.add(new HashSet<>(changes))) all.add(proposal(s, trigger, changes));
+            for (List<Change> changes : answering(s, trigger, candidates.of(trigger), leave))
+                if (helps(s, trigger, changes, leave) && seen.add(new HashSet<>(changes)))
+                    all.add(proposal(s, trigger, changes));
         all.sort(order(aim));
         return new Answer(triggers, atMost(all), leave.effect(), leave.broken());
     }
 
     /** Of the ways to train less those that bring the forecast back; when none does, the one that comes nearest. */
-    private static List<List<Change>> answering(Situation s, Trigger trigger, List<List<Change>> candidates, Foresight leave) {
+    private static List<List<Change>> answering(
+            Situation s, Trigger trigger, List<List<Change>> candidates, Foresight leave) {
         boolean floor = trigger.kind() == Trigger.Kind.LOW_BALANCE;
         boolean build = trigger.kind() == Trigger.Kind.OVER && leave.overBuilt().isPresent();
         if (!floor && !build) return candidates;
-        List<List<Change>> back = candidates.stream().filter(c -> missing(s, c, floor) <= 0).toList();
+        List<List<Change>> back =
+                candidates.stream().filter(c -> missing(s, c, floor) <= 0).toList();
         if (!back.isEmpty()) return back;
-        return candidates.stream().min(Comparator.comparingDouble(c -> missing(s, c, floor))).map(List::of).orElse(List.of());
+        return candidates.stream()
+                .min(Comparator.comparingDouble(c -> missing(s, c, floor)))
+                .map(List::of)
+                .orElse(List.of());
     }
 
     /** How far a plan is still from its limit. */
     private static double missing(Situation s, List<Change> changes, boolean floor) {
         Foresight after = new Foresight(s, Plan.after(s, changes));
-        return floor ? s.limits().balanceFloor() - after.lowestSoon() : after.overBuilt().isPresent() ? after.overBuilding() : 0;
+        return floor
+                ? s.limits().balanceFloor() - after.lowestSoon()
+                : after.overBuilt().isPresent() ? after.overBuilding() : 0;
     }
 
     /** The effect of any list of changes, as when some of a proposal are switched off. */
@@ -73,18 +84,32 @@ public final class Adjusting {
         Foresight plan = new Foresight(s, new Plan(sessions, s.blocks(), Set.of()));
         int days = plan.chronicLine().size() - 1;
         for (Behind b : s.behind())
-            if (b.isMissed() && b.planned().isKey()) lost += b.planned().load() * (1 - keep) * Math.pow(keep, days + s.today().toEpochDay() - b.planned().day().toEpochDay() - 1);
+            if (b.isMissed() && b.planned().isKey())
+                lost += b.planned().load()
+                        * (1 - keep)
+                        * Math.pow(
+                                keep,
+                                days
+                                        + s.today().toEpochDay()
+                                        - b.planned().day().toEpochDay()
+                                        - 1);
         return plan.effect().chronic() + lost;
     }
 
     private static Comparator<Proposal> order(double aim) {
-        return Comparator.comparing((Proposal p) -> !p.breaks().isEmpty()).thenComparing(Proposal::trigger)
-            .thenComparingDouble(p -> p.trigger() == Trigger.Kind.BODY ? 0 : Math.rint(1e6 * Math.abs(p.effect().chronic() - aim))).thenComparingInt(p -> p.changes().size());
+        return Comparator.comparing((Proposal p) -> !p.breaks().isEmpty())
+                .thenComparing(Proposal::trigger)
+                .thenComparingDouble(p -> p.trigger() == Trigger.Kind.BODY
+                        ? 0
+                        : Math.rint(1e6 * Math.abs(p.effect().chronic() - aim)))
+                .thenComparingInt(p -> p.changes().size());
     }
 
     private static List<Proposal> atMost(List<Proposal> all) {
         Map<Trigger.Kind, Integer> counts = new EnumMap<>(Trigger.Kind.class);
-        return all.stream().filter(p -> counts.merge(p.trigger(), 1, Integer::sum) <= MOST_A_TRIGGER).toList();
+        return all.stream()
+                .filter(p -> counts.merge(p.trigger(), 1, Integer::sum) <= MOST_A_TRIGGER)
+                .toList();
     }
 
     /** What answers its trigger, or makes it less: a proposal that helps nothing is not shown. */
@@ -96,7 +121,10 @@ public final class Adjusting {
         boolean worse = !leave.broken().containsAll(ahead.broken());
         return switch (trigger.kind()) {
             case LOW_BALANCE -> ahead.lowestSoon() > leave.lowestSoon() + NOTHING;
-            case OVER -> leave.overBuilt().isPresent() ? ahead.overBuilding() < leave.overBuilding() - NOTHING : ahead.effect().chronic() < leave.effect().chronic() - NOTHING && !worse;
+            case OVER ->
+                leave.overBuilt().isPresent()
+                        ? ahead.overBuilding() < leave.overBuilding() - NOTHING
+                        : ahead.effect().chronic() < leave.effect().chronic() - NOTHING && !worse;
             case MISSED, GAP, STRENGTH, WEATHER -> !worse;
             case BODY, AWAY, EVENT -> true;
             case CUT, THRESHOLD, RUNNING_OUT, READY -> false;

@@ -2,7 +2,11 @@ package pemblar.core.adjust;
 
 /** A limit that a plan breaks. */
 public enum Broken {
-    BUILD_RATE("buildRate"), BALANCE("balance"), HOURS("hours"), SPACING("spacing"), WEATHER("weather");
+    BUILD_RATE("buildRate"),
+    BALANCE("balance"),
+    HOURS("hours"),
+    SPACING("spacing"),
+    WEATHER("weather");
 
     private final String key;
 

@@ -57,19 +57,30 @@ final class Candidates {
         return new Change.Move(id, day, OptionalInt.empty());
     }
 
-    /** A key session moves to the first of today and the 3 days after it that keeps every limit; an easy one is let go. */
+    /**
+     * A key session moves to the first of today and the 3 days after it that keeps every limit; an easy one is let go.
+     */
     private List<List<Change>> missed(List<String> ids) {
         List<List<Change>> all = new ArrayList<>();
         for (Behind b : s.behind())
-            if (ids.contains(b.planned().id()) && b.planned().isKey()) place(b.planned(), s.today()).ifPresent(day -> all.add(List.of(move(b.planned().id(), day))));
+            if (ids.contains(b.planned().id()) && b.planned().isKey())
+                place(b.planned(), s.today())
+                        .ifPresent(day -> all.add(List.of(move(b.planned().id(), day))));
         return all;
     }
 
     /** Of a whole week missed only the most important session comes back, if any: the rest is not made up. */
     private List<List<Change>> gap(List<String> ids) {
-        return s.behind().stream().filter(b -> ids.contains(b.planned().id()) && b.planned().isKey()).map(Behind::planned)
-            .sorted(Comparator.comparing((Session p) -> !p.hard()).thenComparing(p -> -p.load()).thenComparing(Session::id))
-            .map(p -> place(p, s.today()).map(day -> List.<Change>of(move(p.id(), day)))).flatMap(Optional::stream).limit(1).toList();
+        return s.behind().stream()
+                .filter(b -> ids.contains(b.planned().id()) && b.planned().isKey())
+                .map(Behind::planned)
+                .sorted(Comparator.comparing((Session p) -> !p.hard())
+                        .thenComparing(p -> -p.load())
+                        .thenComparing(Session::id))
+                .map(p -> place(p, s.today()).map(day -> List.<Change>of(move(p.id(), day))))
+                .flatMap(Optional::stream)
+                .limit(1)
+                .toList();
     }
 
     /** The first day from {@code from} on that takes a session without breaking what is not broken already. */
@@ -85,13 +96,21 @@ final class Candidates {
         return now.containsAll(new Foresight(s, Plan.after(s, changes)).broken());
     }
 
-    /** Not away, no event's day, not just before an A event, nothing key in a taper or recovery, nothing hard while the body is strained. */
+    /**
+     * Not away, no event's day, not just before an A event, nothing key in a taper or recovery, nothing hard while the
+     * body is strained.
+     */
     private boolean isOpenFor(Session session, LocalDate day) {
         if (s.isEventDay(day) || s.awayOn(day).isPresent()) return false;
         if (strained && session.isKey() && day.isBefore(s.today().plusDays(WAIT_DAYS))) return false;
-        boolean fresh = s.nextAim().filter(e -> !day.isBefore(e.day().minusDays(FRESH_DAYS)) && !day.isAfter(e.last())).isPresent();
-        boolean easyBlock = s.blocks().stream().anyMatch(b -> b.contains(day) && (b.phase() == Phase.TAPER || b.phase() == Phase.RECOVERY));
-        boolean returning = s.away().stream().anyMatch(a -> session.hard() && Returning.isTooEarly(a, day) || Returning.most(s, plan, a, day) < session.load());
+        boolean fresh = s.nextAim()
+                .filter(e -> !day.isBefore(e.day().minusDays(FRESH_DAYS)) && !day.isAfter(e.last()))
+                .isPresent();
+        boolean easyBlock = s.blocks().stream()
+                .anyMatch(b -> b.contains(day) && (b.phase() == Phase.TAPER || b.phase() == Phase.RECOVERY));
+        boolean returning = s.away().stream()
+                .anyMatch(a -> session.hard() && Returning.isTooEarly(a, day)
+                        || Returning.most(s, plan, a, day) < session.load());
         return !(fresh && session.isKey()) && !(easyBlock && session.isKey()) && !returning;
     }
 
@@ -103,7 +122,10 @@ final class Candidates {
         return new Change.Swap(session.id(), session.load() * EASY_SHARE, session.hours(), false, "easy instead");
     }
 
-    /** The next hard session becomes easy; or volume of the next 7 days is cut by the least of 20 to 40 % that brings the forecast back. */
+    /**
+     * The next hard session becomes easy; or volume of the next 7 days is cut by the least of 20 to 40 % that brings
+     * the forecast back.
+     */
     private List<List<Change>> lighter() {
         List<List<Change>> all = new ArrayList<>();
         open().stream().filter(Session::hard).limit(2).forEach(hard -> all.add(List.of(easier(hard))));
@@ -115,26 +137,36 @@ final class Candidates {
                 break;
             }
         }
-        List<Session> hard = open().stream().filter(p -> p.hard() && p.day().isBefore(s.today().plusDays(WEEK))).toList();
+        List<Session> hard = open().stream()
+                .filter(p -> p.hard() && p.day().isBefore(s.today().plusDays(WEEK)))
+                .toList();
         if (hard.size() > 1) all.add(hard.stream().map(Candidates::easier).toList());
         List<Change> enough = enough();
         if (!enough.isEmpty()) all.add(enough);
         return all;
     }
 
-    /** Before each morning or evening that is over a limit, the sessions of its 7 days are cut by the least that brings it back, one after another. */
+    /**
+     * Before each morning or evening that is over a limit, the sessions of its 7 days are cut by the least that brings
+     * it back, one after another.
+     */
     private List<Change> enough() {
         java.util.Map<String, Double> factors = new java.util.LinkedHashMap<>();
         for (int round = 0; round < MOST_ROUNDS; round++) {
             Optional<LocalDate> over = new Foresight(s, Plan.after(s, scales(factors))).firstBroken();
             if (over.isEmpty()) return scales(factors);
-            List<Session> week = open().stream().filter(p -> !p.day().isAfter(over.get()) && p.day().isAfter(over.get().minusDays(WEEK)) && factors.getOrDefault(p.id(), 1.0) > LEAST_FACTOR).toList();
+            List<Session> week = open().stream()
+                    .filter(p -> !p.day().isAfter(over.get())
+                            && p.day().isAfter(over.get().minusDays(WEEK))
+                            && factors.getOrDefault(p.id(), 1.0) > LEAST_FACTOR)
+                    .toList();
             if (week.isEmpty()) return List.of();
             double low = LEAST_FACTOR;
             double high = 1;
             for (int i = 0; i < 12; i++) {
                 double middle = (low + high) / 2;
-                if (new Foresight(s, Plan.after(s, scales(times(factors, week, middle)))).isBroken(over.get())) high = middle;
+                if (new Foresight(s, Plan.after(s, scales(times(factors, week, middle)))).isBroken(over.get()))
+                    high = middle;
                 else low = middle;
             }
             factors.putAll(times(factors, week, low));
@@ -142,31 +174,42 @@ final class Candidates {
         return List.of();
     }
 
-    private static java.util.Map<String, Double> times(java.util.Map<String, Double> factors, List<Session> week, double factor) {
+    private static java.util.Map<String, Double> times(
+            java.util.Map<String, Double> factors, List<Session> week, double factor) {
         java.util.Map<String, Double> all = new java.util.LinkedHashMap<>(factors);
         for (Session p : week) all.put(p.id(), Math.max(LEAST_FACTOR, factors.getOrDefault(p.id(), 1.0) * factor));
         return all;
     }
 
     private static List<Change> scales(java.util.Map<String, Double> factors) {
-        return factors.entrySet().stream().filter(e -> e.getValue() < 1 - 1e-9).map(e -> (Change) new Change.Scale(e.getKey(), e.getValue())).toList();
+        return factors.entrySet().stream()
+                .filter(e -> e.getValue() < 1 - 1e-9)
+                .map(e -> (Change) new Change.Scale(e.getKey(), e.getValue()))
+                .toList();
     }
 
     private boolean isBack(List<Change> changes) {
         Foresight after = new Foresight(s, Plan.after(s, changes));
-        return after.lowestSoon() >= s.limits().balanceFloor() && after.overBuilt().isEmpty();
+        return after.lowestSoon() >= s.limits().balanceFloor()
+                && after.overBuilt().isEmpty();
     }
 
     private List<Change> cut(int percent) {
-        return open().stream().filter(p -> p.day().isBefore(s.today().plusDays(WEEK))).map(p -> (Change) new Change.Scale(p.id(), 1 - percent / 100.0)).toList();
+        return open().stream()
+                .filter(p -> p.day().isBefore(s.today().plusDays(WEEK)))
+                .map(p -> (Change) new Change.Scale(p.id(), 1 - percent / 100.0))
+                .toList();
     }
 
     /** Today rest or lighter, and hard sessions wait until two mornings can be in band again. */
     private List<List<Change>> rest() {
-        List<Session> today = open().stream().filter(p -> p.day().equals(s.today())).toList();
+        List<Session> today =
+                open().stream().filter(p -> p.day().equals(s.today())).toList();
         List<Change> waiting = new ArrayList<>();
         for (Session hard : open())
-            if (hard.hard() && hard.day().isAfter(s.today()) && hard.day().isBefore(s.today().plusDays(WAIT_DAYS))) waiting.add(later(hard, waiting));
+            if (hard.hard()
+                    && hard.day().isAfter(s.today())
+                    && hard.day().isBefore(s.today().plusDays(WAIT_DAYS))) waiting.add(later(hard, waiting));
         List<List<Change>> all = new ArrayList<>();
         if (!today.isEmpty()) {
             List<Change> rest = new ArrayList<>(List.of(new Change.Rest(s.today())));
@@ -183,7 +226,10 @@ final class Candidates {
     }
 
     private boolean isIll() {
-        return s.checkins().stream().anyMatch(c -> !c.day().isBefore(s.today().minusDays(1)) && !c.day().isAfter(s.today()) && !(c.illness().isBlank() && c.injury().isBlank()));
+        return s.checkins().stream()
+                .anyMatch(c -> !c.day().isBefore(s.today().minusDays(1))
+                        && !c.day().isAfter(s.today())
+                        && !(c.illness().isBlank() && c.injury().isBlank()));
     }
 
     /** To the first day after the wait that keeps every limit, else easy on its own day. */
@@ -198,10 +244,14 @@ final class Candidates {
         return easier(hard);
     }
 
-    /** What falls into days away goes, or its key sessions move behind them; after illness or injury the return is eased. */
+    /**
+     * What falls into days away goes, or its key sessions move behind them; after illness or injury the return is
+     * eased.
+     */
     private List<List<Change>> away(Away away) {
         List<Change> dropped = new ArrayList<>();
-        for (Session p : open()) if (away.contains(p.day()) && !Returning.fits(away, plan, p.day())) dropped.add(new Change.Drop(p.id()));
+        for (Session p : open())
+            if (away.contains(p.day()) && !Returning.fits(away, plan, p.day())) dropped.add(new Change.Drop(p.id()));
         List<List<Change>> all = new ArrayList<>();
         List<Change> eased = eased(away, dropped);
         if (!eased.isEmpty()) all.add(eased);
@@ -238,15 +288,22 @@ final class Candidates {
         return Optional.empty();
     }
 
-    /** Day by day: what is hard too early becomes easy, and what is too much is scaled down to what the day may hold. */
+    /**
+     * Day by day: what is hard too early becomes easy, and what is too much is scaled down to what the day may hold.
+     */
     private List<Change> eased(Away away, List<Change> dropped) {
         List<Change> changes = new ArrayList<>(dropped);
         Plan after = Plan.after(s, changes);
         for (int i = 1; i <= away.days() && away.reason().easesReturn(); i++) {
             LocalDate day = away.last().plusDays(i);
             if (day.isBefore(s.today())) continue;
-            List<Session> on = after.sessions().stream().filter(p -> p.day().equals(day) && !p.pinned()).toList();
-            double fixed = after.sessions().stream().filter(p -> p.day().equals(day) && p.pinned()).mapToDouble(Session::load).sum();
+            List<Session> on = after.sessions().stream()
+                    .filter(p -> p.day().equals(day) && !p.pinned())
+                    .toList();
+            double fixed = after.sessions().stream()
+                    .filter(p -> p.day().equals(day) && p.pinned())
+                    .mapToDouble(Session::load)
+                    .sum();
             double load = on.stream().mapToDouble(p -> eased(away, p)).sum();
             double most = Math.max(0, Returning.most(s, after, away, day) - fixed) * (1 - 1e-9);
             double factor = load > most ? most / load : 1;
@@ -262,11 +319,15 @@ final class Candidates {
     private static void ease(Away away, Session p, double factor, List<Change> changes) {
         boolean tooHard = p.hard() && Returning.isTooEarly(away, p.day());
         if (factor < 0.1) changes.add(new Change.Drop(p.id()));
-        else if (tooHard) changes.add(new Change.Swap(p.id(), p.load() * EASY_SHARE * factor, p.hours() * factor, false, "easy instead"));
+        else if (tooHard)
+            changes.add(
+                    new Change.Swap(p.id(), p.load() * EASY_SHARE * factor, p.hours() * factor, false, "easy instead"));
         else if (factor < 1) changes.add(new Change.Scale(p.id(), factor));
     }
 
-    /** Each session goes to the nearest day with better weather that keeps every limit, else it is let go; or all are. */
+    /**
+     * Each session goes to the nearest day with better weather that keeps every limit, else it is let go; or all are.
+     */
     private List<List<Change>> weather(List<String> ids) {
         List<Change> moved = new ArrayList<>();
         List<Change> dropped = new ArrayList<>();
@@ -296,18 +357,23 @@ final class Candidates {
         Session legs = session(ids.get(0));
         Session hard = session(ids.get(1));
         if (!legs.pinned()) {
-            for (int i : new int[] {-1, 1, -2, 2, 3}) if (parts(legs, legs.day().plusDays(i))) {
-                all.add(List.of(move(legs.id(), legs.day().plusDays(i))));
-                break;
-            }
+            for (int i : new int[] {-1, 1, -2, 2, 3})
+                if (parts(legs, legs.day().plusDays(i))) {
+                    all.add(List.of(move(legs.id(), legs.day().plusDays(i))));
+                    break;
+                }
         }
-        if (!hard.pinned() && parts(hard, hard.day().plusDays(1))) all.add(List.of(move(hard.id(), hard.day().plusDays(1))));
+        if (!hard.pinned() && parts(hard, hard.day().plusDays(1)))
+            all.add(List.of(move(hard.id(), hard.day().plusDays(1))));
         if (!legs.pinned()) all.add(List.of(new Change.Drop(legs.id())));
         return all;
     }
 
     private Session session(String id) {
-        return plan.sessions().stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow();
+        return plan.sessions().stream()
+                .filter(p -> p.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** On that day no heavy leg work is within 24 h before anything hard any more. */
@@ -315,28 +381,54 @@ final class Candidates {
         if (day.isBefore(s.today()) || !isOpenFor(session, day)) return false;
         List<Change> changes = List.of(move(session.id(), day));
         Plan after = Plan.after(s, changes);
-        boolean apart = after.sessions().stream().filter(Session::legs).noneMatch(l -> after.sessions().stream().anyMatch(h -> (l.id().equals(session.id()) || h.id().equals(session.id())) && Triggers.isTooSoon(l, h)));
+        boolean apart = after.sessions().stream()
+                .filter(Session::legs)
+                .noneMatch(l -> after.sessions().stream()
+                        .anyMatch(h -> (l.id().equals(session.id()) || h.id().equals(session.id()))
+                                && Triggers.isTooSoon(l, h)));
         return apart && keeps(changes);
     }
 
-    /** The last two weeks before an A event at half of the loading block before, what was a taper elsewhere at its level; sessions are scaled with their block. */
+    /**
+     * The last two weeks before an A event at half of the loading block before, what was a taper elsewhere at its
+     * level; sessions are scaled with their block.
+     */
     private List<List<Change>> event() {
-        Optional<Coming> moved = s.events().stream().filter(c -> c.event().priority() == Priority.A && (c.movedFrom().isPresent() || c.added()) && c.event().day().isAfter(s.today())).findFirst();
+        Optional<Coming> moved = s.events().stream()
+                .filter(c -> c.event().priority() == Priority.A
+                        && (c.movedFrom().isPresent() || c.added())
+                        && c.event().day().isAfter(s.today()))
+                .findFirst();
         if (moved.isEmpty()) return List.of();
         LocalDate day = moved.get().event().day();
         LocalDate taper = day.minusDays(TAPER_DAYS);
-        Optional<Target> loading = s.blocks().stream().filter(b -> b.first().isBefore(taper) && b.phase() != Phase.TAPER && b.phase() != Phase.RECOVERY && b.load() > 0).max(Comparator.comparing(Target::first));
+        Optional<Target> loading = s.blocks().stream()
+                .filter(b -> b.first().isBefore(taper)
+                        && b.phase() != Phase.TAPER
+                        && b.phase() != Phase.RECOVERY
+                        && b.load() > 0)
+                .max(Comparator.comparing(Target::first));
         List<Change> changes = new ArrayList<>();
         for (Target block : s.blocks()) {
             if (!block.first().isAfter(s.today())) continue;
             boolean inTaper = !block.first().isBefore(taper) && block.first().isBefore(day);
-            double wanted = loading.map(l -> l.load() / l.days() * block.days() * (inTaper ? TAPER_SHARE : 1)).orElse(block.load());
-            boolean changesPhase = inTaper && block.load() > wanted * 1.2 || !inTaper && block.phase() == Phase.TAPER && block.last().isBefore(taper) && block.load() < wanted * 0.8;
+            double wanted = loading.map(l -> l.load() / l.days() * block.days() * (inTaper ? TAPER_SHARE : 1))
+                    .orElse(block.load());
+            boolean changesPhase = inTaper && block.load() > wanted * 1.2
+                    || !inTaper
+                            && block.phase() == Phase.TAPER
+                            && block.last().isBefore(taper)
+                            && block.load() < wanted * 0.8;
             if (changesPhase) changes.add(new Change.Retarget(block.first(), wanted));
         }
         for (Session p : open()) {
-            boolean inTaper = !p.day().isBefore(taper) && p.day().isBefore(day) && p.day().isAfter(s.today());
-            boolean was = moved.get().movedFrom().filter(from -> !p.day().isBefore(from.minusDays(TAPER_DAYS)) && p.day().isBefore(from)).isPresent();
+            boolean inTaper =
+                    !p.day().isBefore(taper) && p.day().isBefore(day) && p.day().isAfter(s.today());
+            boolean was = moved.get()
+                    .movedFrom()
+                    .filter(from -> !p.day().isBefore(from.minusDays(TAPER_DAYS))
+                            && p.day().isBefore(from))
+                    .isPresent();
             if (inTaper && !was) changes.add(new Change.Scale(p.id(), TAPER_SHARE));
         }
         return changes.isEmpty() ? List.of() : List.of(changes);

@@ -15,7 +15,8 @@ public sealed interface Change {
 
     record Drop(String session) implements Change {}
 
-    record Add(LocalDate day, int startMinute, String sport, double load, double hours, boolean hard, String title) implements Change {}
+    record Add(LocalDate day, int startMinute, String sport, double load, double hours, boolean hard, String title)
+            implements Change {}
 
     /** A day of rest: drops what is not pinned. */
     record Rest(LocalDate day) implements Change {}

@@ -29,7 +29,8 @@ final class Foresight {
         this.s = s;
         this.plan = plan;
         LocalDate morning = s.nextAim().map(Event::day).orElseGet(() -> dayAfterLast(plan));
-        this.aim = (int) Math.max(1, Math.min(MOST_DAYS, morning.toEpochDay() - s.today().toEpochDay()));
+        this.aim = (int)
+                Math.max(1, Math.min(MOST_DAYS, morning.toEpochDay() - s.today().toEpochDay()));
         int days = Math.max(LEAST_DAYS, aim + 1);
         double[] training = new double[days];
         double[] events = new double[days];
@@ -42,13 +43,21 @@ final class Foresight {
     }
 
     private LocalDate dayAfterLast(Plan of) {
-        return of.sessions().stream().map(Session::day).max(LocalDate::compareTo).map(d -> d.plusDays(1)).orElse(s.today().plusDays(1));
+        return of.sessions().stream()
+                .map(Session::day)
+                .max(LocalDate::compareTo)
+                .map(d -> d.plusDays(1))
+                .orElse(s.today().plusDays(1));
     }
 
     private void fill(double[] training, double[] events) {
         for (Session session : plan.sessions()) add(training, session.day(), session.load());
         for (Situation.Coming coming : s.events())
-            for (int i = 0; i < coming.event().days(); i++) add(events, coming.event().day().plusDays(i), coming.event().load() / coming.event().days());
+            for (int i = 0; i < coming.event().days(); i++)
+                add(
+                        events,
+                        coming.event().day().plusDays(i),
+                        coming.event().load() / coming.event().days());
         for (Target block : plan.blocks()) if (isEmpty(block)) spread(training, block);
     }
 
@@ -59,12 +68,17 @@ final class Foresight {
 
     /** Nothing was planned in it before the changes, and nothing is after them. */
     private boolean isEmpty(Target block) {
-        boolean before = s.ahead().stream().anyMatch(a -> block.contains(a.day())) || s.behind().stream().anyMatch(b -> block.contains(b.planned().day()));
+        boolean before = s.ahead().stream().anyMatch(a -> block.contains(a.day()))
+                || s.behind().stream().anyMatch(b -> block.contains(b.planned().day()));
         return !before && plan.sessions().stream().noneMatch(a -> block.contains(a.day()));
     }
 
     private void spread(double[] training, Target block) {
-        List<LocalDate> days = block.first().datesUntil(block.last().plusDays(1)).filter(d -> !s.isEventDay(d) && s.awayOn(d).filter(a -> a.hoursPerWeek() <= 0).isEmpty()).toList();
+        List<LocalDate> days = block.first()
+                .datesUntil(block.last().plusDays(1))
+                .filter(d -> !s.isEventDay(d)
+                        && s.awayOn(d).filter(a -> a.hoursPerWeek() <= 0).isEmpty())
+                .toList();
         for (LocalDate day : days) add(training, day, block.load() / days.size());
     }
 
@@ -84,7 +98,8 @@ final class Foresight {
 
     /** Chronic load on the morning of a day ahead. */
     double chronicOn(LocalDate day) {
-        int index = (int) Math.max(0, Math.min(chronic.length - 1L, day.toEpochDay() - s.today().toEpochDay()));
+        int index = (int) Math.max(
+                0, Math.min(chronic.length - 1L, day.toEpochDay() - s.today().toEpochDay()));
         return chronic[index];
     }
 
@@ -115,18 +130,26 @@ final class Foresight {
         return lowest;
     }
 
-    /** The first day from tomorrow to the eve of the aim on which the build rate is over its limit; days that are so without any load do not count. */
+    /**
+     * The first day from tomorrow to the eve of the aim on which the build rate is over its limit; days that are so
+     * without any load do not count.
+     */
     Optional<LocalDate> overBuilt() {
         for (int i = 1; i < aim; i++) {
             boolean excused = idle[i + WEEK] - idle[i] > s.limits().buildRate() + DUST;
-            if (!excused && build(i) > s.limits().buildRate() + DUST) return Optional.of(s.today().plusDays(i));
+            if (!excused && build(i) > s.limits().buildRate() + DUST)
+                return Optional.of(s.today().plusDays(i));
         }
         return Optional.empty();
     }
 
-    /** The first day ahead that breaks the build rate in its evening or the floor in its morning, as the limits count them. */
+    /**
+     * The first day ahead that breaks the build rate in its evening or the floor in its morning, as the limits count
+     * them.
+     */
     Optional<LocalDate> firstBroken() {
-        for (int i = 1; i < acute.length; i++) if (isBroken(s.today().plusDays(i))) return Optional.of(s.today().plusDays(i));
+        for (int i = 1; i < acute.length; i++)
+            if (isBroken(s.today().plusDays(i))) return Optional.of(s.today().plusDays(i));
         return Optional.empty();
     }
 
@@ -134,13 +157,17 @@ final class Foresight {
         int i = (int) (day.toEpochDay() - s.today().toEpochDay());
         int floor = s.nextAim().isPresent() ? Math.min(FLOOR_DAYS, aim) : FLOOR_DAYS;
         if (i <= floor && chronic[i] - acute[i] < s.limits().balanceFloor() - DUST) return true;
-        return i < aim && idle[i + WEEK] - idle[i] <= s.limits().buildRate() + DUST && build(i) > s.limits().buildRate() + DUST;
+        return i < aim
+                && idle[i + WEEK] - idle[i] <= s.limits().buildRate() + DUST
+                && build(i) > s.limits().buildRate() + DUST;
     }
 
     /** How far the build rate is over its limit at the most. */
     double overBuilding() {
         double most = 0;
-        for (int i = 1; i < aim; i++) if (idle[i + WEEK] - idle[i] <= s.limits().buildRate() + DUST) most = Math.max(most, build(i) - s.limits().buildRate());
+        for (int i = 1; i < aim; i++)
+            if (idle[i + WEEK] - idle[i] <= s.limits().buildRate() + DUST)
+                most = Math.max(most, build(i) - s.limits().buildRate());
         return most;
     }
 
@@ -148,27 +175,38 @@ final class Foresight {
         Set<Broken> broken = EnumSet.noneOf(Broken.class);
         if (effect().highestBuild() > s.limits().buildRate() + DUST) broken.add(Broken.BUILD_RATE);
         if (lowestSoon() < s.limits().balanceFloor() - DUST) broken.add(Broken.BALANCE);
-        if (plan.sessions().stream().anyMatch(a -> hoursOn(a.day()) > s.limits().hoursPerDay() + DUST)) broken.add(Broken.HOURS);
+        if (plan.sessions().stream().anyMatch(a -> hoursOn(a.day()) > s.limits().hoursPerDay() + DUST))
+            broken.add(Broken.HOURS);
         if (closest() < s.limits().spacingHours() - 1e-6) broken.add(Broken.SPACING);
-        if (plan.sessions().stream().anyMatch(a -> Weathers.isOutdoors(a) && s.isForbidden(a.day()))) broken.add(Broken.WEATHER);
+        if (plan.sessions().stream().anyMatch(a -> Weathers.isOutdoors(a) && s.isForbidden(a.day())))
+            broken.add(Broken.WEATHER);
         return broken;
     }
 
     double hoursOn(LocalDate day) {
-        return plan.sessions().stream().filter(a -> a.day().equals(day)).mapToDouble(Session::hours).sum();
+        return plan.sessions().stream()
+                .filter(a -> a.day().equals(day))
+                .mapToDouble(Session::hours)
+                .sum();
     }
 
-    /** Hours from the end of one hard session to the start of the next, the least there is; what was done hard counts. */
+    /**
+     * Hours from the end of one hard session to the start of the next, the least there is; what was done hard counts.
+     */
     double closest() {
         List<Session> hard = new ArrayList<>();
         for (Situation.Behind b : s.behind())
-            if (b.planned().hard() && b.done().isPresent()) hard.add(b.planned().swapped(b.done().get().load(), b.done().get().hours(), true));
+            if (b.planned().hard() && b.done().isPresent())
+                hard.add(b.planned()
+                        .swapped(b.done().get().load(), b.done().get().hours(), true));
         for (Session a : plan.sessions()) if (a.hard()) hard.add(a);
         hard.sort(java.util.Comparator.comparing(Session::start));
         double closest = Double.POSITIVE_INFINITY;
         for (int i = 1; i < hard.size(); i++) {
             if (hard.get(i).day().isBefore(s.today())) continue;
-            closest = Math.min(closest, Duration.between(hard.get(i - 1).end(), hard.get(i).start()).toSeconds() / 3600.0);
+            closest = Math.min(
+                    closest,
+                    Duration.between(hard.get(i - 1).end(), hard.get(i).start()).toSeconds() / 3600.0);
         }
         return closest;
     }

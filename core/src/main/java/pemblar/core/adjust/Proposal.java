@@ -5,9 +5,10 @@ import java.util.Set;
 
 /**
  * A change of the plan that answers a trigger.
+ *
  * @param changes applied together and taken back together; none leads to the evidence
- * @param breaks  limits that the changed plan breaks
- * @param why     in a sentence: what it rests on and what it does
+ * @param breaks limits that the changed plan breaks
+ * @param why in a sentence: what it rests on and what it does
  */
 public record Proposal(Trigger.Kind trigger, List<Change> changes, Effect effect, Set<Broken> breaks, String why) {
     public Proposal {

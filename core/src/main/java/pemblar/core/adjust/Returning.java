@@ -6,8 +6,9 @@ import java.util.List;
 import pemblar.core.adjust.Situation.Away;
 
 /**
- * The return after days away. After illness or injury of n days the load of day i is at most chronic x (0.5 + 0.5 i / n), with no hard session before day
- * max(2, n / 2): a rule of ours, to be changed by the person. Chronic is that of the morning of the return, which is the smaller.
+ * The return after days away. After illness or injury of n days the load of day i is at most chronic x (0.5 + 0.5 i /
+ * n), with no hard session before day max(2, n / 2): a rule of ours, to be changed by the person. Chronic is that of
+ * the morning of the return, which is the smaller.
  */
 final class Returning {
     private static final double WEEK = 7;
@@ -16,7 +17,10 @@ final class Returning {
 
     /** The hours left on a day away hold what is planned there. */
     static boolean fits(Away away, Plan plan, LocalDate day) {
-        double hours = plan.sessions().stream().filter(p -> p.day().equals(day)).mapToDouble(Session::hours).sum();
+        double hours = plan.sessions().stream()
+                .filter(p -> p.day().equals(day))
+                .mapToDouble(Session::hours)
+                .sum();
         return away.hoursPerWeek() > 0 && hours <= away.hoursPerWeek() / WEEK + 1e-9;
     }
 
@@ -40,9 +44,15 @@ final class Returning {
         List<Session> all = new ArrayList<>();
         if (!away.reason().easesReturn()) return all;
         for (Session session : plan.sessions()) {
-            if (session.day().isBefore(s.today()) || !session.day().isAfter(away.last()) || session.day().isAfter(away.last().plusDays(away.days()))) continue;
-            double load = plan.sessions().stream().filter(p -> p.day().equals(session.day())).mapToDouble(Session::load).sum();
-            if (session.hard() && isTooEarly(away, session.day()) || load > most(s, plan, away, session.day()) + 1e-6) all.add(session);
+            if (session.day().isBefore(s.today())
+                    || !session.day().isAfter(away.last())
+                    || session.day().isAfter(away.last().plusDays(away.days()))) continue;
+            double load = plan.sessions().stream()
+                    .filter(p -> p.day().equals(session.day()))
+                    .mapToDouble(Session::load)
+                    .sum();
+            if (session.hard() && isTooEarly(away, session.day()) || load > most(s, plan, away, session.day()) + 1e-6)
+                all.add(session);
         }
         return all;
     }

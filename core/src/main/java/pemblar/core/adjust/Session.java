@@ -5,12 +5,24 @@ import java.time.LocalDateTime;
 
 /**
  * A session that is still to be done.
+ *
  * @param startMinute minutes since midnight
- * @param load        points; {@code hours} likewise as planned
- * @param pinned      no proposal touches it
- * @param legs        heavy work of the legs
+ * @param load points; {@code hours} likewise as planned
+ * @param pinned no proposal touches it
+ * @param legs heavy work of the legs
  */
-public record Session(String id, LocalDate day, int startMinute, String sport, String purpose, double load, double hours, boolean hard, boolean isLong, boolean pinned, boolean legs) {
+public record Session(
+        String id,
+        LocalDate day,
+        int startMinute,
+        String sport,
+        String purpose,
+        double load,
+        double hours,
+        boolean hard,
+        boolean isLong,
+        boolean pinned,
+        boolean legs) {
     public static final int NOON = 720;
 
     public Session {
@@ -36,10 +48,22 @@ public record Session(String id, LocalDate day, int startMinute, String sport, S
     }
 
     Session scaled(double factor) {
-        return new Session(id, day, startMinute, sport, purpose, load * factor, hours * factor, hard, isLong, pinned, legs);
+        return new Session(
+                id, day, startMinute, sport, purpose, load * factor, hours * factor, hard, isLong, pinned, legs);
     }
 
     Session swapped(double newLoad, double newHours, boolean newHard) {
-        return new Session(id, day, startMinute, sport, newHard ? purpose : "easy", newLoad, newHours, newHard, false, pinned, newHard && legs);
+        return new Session(
+                id,
+                day,
+                startMinute,
+                sport,
+                newHard ? purpose : "easy",
+                newLoad,
+                newHours,
+                newHard,
+                false,
+                pinned,
+                newHard && legs);
     }
 }

@@ -10,14 +10,29 @@ import pemblar.core.season.Event;
 
 /**
  * All that a proposal may rest on.
- * @param chronic     this morning's, of yesterday's evening; {@code acute} likewise: today's sessions are ahead
+ *
+ * @param chronic this morning's, of yesterday's evening; {@code acute} likewise: today's sessions are ahead
  * @param chronicPast the seven evenings up to yesterday's, oldest first
  */
-public record Situation(LocalDate today, double chronic, double acute, List<Double> chronicPast, LoadTrend.Settings trend, List<Behind> behind, List<Session> ahead, List<Target> blocks,
-                        List<Coming> events, Limits limits, List<Checkin> checkins, List<Away> away, List<Threshold> thresholds, List<Weather> weather) {
+public record Situation(
+        LocalDate today,
+        double chronic,
+        double acute,
+        List<Double> chronicPast,
+        LoadTrend.Settings trend,
+        List<Behind> behind,
+        List<Session> ahead,
+        List<Target> blocks,
+        List<Coming> events,
+        Limits limits,
+        List<Checkin> checkins,
+        List<Away> away,
+        List<Threshold> thresholds,
+        List<Weather> weather) {
     public Situation {
         chronicPast = List.copyOf(chronicPast);
-        if (chronicPast.size() != 7) throw new IllegalArgumentException("chronicPast must have 7 values, has " + chronicPast.size());
+        if (chronicPast.size() != 7)
+            throw new IllegalArgumentException("chronicPast must have 7 values, has " + chronicPast.size());
         behind = List.copyOf(behind);
         ahead = List.copyOf(ahead);
         blocks = List.copyOf(blocks);
@@ -30,9 +45,10 @@ public record Situation(LocalDate today, double chronic, double acute, List<Doub
 
     /**
      * A session whose day has come.
-     * @param done         what was done of it; empty when it was missed
+     *
+     * @param done what was done of it; empty when it was missed
      * @param lowestReserve J, when known
-     * @param beaten       its key targets were beaten
+     * @param beaten its key targets were beaten
      */
     public record Behind(Session planned, Optional<Done> done, OptionalDouble lowestReserve, boolean beaten) {
         public boolean isMissed() {
@@ -58,19 +74,30 @@ public record Situation(LocalDate today, double chronic, double acute, List<Doub
 
     /**
      * The person's own.
+     *
      * @param highestCelsius no outdoor session above it; NaN: no such limit
-     * @param ice            sessions on ice are wanted
+     * @param ice sessions on ice are wanted
      */
-    public record Limits(double buildRate, double hoursPerDay, double spacingHours, double balanceFloor, double highestCelsius, boolean ice) {
+    public record Limits(
+            double buildRate,
+            double hoursPerDay,
+            double spacingHours,
+            double balanceFloor,
+            double highestCelsius,
+            boolean ice) {
         public static final Limits USUAL = new Limits(5, 4, 36, -30, Double.NaN, true);
     }
 
     /** NaN is not said; illness and injury in a few words, empty when there is none. */
-    public record Checkin(LocalDate day, double restingHeartRate, double rmssd, double soreness, String illness, String injury) {}
+    public record Checkin(
+            LocalDate day, double restingHeartRate, double rmssd, double soreness, String illness, String injury) {}
 
     /** Why somebody is away. */
     public enum Reason {
-        TRAVEL, ILLNESS, INJURY, WORK;
+        TRAVEL,
+        ILLNESS,
+        INJURY,
+        WORK;
 
         /** After these the return is eased. */
         public boolean easesReturn() {
@@ -96,7 +123,11 @@ public record Situation(LocalDate today, double chronic, double acute, List<Doub
 
     /** The next A event that has not begun; empty without one. */
     Optional<Event> nextAim() {
-        return events.stream().map(Coming::event).filter(e -> e.priority() == pemblar.core.season.Priority.A && e.day().isAfter(today)).min(java.util.Comparator.comparing(Event::day));
+        return events.stream()
+                .map(Coming::event)
+                .filter(e -> e.priority() == pemblar.core.season.Priority.A
+                        && e.day().isAfter(today))
+                .min(java.util.Comparator.comparing(Event::day));
     }
 
     boolean isEventDay(LocalDate day) {
@@ -109,6 +140,8 @@ public record Situation(LocalDate today, double chronic, double acute, List<Doub
 
     /** True when a session outdoors would be beyond what the person wants. */
     boolean isForbidden(LocalDate day) {
-        return weather.stream().anyMatch(w -> w.day().equals(day) && (w.ice() && !limits.ice() || w.celsius() > limits.highestCelsius()));
+        return weather.stream()
+                .anyMatch(w ->
+                        w.day().equals(day) && (w.ice() && !limits.ice() || w.celsius() > limits.highestCelsius()));
     }
 }

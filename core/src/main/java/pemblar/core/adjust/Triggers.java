@@ -59,58 +59,122 @@ final class Triggers {
     }
 
     private static String day(LocalDate day) {
-        return java.time.format.DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH).format(day);
+        return java.time.format.DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH)
+                .format(day);
     }
 
     private List<Behind> lastDays() {
-        return s.behind().stream().filter(b -> b.planned().day().isBefore(s.today()) && !b.planned().day().isBefore(s.today().minusDays(BEHIND_DAYS))).toList();
+        return s.behind().stream()
+                .filter(b -> b.planned().day().isBefore(s.today())
+                        && !b.planned().day().isBefore(s.today().minusDays(BEHIND_DAYS)))
+                .toList();
     }
 
     private void behind() {
-        List<Behind> missed = lastDays().stream().filter(b -> b.isMissed() && !plan.recovered().contains(b.planned().id())).toList();
-        double planned = lastDays().stream().mapToDouble(b -> b.planned().load()).sum();
+        List<Behind> missed = lastDays().stream()
+                .filter(b ->
+                        b.isMissed() && !plan.recovered().contains(b.planned().id()))
+                .toList();
+        double planned =
+                lastDays().stream().mapToDouble(b -> b.planned().load()).sum();
         double lost = missed.stream().mapToDouble(b -> b.planned().load()).sum();
         List<String> ids = missed.stream().map(b -> b.planned().id()).toList();
-        if (!missed.isEmpty() && lost > GAP_SHARE * planned) add(Kind.GAP, ids, missed.size() + " of " + lastDays().size() + " sessions of the last 7 days were missed, " + Math.round(lost) + " of " + Math.round(planned) + " points.");
-        else for (Behind b : missed) add(Kind.MISSED, List.of(b.planned().id()), "The " + b.planned().purpose() + " session of " + day(b.planned().day()) + ", " + Math.round(b.planned().load()) + " points, was missed.");
+        if (!missed.isEmpty() && lost > GAP_SHARE * planned)
+            add(
+                    Kind.GAP,
+                    ids,
+                    missed.size() + " of " + lastDays().size() + " sessions of the last 7 days were missed, "
+                            + Math.round(lost) + " of " + Math.round(planned) + " points.");
+        else
+            for (Behind b : missed)
+                add(
+                        Kind.MISSED,
+                        List.of(b.planned().id()),
+                        "The " + b.planned().purpose() + " session of "
+                                + day(b.planned().day()) + ", "
+                                + Math.round(b.planned().load()) + " points, was missed.");
         for (Behind b : lastDays()) {
             if (b.isMissed()) continue;
-            boolean cut = b.planned().isKey() && (b.done().get().hours() < CUT_SHARE * b.planned().hours() || b.done().get().load() < CUT_SHARE * b.planned().load());
-            if (cut) add(Kind.CUT, List.of(b.planned().id()), "The " + b.planned().purpose() + " session of " + day(b.planned().day()) + " was cut to " + Math.round(b.done().get().load()) + " of " + Math.round(b.planned().load()) + " points.");
+            boolean cut = b.planned().isKey()
+                    && (b.done().get().hours() < CUT_SHARE * b.planned().hours()
+                            || b.done().get().load() < CUT_SHARE * b.planned().load());
+            if (cut)
+                add(
+                        Kind.CUT,
+                        List.of(b.planned().id()),
+                        "The " + b.planned().purpose() + " session of "
+                                + day(b.planned().day()) + " was cut to "
+                                + Math.round(b.done().get().load()) + " of "
+                                + Math.round(b.planned().load()) + " points.");
         }
-        List<String> below = lastDays().stream().filter(b -> b.lowestReserve().orElse(1) < 0).map(b -> b.planned().id()).toList();
-        List<String> beaten = lastDays().stream().filter(b -> b.beaten() && b.planned().isKey()).map(b -> b.planned().id()).toList();
-        if (!below.isEmpty()) add(Kind.READY, below, "A session drove the reserve below zero: critical power or W' is set too low.");
-        else if (beaten.size() >= 2) add(Kind.READY, beaten, "Key targets were beaten twice: the threshold may be higher.");
+        List<String> below = lastDays().stream()
+                .filter(b -> b.lowestReserve().orElse(1) < 0)
+                .map(b -> b.planned().id())
+                .toList();
+        List<String> beaten = lastDays().stream()
+                .filter(b -> b.beaten() && b.planned().isKey())
+                .map(b -> b.planned().id())
+                .toList();
+        if (!below.isEmpty())
+            add(Kind.READY, below, "A session drove the reserve below zero: critical power or W' is set too low.");
+        else if (beaten.size() >= 2)
+            add(Kind.READY, beaten, "Key targets were beaten twice: the threshold may be higher.");
     }
 
     private void over() {
         for (Target block : s.blocks()) {
-            boolean recent = block.contains(s.today()) || block.last().isBefore(s.today()) && !block.last().isBefore(s.today().minusDays(BEHIND_DAYS));
+            boolean recent = block.contains(s.today())
+                    || block.last().isBefore(s.today())
+                            && !block.last().isBefore(s.today().minusDays(BEHIND_DAYS));
             double done = block.done().orElse(Double.NaN);
-            if (recent && done > OVER_SHARE * block.load() && done > block.load() + OVER_POINTS) add(Kind.OVER, List.of(), "The block of " + day(block.first()) + " holds " + Math.round(done) + " points done of " + Math.round(block.load()) + " planned.");
+            if (recent && done > OVER_SHARE * block.load() && done > block.load() + OVER_POINTS)
+                add(
+                        Kind.OVER,
+                        List.of(),
+                        "The block of " + day(block.first()) + " holds " + Math.round(done) + " points done of "
+                                + Math.round(block.load()) + " planned.");
         }
-        ahead.overBuilt().ifPresent(day -> add(Kind.OVER, List.of(), String.format(Locale.ROOT, "On %s chronic load would have risen by more than %.1f in 7 days.", day(day), s.limits().buildRate())));
+        ahead.overBuilt()
+                .ifPresent(day -> add(
+                        Kind.OVER,
+                        List.of(),
+                        String.format(
+                                Locale.ROOT,
+                                "On %s chronic load would have risen by more than %.1f in 7 days.",
+                                day(day),
+                                s.limits().buildRate())));
     }
 
     private void balance() {
         double lowest = ahead.lowestSoon();
-        if (lowest < s.limits().balanceFloor() - 1e-9) add(Kind.LOW_BALANCE, List.of(), "Balance would fall to " + Math.round(lowest) + " within 14 days; the floor is " + Math.round(s.limits().balanceFloor()) + ".");
+        if (lowest < s.limits().balanceFloor() - 1e-9)
+            add(
+                    Kind.LOW_BALANCE,
+                    List.of(),
+                    "Balance would fall to " + Math.round(lowest) + " within 14 days; the floor is "
+                            + Math.round(s.limits().balanceFloor()) + ".");
     }
 
     private void body() {
         bands(Measure.RESTING_HEART_RATE, Checkin::restingHeartRate);
         bands(Measure.VARIABILITY, Checkin::rmssd);
-        s.checkins().stream().filter(c -> !c.day().isAfter(s.today()) && !c.day().isBefore(s.today().minusDays(1))).max(java.util.Comparator.comparing(Checkin::day)).ifPresent(c -> {
-            if (!c.illness().isBlank()) add(Kind.BODY, List.of(), "Illness was noted on " + day(c.day()) + ".");
-            if (!c.injury().isBlank()) add(Kind.BODY, List.of(), "An injury was noted on " + day(c.day()) + ".");
-            if (c.soreness() >= SORE) add(Kind.BODY, List.of(), "Soreness is " + Math.round(c.soreness()) + " of 5.");
-        });
+        s.checkins().stream()
+                .filter(c -> !c.day().isAfter(s.today())
+                        && !c.day().isBefore(s.today().minusDays(1)))
+                .max(java.util.Comparator.comparing(Checkin::day))
+                .ifPresent(c -> {
+                    if (!c.illness().isBlank()) add(Kind.BODY, List.of(), "Illness was noted on " + day(c.day()) + ".");
+                    if (!c.injury().isBlank())
+                        add(Kind.BODY, List.of(), "An injury was noted on " + day(c.day()) + ".");
+                    if (c.soreness() >= SORE)
+                        add(Kind.BODY, List.of(), "Soreness is " + Math.round(c.soreness()) + " of 5.");
+                });
     }
 
     private void bands(Measure measure, ToDoubleFunction<Checkin> value) {
         TreeMap<LocalDate, Double> values = new TreeMap<>();
-        for (Checkin c : s.checkins()) if (!c.day().isAfter(s.today()) && value.applyAsDouble(c) > 0) values.put(c.day(), value.applyAsDouble(c));
+        for (Checkin c : s.checkins())
+            if (!c.day().isAfter(s.today()) && value.applyAsDouble(c) > 0) values.put(c.day(), value.applyAsDouble(c));
         Bands bands = Bands.of(measure, values, s.today());
         if (bands.isStrain()) add(Kind.BODY, List.of(), pemblar.core.checkin.BandWords.of(bands));
     }
@@ -118,24 +182,51 @@ final class Triggers {
     private void away() {
         for (Away a : s.away()) {
             if (a.last().isBefore(s.today().minusDays(a.days()))) continue;
-            List<String> inside = plan.sessions().stream().filter(p -> a.contains(p.day()) && !Returning.fits(a, plan, p.day())).map(Session::id).toList();
-            List<String> after = Returning.tooMuch(s, plan, a).stream().map(Session::id).toList();
+            List<String> inside = plan.sessions().stream()
+                    .filter(p -> a.contains(p.day()) && !Returning.fits(a, plan, p.day()))
+                    .map(Session::id)
+                    .toList();
+            List<String> after =
+                    Returning.tooMuch(s, plan, a).stream().map(Session::id).toList();
             List<String> all = new ArrayList<>(inside);
             all.addAll(after);
-            if (!all.isEmpty() || !a.last().isBefore(s.today())) add(Kind.AWAY, all, "Away from " + day(a.first()) + " to " + day(a.last()) + " (" + a.reason().name().toLowerCase(Locale.ROOT) + "): " + inside.size() + " sessions fall into it" + (a.reason().easesReturn() ? ", " + after.size() + " are too much for the return." : "."));
+            if (!all.isEmpty() || !a.last().isBefore(s.today()))
+                add(
+                        Kind.AWAY,
+                        all,
+                        "Away from " + day(a.first()) + " to " + day(a.last()) + " ("
+                                + a.reason().name().toLowerCase(Locale.ROOT) + "): " + inside.size()
+                                + " sessions fall into it"
+                                + (a.reason().easesReturn()
+                                        ? ", " + after.size() + " are too much for the return."
+                                        : "."));
         }
     }
 
     private void events() {
         for (Coming c : s.events()) {
-            c.movedFrom().ifPresent(from -> add(Kind.EVENT, List.of(), "The event of " + day(from) + " is now on " + day(c.event().day()) + "."));
-            if (c.added()) add(Kind.EVENT, List.of(), "An event on " + day(c.event().day()) + " is new.");
+            c.movedFrom()
+                    .ifPresent(from -> add(
+                            Kind.EVENT,
+                            List.of(),
+                            "The event of " + day(from) + " is now on "
+                                    + day(c.event().day()) + "."));
+            if (c.added())
+                add(Kind.EVENT, List.of(), "An event on " + day(c.event().day()) + " is new.");
         }
     }
 
     private void weather() {
-        List<String> hit = plan.sessions().stream().filter(p -> Weathers.isOutdoors(p) && s.isForbidden(p.day())).map(Session::id).toList();
-        if (!hit.isEmpty()) add(Kind.WEATHER, hit, hit.size() + (hit.size() == 1 ? " session lies" : " sessions lie") + " on a day whose weather is beyond what is wanted.");
+        List<String> hit = plan.sessions().stream()
+                .filter(p -> Weathers.isOutdoors(p) && s.isForbidden(p.day()))
+                .map(Session::id)
+                .toList();
+        if (!hit.isEmpty())
+            add(
+                    Kind.WEATHER,
+                    hit,
+                    hit.size() + (hit.size() == 1 ? " session lies" : " sessions lie")
+                            + " on a day whose weather is beyond what is wanted.");
     }
 
     private void strength() {
@@ -143,7 +234,11 @@ final class Triggers {
             if (!legs.legs()) continue;
             for (Session hard : plan.sessions()) {
                 if (!isTooSoon(legs, hard)) continue;
-                add(Kind.STRENGTH, List.of(legs.id(), hard.id()), "Heavy leg work on " + day(legs.day()) + " ends less than 24 h before the " + hard.purpose() + " session of " + day(hard.day()) + ".");
+                add(
+                        Kind.STRENGTH,
+                        List.of(legs.id(), hard.id()),
+                        "Heavy leg work on " + day(legs.day()) + " ends less than 24 h before the " + hard.purpose()
+                                + " session of " + day(hard.day()) + ".");
             }
         }
     }
@@ -158,13 +253,30 @@ final class Triggers {
     private void thresholds() {
         for (Threshold t : s.thresholds()) {
             boolean isNew = !t.from().isBefore(s.today().minusDays(NEW_DAYS));
-            boolean same = s.thresholds().stream().filter(o -> o.sport().equals(t.sport()) && o.quantity().equals(t.quantity()) && o.from().isBefore(t.from())).max(java.util.Comparator.comparing(Threshold::from)).filter(o -> o.value() == t.value()).isPresent();
-            if (isNew && !same) add(Kind.THRESHOLD, List.of(), "A new " + t.quantity() + " holds from " + day(t.from()) + ": planned targets follow it.");
+            boolean same = s.thresholds().stream()
+                    .filter(o -> o.sport().equals(t.sport())
+                            && o.quantity().equals(t.quantity())
+                            && o.from().isBefore(t.from()))
+                    .max(java.util.Comparator.comparing(Threshold::from))
+                    .filter(o -> o.value() == t.value())
+                    .isPresent();
+            if (isNew && !same)
+                add(
+                        Kind.THRESHOLD,
+                        List.of(),
+                        "A new " + t.quantity() + " holds from " + day(t.from()) + ": planned targets follow it.");
         }
     }
 
     private void runningOut() {
-        LocalDate last = plan.sessions().stream().map(Session::day).max(LocalDate::compareTo).orElse(s.today());
-        if (last.isBefore(s.today().plusDays(PLANNED_DAYS))) add(Kind.RUNNING_OUT, List.of(), "Fewer than 7 days are planned ahead: the last session is on " + day(last) + ".");
+        LocalDate last = plan.sessions().stream()
+                .map(Session::day)
+                .max(LocalDate::compareTo)
+                .orElse(s.today());
+        if (last.isBefore(s.today().plusDays(PLANNED_DAYS)))
+            add(
+                    Kind.RUNNING_OUT,
+                    List.of(),
+                    "Fewer than 7 days are planned ahead: the last session is on " + day(last) + ".");
     }
 }

@@ -12,15 +12,21 @@ import java.util.stream.Collectors;
 import pemblar.core.comparison.Student;
 
 /**
- * The aerobic trend of one sport: ln(output / reserve fraction) = f(day) + surface + heat + drift + e, with f a penalised line with a knot
- * every 14 days as a mixed model (see {@link PenalisedFit}).
- * @param weeks     every 7 days from the first session: output at 70 % of reserve, on the commonest surface, cool and fresh
- * @param costs     of surfaces, heat (a degree) and drift (an hour): 100 (1 - e^effect) percent, positive is slower
- * @param leftOut   what could not be told, with why
- * @param adjusted  output at 70 % of reserve of each session, as measured and as it would be in like conditions
+ * The aerobic trend of one sport: ln(output / reserve fraction) = f(day) + surface + heat + drift + e, with f a
+ * penalised line with a knot every 14 days as a mixed model (see {@link PenalisedFit}).
+ *
+ * @param weeks every 7 days from the first session: output at 70 % of reserve, on the commonest surface, cool and fresh
+ * @param costs of surfaces, heat (a degree) and drift (an hour): 100 (1 - e^effect) percent, positive is slower
+ * @param leftOut what could not be told, with why
+ * @param adjusted output at 70 % of reserve of each session, as measured and as it would be in like conditions
  * @param notEnough what is missing for a trend; empty when there is one
  */
-public record AerobicTrend(List<Week> weeks, List<Cost> costs, List<LeftOut> leftOut, List<Adjusted> adjusted, Optional<String> notEnough) {
+public record AerobicTrend(
+        List<Week> weeks,
+        List<Cost> costs,
+        List<LeftOut> leftOut,
+        List<Adjusted> adjusted,
+        Optional<String> notEnough) {
     public static final double RESERVE_SHARE = 0.7;
     public static final double COOL_CELSIUS = 15;
     private static final int FEWEST_SESSIONS = 8;
@@ -46,31 +52,48 @@ public record AerobicTrend(List<Week> weeks, List<Cost> costs, List<LeftOut> lef
 
     public static AerobicTrend of(List<SessionMean> all) {
         List<LeftOut> leftOut = new ArrayList<>();
-        List<SessionMean> sessions = withTold(all, leftOut).stream().sorted(Comparator.comparing(SessionMean::day).thenComparing(SessionMean::id)).toList();
+        List<SessionMean> sessions = withTold(all, leftOut).stream()
+                .sorted(Comparator.comparing(SessionMean::day).thenComparing(SessionMean::id))
+                .toList();
         Optional<String> missing = missing(sessions);
         if (missing.isPresent()) return new AerobicTrend(List.of(), List.of(), leftOut, List.of(), missing);
         List<Effect> effects = effects(sessions, leftOut);
         PenalisedFit fit = fit(sessions, effects);
-        return new AerobicTrend(weeks(sessions, fit), costs(effects, fit), leftOut, adjusted(sessions, effects, fit), Optional.empty());
+        return new AerobicTrend(
+                weeks(sessions, fit), costs(effects, fit), leftOut, adjusted(sessions, effects, fit), Optional.empty());
     }
 
     private static String commonest(List<SessionMean> sessions) {
-        Map<String, Long> counts = sessions.stream().collect(Collectors.groupingBy(SessionMean::surface, java.util.TreeMap::new, Collectors.counting()));
-        return counts.entrySet().stream().max(Map.Entry.<String, Long>comparingByValue().thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder()))).map(Map.Entry::getKey).orElse("");
+        Map<String, Long> counts = sessions.stream()
+                .collect(Collectors.groupingBy(SessionMean::surface, java.util.TreeMap::new, Collectors.counting()));
+        return counts.entrySet().stream()
+                .max(Map.Entry.<String, Long>comparingByValue()
+                        .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
+                .map(Map.Entry::getKey)
+                .orElse("");
     }
 
     /** A surface of fewer than 4 sessions goes with its sessions. */
     private static List<SessionMean> withTold(List<SessionMean> all, List<LeftOut> leftOut) {
         String usual = commonest(all);
-        Map<String, Long> counts = all.stream().collect(Collectors.groupingBy(SessionMean::surface, java.util.TreeMap::new, Collectors.counting()));
+        Map<String, Long> counts = all.stream()
+                .collect(Collectors.groupingBy(SessionMean::surface, java.util.TreeMap::new, Collectors.counting()));
         counts.entrySet().removeIf(e -> e.getKey().equals(usual) || e.getValue() >= FEWEST_TO_TELL);
-        counts.forEach((surface, count) -> leftOut.add(new LeftOut(surface.isEmpty() ? "surface not said" : surface, count + " of " + FEWEST_TO_TELL + " sessions; they are left out with it")));
+        counts.forEach((surface, count) -> leftOut.add(new LeftOut(
+                surface.isEmpty() ? "surface not said" : surface,
+                count + " of " + FEWEST_TO_TELL + " sessions; they are left out with it")));
         return all.stream().filter(s -> !counts.containsKey(s.surface())).toList();
     }
 
     private static Optional<String> missing(List<SessionMean> sessions) {
-        if (sessions.size() < FEWEST_SESSIONS) return Optional.of(sessions.size() + " of " + FEWEST_SESSIONS + " sessions" + (months(sessions) < FEWEST_MONTHS ? ", on " + months(sessions) + " of " + FEWEST_MONTHS + " dates a month apart" : ""));
-        return months(sessions) < FEWEST_MONTHS ? Optional.of(months(sessions) + " of " + FEWEST_MONTHS + " dates a month apart") : Optional.empty();
+        if (sessions.size() < FEWEST_SESSIONS)
+            return Optional.of(sessions.size() + " of " + FEWEST_SESSIONS + " sessions"
+                    + (months(sessions) < FEWEST_MONTHS
+                            ? ", on " + months(sessions) + " of " + FEWEST_MONTHS + " dates a month apart"
+                            : ""));
+        return months(sessions) < FEWEST_MONTHS
+                ? Optional.of(months(sessions) + " of " + FEWEST_MONTHS + " dates a month apart")
+                : Optional.empty();
     }
 
     /** As many dates as lie a month apart from each other. */
@@ -88,21 +111,36 @@ public record AerobicTrend(List<Week> weeks, List<Cost> costs, List<LeftOut> lef
     private static List<Effect> effects(List<SessionMean> sessions, List<LeftOut> leftOut) {
         List<Effect> effects = new ArrayList<>();
         String usual = commonest(sessions);
-        sessions.stream().map(SessionMean::surface).distinct().filter(s -> !s.equals(usual)).sorted()
-            .forEach(s -> effects.add(new Effect(s.isEmpty() ? "surface not said" : s, session -> session.surface().equals(s) ? 1 : 0)));
+        sessions.stream()
+                .map(SessionMean::surface)
+                .distinct()
+                .filter(s -> !s.equals(usual))
+                .sorted()
+                .forEach(s -> effects.add(new Effect(
+                        s.isEmpty() ? "surface not said" : s,
+                        session -> session.surface().equals(s) ? 1 : 0)));
         long hot = sessions.stream().filter(s -> s.heat() > 0).count();
         if (hot >= FEWEST_TO_TELL) effects.add(new Effect("heat", SessionMean::heat));
         else leftOut.add(new LeftOut("heat", hot + " of " + FEWEST_TO_TELL + " sessions above 15 °C"));
-        double mean = sessions.stream().mapToDouble(SessionMean::hours).average().orElse(0);
-        long apart = sessions.stream().filter(s -> Math.abs(s.hours() - mean) > LEAST_HOURS_SPREAD).count();
+        double mean =
+                sessions.stream().mapToDouble(SessionMean::hours).average().orElse(0);
+        long apart = sessions.stream()
+                .filter(s -> Math.abs(s.hours() - mean) > LEAST_HOURS_SPREAD)
+                .count();
         if (apart >= FEWEST_TO_TELL) effects.add(new Effect("drift", SessionMean::hours));
         else leftOut.add(new LeftOut("drift", "the sessions are of like length"));
         return effects;
     }
 
     private static PenalisedFit fit(List<SessionMean> sessions, List<Effect> effects) {
-        double[] days = sessions.stream().mapToDouble(s -> ChronoUnit.DAYS.between(sessions.get(0).day(), s.day())).toArray();
-        double[][] fixed = sessions.stream().map(s -> effects.stream().mapToDouble(e -> e.value().applyAsDouble(s)).toArray()).toArray(double[][]::new);
+        double[] days = sessions.stream()
+                .mapToDouble(s -> ChronoUnit.DAYS.between(sessions.get(0).day(), s.day()))
+                .toArray();
+        double[][] fixed = sessions.stream()
+                .map(s -> effects.stream()
+                        .mapToDouble(e -> e.value().applyAsDouble(s))
+                        .toArray())
+                .toArray(double[][]::new);
         double[] values = sessions.stream().mapToDouble(SessionMean::logOutput).toArray();
         double[] weights = sessions.stream().mapToDouble(SessionMean::pieces).toArray();
         return PenalisedFit.of(days, fixed, values, weights);
@@ -110,13 +148,18 @@ public record AerobicTrend(List<Week> weeks, List<Cost> costs, List<LeftOut> lef
 
     private static List<Week> weeks(List<SessionMean> sessions, PenalisedFit fit) {
         LocalDate first = sessions.get(0).day();
-        long last = ChronoUnit.DAYS.between(first, sessions.get(sessions.size() - 1).day());
+        long last =
+                ChronoUnit.DAYS.between(first, sessions.get(sessions.size() - 1).day());
         double reach = Student.reach95(fit.freedom());
         List<Week> weeks = new ArrayList<>();
         for (long day = 0; day <= last; day += 7) {
             double log = fit.at(day);
             double error = reach * fit.errorAt(day);
-            weeks.add(new Week(first.plusDays(day), RESERVE_SHARE * Math.exp(log), RESERVE_SHARE * Math.exp(log - error), RESERVE_SHARE * Math.exp(log + error)));
+            weeks.add(new Week(
+                    first.plusDays(day),
+                    RESERVE_SHARE * Math.exp(log),
+                    RESERVE_SHARE * Math.exp(log - error),
+                    RESERVE_SHARE * Math.exp(log + error)));
         }
         return weeks;
     }
@@ -127,7 +170,8 @@ public record AerobicTrend(List<Week> weeks, List<Cost> costs, List<LeftOut> lef
         for (int i = 0; i < effects.size(); i++) {
             double effect = fit.effect(i);
             double error = reach * fit.effectError(i);
-            costs.add(new Cost(effects.get(i).name(), percent(effect), percent(effect + error), percent(effect - error)));
+            costs.add(
+                    new Cost(effects.get(i).name(), percent(effect), percent(effect + error), percent(effect - error)));
         }
         return costs;
     }
@@ -140,8 +184,13 @@ public record AerobicTrend(List<Week> weeks, List<Cost> costs, List<LeftOut> lef
         List<Adjusted> all = new ArrayList<>();
         for (SessionMean session : sessions) {
             double conditions = 0;
-            for (int i = 0; i < effects.size(); i++) conditions += fit.effect(i) * effects.get(i).value().applyAsDouble(session);
-            all.add(new Adjusted(session.id(), session.day(), RESERVE_SHARE * Math.exp(session.logOutput()), RESERVE_SHARE * Math.exp(session.logOutput() - conditions)));
+            for (int i = 0; i < effects.size(); i++)
+                conditions += fit.effect(i) * effects.get(i).value().applyAsDouble(session);
+            all.add(new Adjusted(
+                    session.id(),
+                    session.day(),
+                    RESERVE_SHARE * Math.exp(session.logOutput()),
+                    RESERVE_SHARE * Math.exp(session.logOutput() - conditions)));
         }
         return all;
     }

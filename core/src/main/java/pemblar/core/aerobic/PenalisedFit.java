@@ -8,17 +8,20 @@ import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 
 /**
- * y = f(day) + fixed effects + e, f piecewise linear with penalised second differences, as a mixed model: the differences are normal with
- * one variance, e with another over the weight. Both by restricted maximum likelihood; Huber weights against bad files.
- * @see "Ruppert, Wand and Carroll, Semiparametric Regression (2003), chapters 4 and 6; Wood, Fast stable restricted maximum likelihood and
- *      marginal likelihood estimation of semiparametric generalized linear models, J R Stat Soc B 73 (2011); Huber, Robust estimation of a
- *      location parameter, Ann Math Stat 35 (1964)"
+ * y = f(day) + fixed effects + e, f piecewise linear with penalised second differences, as a mixed model: the
+ * differences are normal with one variance, e with another over the weight. Both by restricted maximum likelihood;
+ * Huber weights against bad files.
+ *
+ * @see "Ruppert, Wand and Carroll, Semiparametric Regression (2003), chapters 4 and 6; Wood, Fast stable restricted
+ *     maximum likelihood and marginal likelihood estimation of semiparametric generalized linear models, J R Stat Soc B
+ *     73 (2011); Huber, Robust estimation of a location parameter, Ann Math Stat 35 (1964)"
  */
 final class PenalisedFit {
     private static final double KNOT_DAYS = 14;
     private static final double HUBER = 1.345;
     /** The share of its variance that a normal error keeps under Huber weights. */
     private static final double HUBER_KEPT = 0.8214;
+
     private static final double MAD_TO_SD = 1.4826;
     private static final int ROUNDS = 12;
     private static final double LEAST_LOG = -12;
@@ -51,7 +54,10 @@ final class PenalisedFit {
         this.unpenalised = 2 + effects;
     }
 
-    /** @param days days from the first, rising; @param fixed a row of effects for each; at least one observation more than effects and two */
+    /**
+     * @param days days from the first, rising; @param fixed a row of effects for each; at least one observation more
+     *     than effects and two
+     */
     static PenalisedFit of(double[] days, double[][] fixed, double[] values, double[] weights) {
         PenalisedFit fit = new PenalisedFit(days, fixed, values, weights);
         double[] given = weights;
@@ -67,7 +73,8 @@ final class PenalisedFit {
         RealMatrix penalty = new Array2DRowRealMatrix(knots + effects, knots + effects);
         double[] second = {1, -2, 1};
         for (int k = 0; k + 2 < knots; k++)
-            for (int i = 0; i < 3; i++) for (int j = 0; j < 3; j++) penalty.addToEntry(k + i, k + j, second[i] * second[j]);
+            for (int i = 0; i < 3; i++)
+                for (int j = 0; j < 3; j++) penalty.addToEntry(k + i, k + j, second[i] * second[j]);
         return penalty;
     }
 
@@ -87,7 +94,8 @@ final class PenalisedFit {
         double[] sorted = scaled.clone();
         Arrays.sort(sorted);
         int n = sorted.length;
-        double scale = Math.max(1e-12, MAD_TO_SD * (n % 2 == 1 ? sorted[n / 2] : (sorted[n / 2 - 1] + sorted[n / 2]) / 2));
+        double scale =
+                Math.max(1e-12, MAD_TO_SD * (n % 2 == 1 ? sorted[n / 2] : (sorted[n / 2 - 1] + sorted[n / 2]) / 2));
         double[] robust = new double[n];
         for (int i = 0; i < n; i++) robust[i] = given[i] * Math.min(1, HUBER * scale / Math.max(scaled[i], 1e-300));
         return robust;
@@ -99,7 +107,10 @@ final class PenalisedFit {
         return values[i] - fitted;
     }
 
-    /** The smoothing that restricted likelihood likes best, by a grid and then golden section; then coefficients and their covariance. */
+    /**
+     * The smoothing that restricted likelihood likes best, by a grid and then golden section; then coefficients and
+     * their covariance.
+     */
     private void solve(boolean robust) {
         Normal normal = new Normal();
         int best = 0;
@@ -183,7 +194,8 @@ final class PenalisedFit {
             theta = factor.getSolver().solve(products);
             residual = Math.max(1e-30, total - theta.dotProduct(products));
             double logDeterminant = 0;
-            for (int j = 0; j < theta.getDimension(); j++) logDeterminant += 2 * Math.log(factor.getL().getEntry(j, j));
+            for (int j = 0; j < theta.getDimension(); j++)
+                logDeterminant += 2 * Math.log(factor.getL().getEntry(j, j));
             return freedom() * Math.log(residual) + logDeterminant - (knots - 2) * logLambda;
         }
 

@@ -8,8 +8,9 @@ import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 
 /**
- * Pieces of a recording that an aerobic trend may rest on (computation, section 15): 5 min stretches after the first 10 min, steady in output, with a heart rate that
- * hardly moves and is read 30 s late, nothing missing. Whether a piece lies within 60 to 88 % of the heart-rate reserve depends on the athlete's values of the day.
+ * Pieces of a recording that an aerobic trend may rest on (computation, section 15): 5 min stretches after the first 10
+ * min, steady in output, with a heart rate that hardly moves and is read 30 s late, nothing missing. Whether a piece
+ * lies within 60 to 88 % of the heart-rate reserve depends on the athlete's values of the day.
  */
 public final class Pieces {
     public static final double LEAST_RESERVE = 0.60;
@@ -23,9 +24,9 @@ public final class Pieces {
     private static final double MOST_SPREAD = 0.12;
 
     /**
-     * @param hours       into the session, at its middle
-     * @param celsius     mean temperature; NaN when it was not recorded
-     * @param output      mean power, W, or flat-equivalent speed, m/s
+     * @param hours into the session, at its middle
+     * @param celsius mean temperature; NaN when it was not recorded
+     * @param output mean power, W, or flat-equivalent speed, m/s
      */
     public record Piece(double hours, double celsius, double bpm, double output) {}
 
@@ -43,14 +44,18 @@ public final class Pieces {
             boolean whole = output.present(from, to) == LENGTH && bpm.present(from + LATE, to + LATE) == LENGTH;
             if (!whole || !isSteady(output, from, to) || moves(bpm, from + LATE, to + LATE)) continue;
             double celsius = temperature == null ? Double.NaN : temperature.mean(from, to);
-            pieces.add(new Piece((from + LENGTH / 2.0) / 3600, celsius, bpm.mean(from + LATE, to + LATE), output.mean(from, to)));
+            pieces.add(new Piece(
+                    (from + LENGTH / 2.0) / 3600, celsius, bpm.mean(from + LATE, to + LATE), output.mean(from, to)));
         }
         return pieces;
     }
 
     private static Series output(Recording recording) {
-        if (recording.sport().onWheels()) return recording.channel(Channel.POWER).orElse(null);
-        return recording.sport().hillsCost() && recording.has(Channel.SPEED) ? SteadyEquivalent.flatSpeed(recording) : null;
+        if (recording.sport().onWheels())
+            return recording.channel(Channel.POWER).orElse(null);
+        return recording.sport().hillsCost() && recording.has(Channel.SPEED)
+                ? SteadyEquivalent.flatSpeed(recording)
+                : null;
     }
 
     /** The spread of its 30 s means is under 12 % of its mean. */

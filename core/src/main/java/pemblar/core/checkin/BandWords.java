@@ -11,11 +11,18 @@ public final class BandWords {
     public static String of(Bands bands) {
         String name = bands.measure().words();
         if (bands.verdict() == Verdict.NO_VERDICT) {
-            String missing = name + ": no verdict, " + bands.missing() + (bands.missing() == 1 ? " value is" : " values are") + " missing";
-            return missing + (bands.sharp() ? "; but two mornings lie far " + side(bands) + " the usual of " + figure(bands, bands.usual()) + ": strain or illness." : ".");
+            String missing = name + ": no verdict, " + bands.missing()
+                    + (bands.missing() == 1 ? " value is" : " values are") + " missing";
+            return missing
+                    + (bands.sharp()
+                            ? "; but two mornings lie far " + side(bands) + " the usual of "
+                                    + figure(bands, bands.usual()) + ": strain or illness."
+                            : ".");
         }
         String figures = name + ": the last week " + number(bands, bands.recent()) + " against " + usual(bands) + ": ";
-        if (bands.sharp()) return figures + bands.verdict().words() + ", and two mornings running far " + side(bands) + " it: strain or illness.";
+        if (bands.sharp())
+            return figures + bands.verdict().words() + ", and two mornings running far " + side(bands)
+                    + " it: strain or illness.";
         return figures + bands.verdict().words() + (bands.verdict() == Verdict.IN_BAND ? "." : meaning(bands) + ".");
     }
 
@@ -25,7 +32,9 @@ public final class BandWords {
 
     /** The usual with its standard deviation; of variability the band, since its deviation is on the logarithm. */
     private static String usual(Bands bands) {
-        if (bands.measure() == Measure.VARIABILITY) return number(bands, bands.usual()) + " ms (band " + number(bands, bands.bandLow()) + " to " + number(bands, bands.bandHigh()) + ")";
+        if (bands.measure() == Measure.VARIABILITY)
+            return number(bands, bands.usual()) + " ms (band " + number(bands, bands.bandLow()) + " to "
+                    + number(bands, bands.bandHigh()) + ")";
         return number(bands, bands.usual()) + " ± " + figure(bands, bands.sd());
     }
 
@@ -39,12 +48,16 @@ public final class BandWords {
     }
 
     private static String figure(Bands bands, double value) {
-        return number(bands, value) + (bands.measure() == Measure.SLEEP ? "" : " " + bands.measure().unit());
+        return number(bands, value)
+                + (bands.measure() == Measure.SLEEP ? "" : " " + bands.measure().unit());
     }
 
     private static String number(Bands bands, double value) {
-        if (bands.measure() != Measure.SLEEP) return String.format(Locale.ROOT, bands.measure() == Measure.RESTING_HEART_RATE ? "%.1f" : "%.0f", value);
+        if (bands.measure() != Measure.SLEEP)
+            return String.format(Locale.ROOT, bands.measure() == Measure.RESTING_HEART_RATE ? "%.1f" : "%.0f", value);
         long minutes = Math.round(value);
-        return minutes < 60 ? minutes + " min" : minutes / 60 + " h " + String.format(Locale.ROOT, "%02d", minutes % 60);
+        return minutes < 60
+                ? minutes + " min"
+                : minutes / 60 + " h " + String.format(Locale.ROOT, "%02d", minutes % 60);
     }
 }

@@ -2,7 +2,8 @@ package pemblar.core.checkin;
 
 /** A morning value that is judged against its usual (computation, section 13). */
 public enum Measure {
-    RESTING_HEART_RATE("restingHeartRate", "Resting heart rate", "bpm", 3, +1), VARIABILITY("variability", "Heart-rate variability", "ms", 0.05, -1),
+    RESTING_HEART_RATE("restingHeartRate", "Resting heart rate", "bpm", 3, +1),
+    VARIABILITY("variability", "Heart-rate variability", "ms", 0.05, -1),
     SLEEP("sleep", "Sleep", "min", 45, -1);
 
     private final String key;

@@ -12,26 +12,43 @@ public final class ComparisonWords {
     }
 
     /** @param compared what is compared, as heart rate */
-    public static String of(SessionComparison c, String first, String second, String along, String unit, String compared) {
+    public static String of(
+            SessionComparison c, String first, String second, String along, String unit, String compared) {
         String figure = String.format(Locale.ROOT, "%.2f", Math.abs(c.difference())) + unit;
-        String much = "At equal " + along + ", " + compared + " is " + figure + (c.difference() >= 0 ? " higher" : " lower") + " with " + second + " than with " + first;
-        String cut = c.cutTo().isPresent() ? " All repetitions were cut to the shortest, " + c.cutTo().getAsInt() + " s." : "";
+        String much = "At equal " + along + ", " + compared + " is " + figure
+                + (c.difference() >= 0 ? " higher" : " lower") + " with " + second + " than with " + first;
+        String cut = c.cutTo().isPresent()
+                ? " All repetitions were cut to the shortest, " + c.cutTo().getAsInt() + " s."
+                : "";
         return much + ". " + claim(c, unit) + cut;
     }
 
     private static String claim(SessionComparison c, String unit) {
         return switch (c.design()) {
-            case TOO_FEW_SESSIONS -> c.firstSessions() == 1 && c.secondSessions() == 1 ? "One day each: the data can't tell the groups from the days."
-                : "One group has a single session: the data can't tell the groups from the days.";
-            case ONE_SESSION_ALTERNATING -> "All in one session, in turn, with their order taken into account; one session gives no probability.";
+            case TOO_FEW_SESSIONS ->
+                c.firstSessions() == 1 && c.secondSessions() == 1
+                        ? "One day each: the data can't tell the groups from the days."
+                        : "One group has a single session: the data can't tell the groups from the days.";
+            case ONE_SESSION_ALTERNATING ->
+                "All in one session, in turn, with their order taken into account; one session gives no probability.";
             case ONE_SESSION_IN_ORDER -> "All in one session and not in turn: order and group can't be told apart.";
             case BETWEEN_SESSIONS, WITHIN_SESSIONS -> tested(c, unit);
         };
     }
 
     private static String tested(SessionComparison c, String unit) {
-        String range = String.format(Locale.ROOT, "95 %% range %.2f to %.2f%s", c.test().low(), c.test().high(), unit).replace("-", "−");
-        String days = c.design() == SessionComparison.Design.WITHIN_SESSIONS ? "within " + c.firstSessions() + " sessions that hold both" : "over " + c.firstSessions() + " and " + c.secondSessions() + " sessions";
-        return c.sure() ? "That is more than chance between days would give (" + range + ", " + days + ")." : "That can be chance between days (" + range + ", " + days + ").";
+        String range = String.format(
+                        Locale.ROOT,
+                        "95 %% range %.2f to %.2f%s",
+                        c.test().low(),
+                        c.test().high(),
+                        unit)
+                .replace("-", "−");
+        String days = c.design() == SessionComparison.Design.WITHIN_SESSIONS
+                ? "within " + c.firstSessions() + " sessions that hold both"
+                : "over " + c.firstSessions() + " and " + c.secondSessions() + " sessions";
+        return c.sure()
+                ? "That is more than chance between days would give (" + range + ", " + days + ")."
+                : "That can be chance between days (" + range + ", " + days + ").";
     }
 }

@@ -8,8 +8,9 @@ import org.hipparchus.linear.RealVector;
 import org.hipparchus.linear.SingularValueDecomposition;
 
 /**
- * The difference of two groups inside one session by least squares: value = level + difference x group + slope x covariate, and where the groups
- * alternate + drift x order. Of columns that do not vary apart the shortest solution is taken.
+ * The difference of two groups inside one session by least squares: value = level + difference x group + slope x
+ * covariate, and where the groups alternate + drift x order. Of columns that do not vary apart the shortest solution is
+ * taken.
  */
 record OrderedFit(double difference, double slope) {
     /** @param rows {group 0 or 1, covariate, order, value} each */
@@ -30,7 +31,9 @@ record OrderedFit(double difference, double slope) {
     }
 
     private static double spread(List<double[]> rows, int column, double mean) {
-        double squares = rows.stream().mapToDouble(row -> Math.pow(row[column] - mean, 2)).sum();
+        double squares = rows.stream()
+                .mapToDouble(row -> Math.pow(row[column] - mean, 2))
+                .sum();
         double spread = Math.sqrt(squares / rows.size());
         return spread > 1e-9 * Math.max(1, Math.abs(mean)) ? spread : Double.POSITIVE_INFINITY;
     }

@@ -11,16 +11,26 @@ import java.util.OptionalInt;
 import java.util.Set;
 
 /**
- * Two groups of repetitions at an equal value of another quantity (computation, section 10). Repetitions of one session share
- * that day, so sessions are what is counted: each session's mean residual after a common slope fitted within sessions, then
- * Welch's t between the groups' sessions; groups that meet in each of several sessions are compared within them.
+ * Two groups of repetitions at an equal value of another quantity (computation, section 10). Repetitions of one session
+ * share that day, so sessions are what is counted: each session's mean residual after a common slope fitted within
+ * sessions, then Welch's t between the groups' sessions; groups that meet in each of several sessions are compared
+ * within them.
+ *
  * @param difference second group less first, in the unit of what is compared; NaN when a group has nothing
- * @param slope      change of what is compared for one unit of the covariate; 0 when the repetitions do not tell
- * @param test       empty when sessions are too few for a probability
- * @param cutTo      seconds to which all repetitions were cut; empty when they are whole
- * @see "Welch, The generalization of Student's problem when several different population variances are involved, Biometrika 34 (1947)"
+ * @param slope change of what is compared for one unit of the covariate; 0 when the repetitions do not tell
+ * @param test empty when sessions are too few for a probability
+ * @param cutTo seconds to which all repetitions were cut; empty when they are whole
+ * @see "Welch, The generalization of Student's problem when several different population variances are involved,
+ *     Biometrika 34 (1947)"
  */
-public record SessionComparison(double difference, double slope, Test test, OptionalInt cutTo, Design design, int firstSessions, int secondSessions) {
+public record SessionComparison(
+        double difference,
+        double slope,
+        Test test,
+        OptionalInt cutTo,
+        Design design,
+        int firstSessions,
+        int secondSessions) {
     private static final double SAME_LENGTH = 1.1;
     private static final double SURE = 0.05;
 
@@ -32,12 +42,19 @@ public record SessionComparison(double difference, double slope, Test test, Opti
     }
 
     /** How the groups lie over the sessions. */
-    public enum Design { BETWEEN_SESSIONS, WITHIN_SESSIONS, ONE_SESSION_ALTERNATING, ONE_SESSION_IN_ORDER, TOO_FEW_SESSIONS }
+    public enum Design {
+        BETWEEN_SESSIONS,
+        WITHIN_SESSIONS,
+        ONE_SESSION_ALTERNATING,
+        ONE_SESSION_IN_ORDER,
+        TOO_FEW_SESSIONS
+    }
 
     /**
      * One repetition, a sample a second; NaN is missing.
+     *
      * @param second true for the second group
-     * @param order  place within its session
+     * @param order place within its session
      */
     public record Repetition(boolean second, String session, int order, double[] along, double[] compared) {}
 
@@ -46,22 +63,30 @@ public record SessionComparison(double difference, double slope, Test test, Opti
 
     /** @throws IllegalArgumentException when a group has no repetition with both quantities */
     public static SessionComparison of(List<Repetition> repetitions) {
-        int shortest = repetitions.stream().mapToInt(r -> r.along().length).min().orElse(0);
+        int shortest =
+                repetitions.stream().mapToInt(r -> r.along().length).min().orElse(0);
         int longest = repetitions.stream().mapToInt(r -> r.along().length).max().orElse(0);
         boolean cut = longest > SAME_LENGTH * shortest;
         List<Point> points = new ArrayList<>();
         for (Repetition r : repetitions) {
             int seconds = cut ? shortest : r.along().length;
-            Point point = new Point(r.second(), r.session(), r.order(), mean(r.along(), seconds), mean(r.compared(), seconds));
+            Point point = new Point(
+                    r.second(), r.session(), r.order(), mean(r.along(), seconds), mean(r.compared(), seconds));
             if (Double.isFinite(point.x()) && Double.isFinite(point.y())) points.add(point);
         }
         for (boolean second : new boolean[] {false, true})
-            if (points.stream().noneMatch(p -> p.second() == second)) throw new IllegalArgumentException("the " + (second ? "second" : "first") + " group has no repetition with both quantities");
+            if (points.stream().noneMatch(p -> p.second() == second))
+                throw new IllegalArgumentException(
+                        "the " + (second ? "second" : "first") + " group has no repetition with both quantities");
         return compare(points, cut ? OptionalInt.of(shortest) : OptionalInt.empty());
     }
 
     private static double mean(double[] values, int seconds) {
-        return Arrays.stream(values).limit(seconds).filter(v -> !Double.isNaN(v)).average().orElse(Double.NaN);
+        return Arrays.stream(values)
+                .limit(seconds)
+                .filter(v -> !Double.isNaN(v))
+                .average()
+                .orElse(Double.NaN);
     }
 
     private static SessionComparison compare(List<Point> points, OptionalInt cutTo) {
@@ -84,7 +109,9 @@ public record SessionComparison(double difference, double slope, Test test, Opti
     /** Within sessions, and within a group where a session holds both; 0 when nothing varies there. */
     private static double slope(List<Point> points) {
         Map<String, List<Point>> cells = new LinkedHashMap<>();
-        for (Point p : points) cells.computeIfAbsent(p.second() + " " + p.session(), k -> new ArrayList<>()).add(p);
+        for (Point p : points)
+            cells.computeIfAbsent(p.second() + " " + p.session(), k -> new ArrayList<>())
+                    .add(p);
         double squares = 0;
         double products = 0;
         for (List<Point> cell : cells.values()) {
@@ -100,19 +127,36 @@ public record SessionComparison(double difference, double slope, Test test, Opti
     }
 
     private static double[] residuals(List<Point> points, boolean second, Set<String> of, double slope) {
-        return of.stream().mapToDouble(session -> points.stream().filter(p -> p.second() == second && p.session().equals(session))
-            .mapToDouble(p -> p.y() - slope * p.x()).average().orElse(Double.NaN)).toArray();
+        return of.stream()
+                .mapToDouble(session -> points.stream()
+                        .filter(p -> p.second() == second && p.session().equals(session))
+                        .mapToDouble(p -> p.y() - slope * p.x())
+                        .average()
+                        .orElse(Double.NaN))
+                .toArray();
     }
 
-    private static SessionComparison between(List<Point> points, double slope, OptionalInt cutTo, int firstCount, int secondCount) {
+    private static SessionComparison between(
+            List<Point> points, double slope, OptionalInt cutTo, int firstCount, int secondCount) {
         double[] first = residuals(points, false, sessions(points, false), slope);
         double[] second = residuals(points, true, sessions(points, true), slope);
         double difference = average(second) - average(first);
-        if (firstCount < 2 || secondCount < 2) return new SessionComparison(difference, slope, null, cutTo, Design.TOO_FEW_SESSIONS, firstCount, secondCount);
+        if (firstCount < 2 || secondCount < 2)
+            return new SessionComparison(
+                    difference, slope, null, cutTo, Design.TOO_FEW_SESSIONS, firstCount, secondCount);
         double a = variance(first) / first.length;
         double b = variance(second) / second.length;
-        double freedom = a + b > 0 ? (a + b) * (a + b) / (a * a / (first.length - 1) + b * b / (second.length - 1)) : first.length + second.length - 2;
-        return new SessionComparison(difference, slope, test(difference, Math.sqrt(a + b), freedom), cutTo, Design.BETWEEN_SESSIONS, firstCount, secondCount);
+        double freedom = a + b > 0
+                ? (a + b) * (a + b) / (a * a / (first.length - 1) + b * b / (second.length - 1))
+                : first.length + second.length - 2;
+        return new SessionComparison(
+                difference,
+                slope,
+                test(difference, Math.sqrt(a + b), freedom),
+                cutTo,
+                Design.BETWEEN_SESSIONS,
+                firstCount,
+                secondCount);
     }
 
     private static SessionComparison within(List<Point> points, Set<String> shared, double slope, OptionalInt cutTo) {
@@ -121,16 +165,37 @@ public record SessionComparison(double difference, double slope, Test test, Opti
         double[] differences = new double[first.length];
         for (int i = 0; i < differences.length; i++) differences[i] = second[i] - first[i];
         double error = Math.sqrt(variance(differences) / differences.length);
-        return new SessionComparison(average(differences), slope, test(average(differences), error, differences.length - 1.0), cutTo, Design.WITHIN_SESSIONS, shared.size(), shared.size());
+        return new SessionComparison(
+                average(differences),
+                slope,
+                test(average(differences), error, differences.length - 1.0),
+                cutTo,
+                Design.WITHIN_SESSIONS,
+                shared.size(),
+                shared.size());
     }
 
     /** Alternating repetitions have their order as a second covariate; others cannot tell order and group apart. */
     private static SessionComparison oneSession(List<Point> all, OptionalInt cutTo) {
-        List<Point> points = all.stream().sorted(java.util.Comparator.comparingInt(Point::order)).toList();
+        List<Point> points = all.stream()
+                .sorted(java.util.Comparator.comparingInt(Point::order))
+                .toList();
         boolean alternates = points.size() >= 4;
-        for (int i = 1; i < points.size(); i++) alternates &= points.get(i).second() != points.get(i - 1).second();
-        OrderedFit fit = OrderedFit.of(points.stream().map(p -> new double[] {p.second() ? 1 : 0, p.x(), p.order(), p.y()}).toList(), alternates);
-        return new SessionComparison(fit.difference(), fit.slope(), null, cutTo, alternates ? Design.ONE_SESSION_ALTERNATING : Design.ONE_SESSION_IN_ORDER, 1, 1);
+        for (int i = 1; i < points.size(); i++)
+            alternates &= points.get(i).second() != points.get(i - 1).second();
+        OrderedFit fit = OrderedFit.of(
+                points.stream()
+                        .map(p -> new double[] {p.second() ? 1 : 0, p.x(), p.order(), p.y()})
+                        .toList(),
+                alternates);
+        return new SessionComparison(
+                fit.difference(),
+                fit.slope(),
+                null,
+                cutTo,
+                alternates ? Design.ONE_SESSION_ALTERNATING : Design.ONE_SESSION_IN_ORDER,
+                1,
+                1);
     }
 
     private static Test test(double difference, double error, double freedom) {
@@ -150,7 +215,8 @@ public record SessionComparison(double difference, double slope, Test test, Opti
 
     /** The same of repetitions that were cut before. */
     public SessionComparison cutTo(int seconds) {
-        return new SessionComparison(difference, slope, test, OptionalInt.of(seconds), design, firstSessions, secondSessions);
+        return new SessionComparison(
+                difference, slope, test, OptionalInt.of(seconds), design, firstSessions, secondSessions);
     }
 
     public boolean sure() {

@@ -5,15 +5,18 @@ import java.util.TreeMap;
 import pemblar.core.recording.Series;
 
 /**
- * Durability: best means over windows that start after a given amount of prior work or time, on a coarse grid of conditions and durations.
- * Rows are conditions, first by work, then by time; columns are durations.
+ * Durability: best means over windows that start after a given amount of prior work or time, on a coarse grid of
+ * conditions and durations. Rows are conditions, first by work, then by time; columns are durations.
  */
 public final class AfterWork {
     /** Prior work, J. */
     private static final int[] JOULES = {500_000, 1_000_000, 1_500_000, 2_000_000, 2_500_000, 3_000_000};
     /** Prior timer time, s. */
     private static final int[] SECONDS = {3600, 7200, 10_800, 14_400};
-    private static final int[] DURATIONS = {5, 10, 15, 20, 30, 45, 60, 90, 120, 180, 240, 300, 420, 600, 900, 1200, 1800, 2400, 3600, 5400, 7200};
+
+    private static final int[] DURATIONS = {
+        5, 10, 15, 20, 30, 45, 60, 90, 120, 180, 240, 300, 420, 600, 900, 1200, 1800, 2400, 3600, 5400, 7200
+    };
     private static final int CONDITIONS = JOULES.length + SECONDS.length;
     private final double[] best = new double[CONDITIONS * DURATIONS.length];
 
@@ -32,7 +35,9 @@ public final class AfterWork {
     }
 
     /**
-     * The best means of one recording on the grid; NaN where it never came so far. Missing seconds do no work and end a window.
+     * The best means of one recording on the grid; NaN where it never came so far. Missing seconds do no work and end a
+     * window.
+     *
      * @param values W for conditions by work; for other quantities only conditions by time are filled
      */
     public static Series onGrid(Series values, boolean power) {
@@ -44,7 +49,8 @@ public final class AfterWork {
             work += values.isPresent(i) ? values.at(i) : 0;
             while (level < JOULES.length && work >= JOULES[level]) fill(means, level++, values, i + 1);
         }
-        for (int k = 0; k < SECONDS.length; k++) if (values.size() > SECONDS[k]) fill(means, JOULES.length + k, values, SECONDS[k]);
+        for (int k = 0; k < SECONDS.length; k++)
+            if (values.size() > SECONDS[k]) fill(means, JOULES.length + k, values, SECONDS[k]);
         return Series.of(means);
     }
 
@@ -57,7 +63,8 @@ public final class AfterWork {
 
     private static void fill(double[] means, int condition, Series values, int from) {
         TreeMap<Integer, Double> curve = MeanMaximal.curve(values.slice(from, values.size()), DURATIONS);
-        for (int d = 0; d < DURATIONS.length; d++) means[condition * DURATIONS.length + d] = curve.getOrDefault(DURATIONS[d], Double.NaN);
+        for (int d = 0; d < DURATIONS.length; d++)
+            means[condition * DURATIONS.length + d] = curve.getOrDefault(DURATIONS[d], Double.NaN);
     }
 
     /** Raises this by a recording's {@link #onGrid}, divided by 1 or by the body mass of its day. */
@@ -91,7 +98,8 @@ public final class AfterWork {
         double after = best[(offset + level) * DURATIONS.length + right];
         if (DURATIONS[right] == seconds) return after;
         double before = best[(offset + level) * DURATIONS.length + right - 1];
-        double share = Math.log((double) seconds / DURATIONS[right - 1]) / Math.log((double) DURATIONS[right] / DURATIONS[right - 1]);
+        double share = Math.log((double) seconds / DURATIONS[right - 1])
+                / Math.log((double) DURATIONS[right] / DURATIONS[right - 1]);
         return Math.exp(Math.log(before) * (1 - share) + Math.log(after) * share);
     }
 }

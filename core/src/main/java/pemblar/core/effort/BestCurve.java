@@ -7,13 +7,15 @@ import java.util.TreeMap;
 import pemblar.core.recording.Series;
 
 /**
- * Best means on one grid of durations that all recordings share, so that the curves of many sessions can be combined. Each
- * point knows the session it came from.
+ * Best means on one grid of durations that all recordings share, so that the curves of many sessions can be combined.
+ * Each point knows the session it came from.
  */
 public final class BestCurve {
     /** Two days: nobody holds an effort for longer. */
     private static final int LONGEST_SECONDS = 172_800;
-    private static final int[] GRID = Arrays.stream(MeanMaximal.durations(LONGEST_SECONDS)).toArray();
+
+    private static final int[] GRID =
+            Arrays.stream(MeanMaximal.durations(LONGEST_SECONDS)).toArray();
     private final double[] best = new double[GRID.length];
     private final long[] sources = new long[GRID.length];
 
@@ -24,7 +26,10 @@ public final class BestCurve {
         Arrays.fill(best, Double.NaN);
     }
 
-    /** The best means of one recording on the grid, shortest first, without the durations that are longer than it; NaN where every window has a gap. */
+    /**
+     * The best means of one recording on the grid, shortest first, without the durations that are longer than it; NaN
+     * where every window has a gap.
+     */
     public static Series onGrid(Series values) {
         int count = indexFrom(values.size() + 1);
         TreeMap<Integer, Double> curve = MeanMaximal.curve(values, Arrays.copyOf(GRID, count));
@@ -41,7 +46,8 @@ public final class BestCurve {
 
     /**
      * Raises this curve where a session did better.
-     * @param onGrid  of {@link #onGrid}
+     *
+     * @param onGrid of {@link #onGrid}
      * @param divisor 1, or the body mass of the day for values per kg
      */
     public void raise(long source, Series onGrid, double divisor) {

@@ -2,10 +2,14 @@ package pemblar.core.effort;
 
 import pemblar.core.recording.Series;
 
-/** Means and squares of any stretch of a series at once, and the second at which a level changes. Missing seconds count for nothing. */
+/**
+ * Means and squares of any stretch of a series at once, and the second at which a level changes. Missing seconds count
+ * for nothing.
+ */
 public final class Levels {
     /** On each side of a change at least so many seconds are looked at. */
     public static final int LEAST_SIDE_SECONDS = 4;
+
     private final double[] sums;
     private final double[] squares;
     private final int[] counts;
@@ -51,7 +55,10 @@ public final class Levels {
         return squares[to] - squares[from] - 2 * level * sum + level * level * (counts[to] - counts[from]);
     }
 
-    /** The second that parts [low, high) into two levels with the least squares left; {@code otherwise} when the stretch is too short. */
+    /**
+     * The second that parts [low, high) into two levels with the least squares left; {@code otherwise} when the stretch
+     * is too short.
+     */
     public int parting(int low, int high, int otherwise) {
         int best = otherwise;
         double least = Double.POSITIVE_INFINITY;

@@ -9,19 +9,27 @@ import pemblar.core.recording.Series;
 public final class MeanMaximal {
     /** Every second up to here, then steps of about 1 %. */
     private static final int EVERY_SECOND_UNTIL = 120;
+
     private static final double STEP = 1.01;
     private static final int SMALLEST_BLOCK = 8;
     private static final int WINDOWS_IN_BLOCK = 32;
     /** Durations that people ask for by name; they are exact, too. */
-    private static final int[] ROUND = {180, 240, 300, 480, 600, 720, 900, 1200, 1800, 2400, 2700, 3600, 4500, 5400, 7200, 10_800, 14_400, 18_000, 21_600};
+    private static final int[] ROUND = {
+        180, 240, 300, 480, 600, 720, 900, 1200, 1800, 2400, 2700, 3600, 4500, 5400, 7200, 10_800, 14_400, 18_000,
+        21_600
+    };
 
     private MeanMaximal() {}
 
-    /** Durations, s, for a recording of the given length: each second to 120, then about 1 % apart, the round ones, and the length itself. */
+    /**
+     * Durations, s, for a recording of the given length: each second to 120, then about 1 % apart, the round ones, and
+     * the length itself.
+     */
     public static int[] durations(int seconds) {
         TreeSet<Integer> durations = new TreeSet<>();
         for (int d = 1; d <= Math.min(seconds, EVERY_SECOND_UNTIL); d++) durations.add(d);
-        for (double d = EVERY_SECOND_UNTIL * STEP; Math.round(d) < seconds; d *= STEP) durations.add((int) Math.round(d));
+        for (double d = EVERY_SECOND_UNTIL * STEP; Math.round(d) < seconds; d *= STEP)
+            durations.add((int) Math.round(d));
         for (int round : ROUND) if (round <= seconds) durations.add(round);
         durations.add(seconds);
         return durations.stream().mapToInt(Integer::intValue).toArray();
@@ -34,6 +42,7 @@ public final class MeanMaximal {
 
     /**
      * The curve at the durations asked for.
+     *
      * @param durations s, ascending
      * @return best mean by duration; a duration that no window without a gap fits is left out
      */
@@ -52,7 +61,8 @@ public final class MeanMaximal {
             }
         }
         TreeMap<Integer, Double> curve = new TreeMap<>();
-        for (int k = 0; k < durations.length; k++) if (best[k] > Double.NEGATIVE_INFINITY) curve.put(durations[k], best[k]);
+        for (int k = 0; k < durations.length; k++)
+            if (best[k] > Double.NEGATIVE_INFINITY) curve.put(durations[k], best[k]);
         return curve;
     }
 

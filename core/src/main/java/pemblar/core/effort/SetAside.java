@@ -4,14 +4,16 @@ import java.util.List;
 import pemblar.core.recording.Series;
 
 /**
- * A stretch of a recording, from..to (exclusive) grid seconds, that does not count as a best effort. Up to three seconds are
- * bridged between their neighbours, so that a spike does not hide the effort around it; more is taken as missing.
+ * A stretch of a recording, from..to (exclusive) grid seconds, that does not count as a best effort. Up to three
+ * seconds are bridged between their neighbours, so that a spike does not hide the effort around it; more is taken as
+ * missing.
  */
 public record SetAside(int from, int to) {
     private static final int BRIDGED_SECONDS = 3;
 
     public SetAside {
-        if (from < 0 || to <= from) throw new IllegalArgumentException("from must be at least 0 and to after it, were " + from + ", " + to);
+        if (from < 0 || to <= from)
+            throw new IllegalArgumentException("from must be at least 0 and to after it, were " + from + ", " + to);
     }
 
     /** The values without the stretches; the given series is not changed. */

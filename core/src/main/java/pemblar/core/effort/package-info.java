@@ -1,4 +1,2 @@
-/**
- * Best efforts: the mean-maximal curve. Start at {@link pemblar.core.effort.MeanMaximal}.
- */
+/** Best efforts: the mean-maximal curve. Start at {@link pemblar.core.effort.MeanMaximal}. */
 package pemblar.core.effort;

@@ -15,19 +15,26 @@ import pemblar.core.evidence.Piece.Says;
 import pemblar.core.threshold.Quantity;
 
 /**
- * All evidence together: inverse variance, each variance doubled for every 42 days of age; critical power and W' jointly in
- * information form. What contradicts itself is not averaged.
- * @param suggestions   for each quantity that does not contradict itself; critical power and W' stand or fall together
- * @param contradicting quantities whose pieces of the last 90 days scatter more than their ranges allow (chi-square over its degrees of
- *                      freedom above 3), or whose floor lies above the range of everything else
- * @param groups        of those: ids by chains of overlapping ranges, a floor by itself
- * @param floor         lowest critical power, W, for the combined W': the highest of the last 90 days
- * @param floors        the same for each floor, by id
- * @param sameEffort    ids that rest on an effort that counts already
- * @param leftOut       ids that are no evidence
+ * All evidence together: inverse variance, each variance doubled for every 42 days of age; critical power and W'
+ * jointly in information form. What contradicts itself is not averaged.
+ *
+ * @param suggestions for each quantity that does not contradict itself; critical power and W' stand or fall together
+ * @param contradicting quantities whose pieces of the last 90 days scatter more than their ranges allow (chi-square
+ *     over its degrees of freedom above 3), or whose floor lies above the range of everything else
+ * @param groups of those: ids by chains of overlapping ranges, a floor by itself
+ * @param floor lowest critical power, W, for the combined W': the highest of the last 90 days
+ * @param floors the same for each floor, by id
+ * @param sameEffort ids that rest on an effort that counts already
+ * @param leftOut ids that are no evidence
  */
-public record Combination(Map<Quantity, Suggested> suggestions, List<Quantity> contradicting, List<List<String>> groups, OptionalDouble floor,
-                          Map<String, Double> floors, List<String> sameEffort, List<String> leftOut) {
+public record Combination(
+        Map<Quantity, Suggested> suggestions,
+        List<Quantity> contradicting,
+        List<List<String>> groups,
+        OptionalDouble floor,
+        Map<String, Double> floors,
+        List<String> sameEffort,
+        List<String> leftOut) {
     private static final double DOUBLING_DAYS = 42;
     private static final int RECENT_DAYS = 90;
     private static final double CONTRADICTION = 3;
@@ -50,17 +57,25 @@ public record Combination(Map<Quantity, Suggested> suggestions, List<Quantity> c
      * @throws NoReserve when there is a floor and no W' at all
      */
     public static Combination of(List<Piece> pieces, LocalDate today, OptionalDouble validWPrime) {
-        List<String> leftOut = pieces.stream().filter(Piece::cutShort).map(Piece::id).toList();
+        List<String> leftOut =
+                pieces.stream().filter(Piece::cutShort).map(Piece::id).toList();
         List<Piece> sound = pieces.stream().filter(p -> !p.cutShort()).toList();
         Set<String> same = sameEfforts(sound);
         List<Piece> counted = sound.stream().filter(p -> !same.contains(p.id())).toList();
-        return new Builder(counted, today, validWPrime, sound).build(pieces.stream().map(Piece::id).filter(same::contains).toList(), leftOut);
+        return new Builder(counted, today, validWPrime, sound)
+                .build(pieces.stream().map(Piece::id).filter(same::contains).toList(), leftOut);
     }
 
-    /** The better documented of two that rest on one effort counts: a recording before a typed value, then the longer effort. */
+    /**
+     * The better documented of two that rest on one effort counts: a recording before a typed value, then the longer
+     * effort.
+     */
     private static Set<String> sameEfforts(List<Piece> pieces) {
-        List<Piece> best = pieces.stream().filter(p -> p.effort().isPresent())
-            .sorted(Comparator.comparing((Piece p) -> !p.recorded()).thenComparing(p -> -p.effort().orElseThrow().seconds())).toList();
+        List<Piece> best = pieces.stream()
+                .filter(p -> p.effort().isPresent())
+                .sorted(Comparator.comparing((Piece p) -> !p.recorded())
+                        .thenComparing(p -> -p.effort().orElseThrow().seconds()))
+                .toList();
         List<Piece> counting = new ArrayList<>();
         Set<String> same = new HashSet<>();
         for (Piece piece : best) {
@@ -72,8 +87,11 @@ public record Combination(Map<Quantity, Suggested> suggestions, List<Quantity> c
 
     private static boolean isSame(Piece a, Piece b) {
         boolean sameQuantity = false;
-        for (Quantity quantity : Quantity.values()) sameQuantity |= a.says().on(quantity) && b.says().on(quantity);
-        return sameQuantity && a.day().equals(b.day()) && a.effort().orElseThrow().isSameAs(b.effort().orElseThrow());
+        for (Quantity quantity : Quantity.values())
+            sameQuantity |= a.says().on(quantity) && b.says().on(quantity);
+        return sameQuantity
+                && a.day().equals(b.day())
+                && a.effort().orElseThrow().isSameAs(b.effort().orElseThrow());
     }
 
     /** Collects the parts of the answer. */
@@ -110,42 +128,57 @@ public record Combination(Map<Quantity, Suggested> suggestions, List<Quantity> c
         }
 
         private void jointly() {
-            List<Piece> closed = pieces.stream().filter(p -> !(p.says() instanceof Bound) && JOINT.stream().anyMatch(p.says()::on)).toList();
+            List<Piece> closed = pieces.stream()
+                    .filter(p -> !(p.says() instanceof Bound) && JOINT.stream().anyMatch(p.says()::on))
+                    .toList();
             Information all = sum(closed, true);
             floors(all);
-            List<Piece> on = pieces.stream().filter(p -> JOINT.stream().anyMatch(p.says()::on)).toList();
+            List<Piece> on = pieces.stream()
+                    .filter(p -> JOINT.stream().anyMatch(p.says()::on))
+                    .toList();
             if (on.isEmpty()) return;
-            List<Quantity> said = JOINT.stream().filter(q -> all.has(JOINT.indexOf(q))).toList();
+            List<Quantity> said =
+                    JOINT.stream().filter(q -> all.has(JOINT.indexOf(q))).toList();
             if (isFloorAbove(closed) || sum(recent(closed), false).isContradiction(CONTRADICTION)) contradict(said, on);
             else suggest(all, Map.of(Quantity.CRITICAL_POWER, 0, Quantity.W_PRIME, 1));
         }
 
         private void floors(Information all) {
-            List<Piece> open = sound.stream().filter(p -> p.says() instanceof Bound).toList();
+            List<Piece> open =
+                    sound.stream().filter(p -> p.says() instanceof Bound).toList();
             if (open.isEmpty()) return;
             double joules = all.has(1) ? all.mean(1) : validWPrime.orElseThrow(NoReserve::new);
             for (Piece piece : open) {
                 double watts = ((Bound) piece.says()).least(joules);
                 floors.put(piece.id(), watts);
-                if (pieces.contains(piece) && isRecent(piece)) floor = OptionalDouble.of(Math.max(watts, floor.orElse(0)));
+                if (pieces.contains(piece) && isRecent(piece))
+                    floor = OptionalDouble.of(Math.max(watts, floor.orElse(0)));
             }
         }
 
         /** Above the range of everything else of the last 90 days, or of all when nothing is so young. */
         private boolean isFloorAbove(List<Piece> closed) {
-            List<Piece> onPower = closed.stream().filter(p -> p.says().on(Quantity.CRITICAL_POWER)).toList();
+            List<Piece> onPower = closed.stream()
+                    .filter(p -> p.says().on(Quantity.CRITICAL_POWER))
+                    .toList();
             List<Piece> against = recent(onPower).isEmpty() ? onPower : recent(onPower);
             if (against.isEmpty() || floor.isEmpty()) return false;
-            return floor.getAsDouble() > against.stream().mapToDouble(p -> p.says().high()).max().orElseThrow();
+            return floor.getAsDouble()
+                    > against.stream().mapToDouble(p -> p.says().high()).max().orElseThrow();
         }
 
         private void contradict(List<Quantity> quantities, List<Piece> on) {
             contradicting.addAll(quantities);
             List<Piece> recent = recent(on);
-            List<Piece> ranges = recent.stream().filter(p -> !(p.says() instanceof Bound)).sorted(Comparator.comparingDouble(p -> p.says().low())).toList();
+            List<Piece> ranges = recent.stream()
+                    .filter(p -> !(p.says() instanceof Bound))
+                    .sorted(Comparator.comparingDouble(p -> p.says().low()))
+                    .toList();
             for (Quantity first : List.of(Quantity.W_PRIME, Quantity.CRITICAL_POWER)) {
                 boolean onlyReserve = first == Quantity.W_PRIME;
-                chains(ranges.stream().filter(p -> onlyReserve == isOnlyOnReserve(p)).toList());
+                chains(ranges.stream()
+                        .filter(p -> onlyReserve == isOnlyOnReserve(p))
+                        .toList());
             }
             for (Piece piece : recent) if (piece.says() instanceof Bound) groups.add(List.of(piece.id()));
         }
@@ -172,7 +205,8 @@ public record Combination(Map<Quantity, Suggested> suggestions, List<Quantity> c
         private void suggest(Information all, Map<Quantity, Integer> places) {
             for (Quantity quantity : Quantity.values()) {
                 Integer place = places.get(quantity);
-                if (place != null && all.has(place)) suggestions.put(quantity, new Suggested(all.mean(place), all.sd(place)));
+                if (place != null && all.has(place))
+                    suggestions.put(quantity, new Suggested(all.mean(place), all.sd(place)));
             }
         }
 
@@ -195,7 +229,8 @@ public record Combination(Map<Quantity, Suggested> suggestions, List<Quantity> c
         }
 
         private static void add(Information sum, Says says, double widening) {
-            if (says instanceof Piece.Value value) sum.addOne(value.quantity() == Quantity.W_PRIME ? 1 : 0, value.best(), value.variance() * widening);
+            if (says instanceof Piece.Value value)
+                sum.addOne(value.quantity() == Quantity.W_PRIME ? 1 : 0, value.best(), value.variance() * widening);
             else if (says instanceof Piece.Both both) sum.addBoth(both, widening);
         }
     }

@@ -24,7 +24,9 @@ public final class Floors {
         List<Pause> pauses = recording.pauses();
         int next = 0;
         for (int i = 0; i < watts.size(); i++) {
-            for (; next < pauses.size() && pauses.get(next).index() <= i; next++) if (pauses.get(next).seconds() > 0) steps.add(new Floor.Step(0, pauses.get(next).seconds()));
+            for (; next < pauses.size() && pauses.get(next).index() <= i; next++)
+                if (pauses.get(next).seconds() > 0)
+                    steps.add(new Floor.Step(0, pauses.get(next).seconds()));
             if (watts.isPresent(i)) steps.add(new Floor.Step(Math.max(0, watts.at(i)), 1));
         }
         return steps;

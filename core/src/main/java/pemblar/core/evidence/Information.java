@@ -5,8 +5,8 @@ import java.util.List;
 import pemblar.core.evidence.Piece.Both;
 
 /**
- * Observations of one or two values summed in information form: the inverse covariance, and the inverse covariance times the
- * observation. A value on which nothing is said has no information.
+ * Observations of one or two values summed in information form: the inverse covariance, and the inverse covariance
+ * times the observation. A value on which nothing is said has no information.
  */
 final class Information {
     /** One observation: its inverse covariance and its value. */
@@ -20,12 +20,22 @@ final class Information {
     private double second;
 
     void addOne(int place, double value, double variance) {
-        add(place == 0 ? new Observation(1 / variance, 0, 0, value, 0, 1) : new Observation(0, 0, 1 / variance, 0, value, 1));
+        add(
+                place == 0
+                        ? new Observation(1 / variance, 0, 0, value, 0, 1)
+                        : new Observation(0, 0, 1 / variance, 0, value, 1));
     }
 
     void addBoth(Both both, double widening) {
-        double determinant = (both.wattsVariance() * both.joulesVariance() - both.covariance() * both.covariance()) * widening;
-        add(new Observation(both.joulesVariance() / determinant, -both.covariance() / determinant, both.wattsVariance() / determinant, both.watts(), both.joules(), 2));
+        double determinant =
+                (both.wattsVariance() * both.joulesVariance() - both.covariance() * both.covariance()) * widening;
+        add(new Observation(
+                both.joulesVariance() / determinant,
+                -both.covariance() / determinant,
+                both.wattsVariance() / determinant,
+                both.watts(),
+                both.joules(),
+                2));
     }
 
     private void add(Observation o) {
@@ -54,7 +64,8 @@ final class Information {
 
     /** Chi-square over its degrees of freedom above a limit; without any freedom nothing contradicts. */
     boolean isContradiction(double most) {
-        int freedom = observations.stream().mapToInt(Observation::dimensions).sum() - (has(0) ? 1 : 0) - (has(1) ? 1 : 0);
+        int freedom =
+                observations.stream().mapToInt(Observation::dimensions).sum() - (has(0) ? 1 : 0) - (has(1) ? 1 : 0);
         if (freedom < 1) return false;
         double chi = 0;
         double meanFirst = has(0) ? mean(0) : 0;

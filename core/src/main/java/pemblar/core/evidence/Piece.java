@@ -7,11 +7,13 @@ import pemblar.core.threshold.Quantity;
 
 /**
  * One piece of evidence.
- * @param recorded     from a recording rather than typed
- * @param effort       the single effort it rests on; empty when there is none
- * @param cutShort     a test whose recording ends too early to be one: no evidence
+ *
+ * @param recorded from a recording rather than typed
+ * @param effort the single effort it rests on; empty when there is none
+ * @param cutShort a test whose recording ends too early to be one: no evidence
  */
-public record Piece(String id, LocalDate day, boolean recorded, Says says, Optional<SingleEffort> effort, boolean cutShort) {
+public record Piece(
+        String id, LocalDate day, boolean recorded, Says says, Optional<SingleEffort> effort, boolean cutShort) {
     /** An all-out effort: its mean power, W, or speed, m/s. */
     public record SingleEffort(double level, double seconds) {
         private static final double SAME_SECONDS = 1.1;
@@ -19,7 +21,8 @@ public record Piece(String id, LocalDate day, boolean recorded, Says says, Optio
         private static final double DUST = 1e-9;
 
         boolean isSameAs(SingleEffort other) {
-            return ratio(seconds, other.seconds) <= SAME_SECONDS + DUST && ratio(level, other.level) <= SAME_LEVEL + DUST;
+            return ratio(seconds, other.seconds) <= SAME_SECONDS + DUST
+                    && ratio(level, other.level) <= SAME_LEVEL + DUST;
         }
 
         private static double ratio(double a, double b) {
@@ -41,7 +44,9 @@ public record Piece(String id, LocalDate day, boolean recorded, Says says, Optio
     /** A value with its range. */
     public record Value(Quantity quantity, double best, double low, double high) implements Says {
         public Value {
-            if (!(low > 0 && low <= best && best <= high && high < 1e6)) throw new IllegalArgumentException("low, best and high must be above 0 and in order, were " + low + ", " + best + ", " + high);
+            if (!(low > 0 && low <= best && best <= high && high < 1e6))
+                throw new IllegalArgumentException(
+                        "low, best and high must be above 0 and in order, were " + low + ", " + best + ", " + high);
         }
 
         @Override
@@ -55,12 +60,19 @@ public record Piece(String id, LocalDate day, boolean recorded, Says says, Optio
         }
     }
 
-    /** Critical power (W) and W' (J) together, with the covariance of the two: variances in W^2 and J^2, covariance in W J. */
-    public record Both(double watts, double joules, double wattsVariance, double covariance, double joulesVariance) implements Says {
+    /**
+     * Critical power (W) and W' (J) together, with the covariance of the two: variances in W^2 and J^2, covariance in W
+     * J.
+     */
+    public record Both(double watts, double joules, double wattsVariance, double covariance, double joulesVariance)
+            implements Says {
         public Both {
-            if (!(watts > 0 && watts < 5000 && joules > 0 && joules < 1e6)) throw new IllegalArgumentException("critical power and W' must be above 0, were " + watts + ", " + joules);
+            if (!(watts > 0 && watts < 5000 && joules > 0 && joules < 1e6))
+                throw new IllegalArgumentException(
+                        "critical power and W' must be above 0, were " + watts + ", " + joules);
             if (!(wattsVariance > 0 && joulesVariance > 0 && wattsVariance * joulesVariance > covariance * covariance))
-                throw new IllegalArgumentException("covariance must be positive definite, was [[" + wattsVariance + ", " + covariance + "], [" + covariance + ", " + joulesVariance + "]]");
+                throw new IllegalArgumentException("covariance must be positive definite, was [[" + wattsVariance + ", "
+                        + covariance + "], [" + covariance + ", " + joulesVariance + "]]");
         }
 
         @Override
@@ -122,8 +134,10 @@ public record Piece(String id, LocalDate day, boolean recorded, Says says, Optio
         /** One stretch of constant power. */
         public record Step(double watts, double seconds) {
             public Step {
-                if (!(watts >= 0 && watts < 5000)) throw new IllegalArgumentException("watts must be in 0..5000, was " + watts);
-                if (!(seconds > 0 && seconds <= 864_000)) throw new IllegalArgumentException("seconds must be in (0, 864000], was " + seconds);
+                if (!(watts >= 0 && watts < 5000))
+                    throw new IllegalArgumentException("watts must be in 0..5000, was " + watts);
+                if (!(seconds > 0 && seconds <= 864_000))
+                    throw new IllegalArgumentException("seconds must be in (0, 864000], was " + seconds);
             }
         }
 

@@ -3,8 +3,9 @@ package pemblar.core.load;
 import pemblar.core.recording.Series;
 
 /**
- * The gradient around each second of a recording: the least-squares line of altitude on distance. One pass builds running sums, so that standing
- * still for an hour costs no more than running; samples without distance or altitude are left out.
+ * The gradient around each second of a recording: the least-squares line of altitude on distance. One pass builds
+ * running sums, so that standing still for an hour costs no more than running; samples without distance or altitude are
+ * left out.
  */
 final class Gradients {
     static final double REACH_METRES = 25;
@@ -33,7 +34,7 @@ final class Gradients {
             heights[count++] = altitude.at(i);
         }
         metres = java.util.Arrays.copyOf(present, count);
-        middle = count == 0 ? 0 : (metres[0] + metres[count - 1]) / 2;      // sums about the middle keep their digits
+        middle = count == 0 ? 0 : (metres[0] + metres[count - 1]) / 2; // sums about the middle keep their digits
         sumX = new double[count + 1];
         sumY = new double[count + 1];
         sumXx = new double[count + 1];

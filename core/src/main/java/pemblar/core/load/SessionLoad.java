@@ -11,14 +11,23 @@ public final class SessionLoad {
     private SessionLoad() {}
 
     /** What a load was computed from, in the order of preference. */
-    public enum Source { POWER, SPEED, HEART_RATE, PERCEIVED_EFFORT, PLAN, SET }
+    public enum Source {
+        POWER,
+        SPEED,
+        HEART_RATE,
+        PERCEIVED_EFFORT,
+        PLAN,
+        SET
+    }
 
     /** Load of some seconds at an intensity (equivalent over threshold, 1 is threshold). */
     public static double ofIntensity(double seconds, double intensity) {
         return ofIntensity(seconds, intensity, 2);
     }
 
-    /** @param exponent of the intensity: 2, or 3 where the sport says so ({@link pemblar.core.sport.Sport#loadExponent}) */
+    /**
+     * @param exponent of the intensity: 2, or 3 where the sport says so ({@link pemblar.core.sport.Sport#loadExponent})
+     */
     public static double ofIntensity(double seconds, double intensity, int exponent) {
         return seconds / 3600 * Math.pow(intensity, exponent) * 100;
     }
@@ -26,8 +35,10 @@ public final class SessionLoad {
     /**
      * Load from heart rate: training impulse over the reserve fraction, scaled so that one hour at threshold heart rate
      * gives 100. Missing seconds count at the mean of the present ones. NaN when all are missing.
+     *
      * @param thresholds with threshold, maximum and resting heart rate
-     * @throws IllegalArgumentException when one of them is not known, or they do not rise from rest to threshold to maximum
+     * @throws IllegalArgumentException when one of them is not known, or they do not rise from rest to threshold to
+     *     maximum
      * @see "Banister, Modeling elite athletic performance, in: Physiological testing of elite athletes (1991)"
      */
     public static double ofHeartRate(Series bpm, Thresholds thresholds) {
@@ -35,7 +46,8 @@ public final class SessionLoad {
         double max = thresholds.require(Quantity.MAXIMUM_HEART_RATE);
         double threshold = thresholds.require(Quantity.THRESHOLD_HEART_RATE);
         if (!(rest < threshold && threshold <= max))
-            throw new IllegalArgumentException("heart rates must rise from rest to threshold to maximum, were " + rest + ", " + threshold + ", " + max);
+            throw new IllegalArgumentException("heart rates must rise from rest to threshold to maximum, were " + rest
+                    + ", " + threshold + ", " + max);
         double female = scaled(bpm, rest, max, threshold, 0.86, 1.67);
         double male = scaled(bpm, rest, max, threshold, 0.64, 1.92);
         return switch (thresholds.sex()) {
@@ -48,11 +60,12 @@ public final class SessionLoad {
     /** True when the values allow a load from heart rate. */
     public static boolean canUseHeartRate(Thresholds t) {
         return t.knows(Quantity.RESTING_HEART_RATE, Quantity.MAXIMUM_HEART_RATE, Quantity.THRESHOLD_HEART_RATE)
-            && t.require(Quantity.RESTING_HEART_RATE) < t.require(Quantity.THRESHOLD_HEART_RATE)
-            && t.require(Quantity.THRESHOLD_HEART_RATE) <= t.require(Quantity.MAXIMUM_HEART_RATE);
+                && t.require(Quantity.RESTING_HEART_RATE) < t.require(Quantity.THRESHOLD_HEART_RATE)
+                && t.require(Quantity.THRESHOLD_HEART_RATE) <= t.require(Quantity.MAXIMUM_HEART_RATE);
     }
 
-    private static double scaled(Series bpm, double rest, double max, double threshold, double factor, double exponent) {
+    private static double scaled(
+            Series bpm, double rest, double max, double threshold, double factor, double exponent) {
         double sum = 0;
         for (int i = 0; i < bpm.size(); i++)
             if (bpm.isPresent(i)) sum += impulse((bpm.at(i) - rest) / (max - rest), factor, exponent);
@@ -67,6 +80,7 @@ public final class SessionLoad {
 
     /**
      * Load from perceived effort: an hour at 7 gives 100.
+     *
      * @param rpe 0 to 10
      * @see "Foster et al., A new approach to monitoring exercise training, J Strength Cond Res 15 (2001)"
      */
@@ -84,5 +98,4 @@ public final class SessionLoad {
     public static double intensityOfPerceivedEffort(double rpe) {
         return Math.sqrt(rpe / RPE_OF_THRESHOLD);
     }
-
 }

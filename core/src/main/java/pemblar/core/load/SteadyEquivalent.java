@@ -12,7 +12,9 @@ public final class SteadyEquivalent {
     private SteadyEquivalent() {}
 
     /**
-     * Windows start once 30 present seconds exist since the start or the last gap; without a whole window the plain mean.
+     * Windows start once 30 present seconds exist since the start or the last gap; without a whole window the plain
+     * mean.
+     *
      * @return in the unit of the values; NaN when all are missing
      */
     public static double of(Series values) {
@@ -37,11 +39,14 @@ public final class SteadyEquivalent {
     }
 
     /**
-     * The steady speed, m/s, of grid seconds [from, to) in a sport that is trained by speed: flat-equivalent where hills cost; where people rest
-     * between, as at the wall of a pool, the mean while moving; NaN when nothing is present.
+     * The steady speed, m/s, of grid seconds [from, to) in a sport that is trained by speed: flat-equivalent where
+     * hills cost; where people rest between, as at the wall of a pool, the mean while moving; NaN when nothing is
+     * present.
      */
     public static double ofSpeed(Recording recording, int from, int to) {
-        Series speed = recording.channel(Channel.SPEED).orElseThrow(() -> new IllegalArgumentException("speed must be a channel of the recording"));
+        Series speed = recording
+                .channel(Channel.SPEED)
+                .orElseThrow(() -> new IllegalArgumentException("speed must be a channel of the recording"));
         if (recording.sport().restsBetween()) return meanWhileMoving(speed, from, to);
         return of((recording.sport().hillsCost() ? flatSpeed(recording) : speed).slice(from, to));
     }
@@ -50,7 +55,7 @@ public final class SteadyEquivalent {
         double sum = 0;
         int moving = 0;
         for (int i = from; i < to; i++) {
-            if (!(speed.at(i) > 0)) continue;      // a gap is not above 0 either
+            if (!(speed.at(i) > 0)) continue; // a gap is not above 0 either
             sum += speed.at(i);
             moving++;
         }
@@ -58,17 +63,22 @@ public final class SteadyEquivalent {
     }
 
     /**
-     * Speed on the flat, m/s, that costs what the recorded speed costs on its gradient: the slope of altitude on distance by least squares over
-     * all samples within 25 m before and after, clipped to -0.45..0.45. With fewer than three samples, or when they span under 20 m, it is 0; so
-     * it is without altitude or distance. A shorter base turns a barometer's tremor into load.
+     * Speed on the flat, m/s, that costs what the recorded speed costs on its gradient: the slope of altitude on
+     * distance by least squares over all samples within 25 m before and after, clipped to -0.45..0.45. With fewer than
+     * three samples, or when they span under 20 m, it is 0; so it is without altitude or distance. A shorter base turns
+     * a barometer's tremor into load.
+     *
      * @see "Minetti, Moia, Roi, Susta and Ferretti, Energy cost of walking and running at extreme uphill and downhill
-     *      slopes, J Appl Physiol 93 (2002)"
+     *     slopes, J Appl Physiol 93 (2002)"
      */
     public static Series flatSpeed(Recording recording) {
-        Series speed = recording.channel(Channel.SPEED).orElseThrow(() -> new IllegalArgumentException("speed must be a channel of the recording"));
+        Series speed = recording
+                .channel(Channel.SPEED)
+                .orElseThrow(() -> new IllegalArgumentException("speed must be a channel of the recording"));
         Optional<Series> distance = recording.channel(Channel.DISTANCE);
         Optional<Series> altitude = recording.channel(Channel.ALTITUDE);
-        Gradients gradients = distance.isPresent() && altitude.isPresent() ? new Gradients(distance.get(), altitude.get()) : null;
+        Gradients gradients =
+                distance.isPresent() && altitude.isPresent() ? new Gradients(distance.get(), altitude.get()) : null;
         double[] flat = new double[speed.size()];
         for (int i = 0; i < flat.length; i++) {
             double gradient = gradients == null ? 0 : gradients.at(i);

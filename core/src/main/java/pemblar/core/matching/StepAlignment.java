@@ -15,9 +15,9 @@ import pemblar.core.workout.Basis;
 import pemblar.core.workout.PlannedStep;
 
 /**
- * Lays the pattern of planned steps over a recording without usable laps: dynamic programming over change points of the 10 s smoothed target
- * quantity (computation, section 10). A step may be left out at a price, and what lies before the first and after the last step costs nothing,
- * so that a ride to the start or a session cut short is found too.
+ * Lays the pattern of planned steps over a recording without usable laps: dynamic programming over change points of the
+ * 10 s smoothed target quantity (computation, section 10). A step may be left out at a price, and what lies before the
+ * first and after the last step costs nothing, so that a ride to the start or a session cut short is found too.
  */
 final class StepAlignment {
     private static final int HALF_WINDOW = 5;
@@ -29,14 +29,17 @@ final class StepAlignment {
     private static final double LONGEST = 1.6;
     /** A second at the wrong level by this share of its target costs one. */
     private static final double LEVEL_SHARE = 0.10;
+
     private static final double MOST_MISFIT = 6;
     private static final double LENGTH_WEIGHT = 8;
     /** A step that was left out costs as much as doing all of it wrongly by 15 %. */
     private static final double SKIP_COST = 2.2;
+
     private static final double LEAST_FOUND = 0.5;
     private static final int SHORTEST_RECORDING = 60;
     /** What a step without a length is taken for when it is left out, and how long it can be. */
     private static final double OPEN_SECONDS = 60;
+
     private static final double LONGEST_OPEN_SECONDS = 3600;
     private static final double UNKNOWN_MISFIT = 0.4;
     private final List<PlannedStep> plan;
@@ -51,11 +54,17 @@ final class StepAlignment {
         this.points = points;
     }
 
-    /** Empty when fewer than half of the steps are found, a step's length or target is not known, or there is no quantity to look at. */
+    /**
+     * Empty when fewer than half of the steps are found, a step's length or target is not known, or there is no
+     * quantity to look at.
+     */
     static Optional<List<Matched>> of(List<PlannedStep> plan, Recording recording) {
         Basis basis = mostUsed(plan);
-        Series values = StepMatching.channelOf(basis, recording).flatMap(recording::channel).orElse(null);
-        if (values == null || basis == null || plan.size() > MOST_STEPS || values.size() < SHORTEST_RECORDING) return Optional.empty();
+        Series values = StepMatching.channelOf(basis, recording)
+                .flatMap(recording::channel)
+                .orElse(null);
+        if (values == null || basis == null || plan.size() > MOST_STEPS || values.size() < SHORTEST_RECORDING)
+            return Optional.empty();
         Levels levels = new Levels(values);
         List<Matched> found = new StepAlignment(plan, basis, levels, candidates(levels)).best();
         return found.size() < LEAST_FOUND * plan.size() ? Optional.empty() : Optional.of(found);
@@ -63,8 +72,15 @@ final class StepAlignment {
 
     /** Steps of another quantity, and steps without a target, are known by their length and their neighbours alone. */
     private static Basis mostUsed(List<PlannedStep> plan) {
-        return plan.stream().map(PlannedStep::basis).filter(b -> b != null).collect(Collectors.groupingBy(b -> b, Collectors.counting())).entrySet().stream()
-            .max(Comparator.comparingLong(Map.Entry::getValue)).map(Map.Entry::getKey).orElse(null);
+        return plan.stream()
+                .map(PlannedStep::basis)
+                .filter(b -> b != null)
+                .collect(Collectors.groupingBy(b -> b, Collectors.counting()))
+                .entrySet()
+                .stream()
+                .max(Comparator.comparingLong(Map.Entry::getValue))
+                .map(Map.Entry::getKey)
+                .orElse(null);
     }
 
     private double target(PlannedStep step) {
@@ -90,7 +106,8 @@ final class StepAlignment {
 
     private static boolean isPeak(double[] change, int i) {
         if (change[i] == 0) return false;
-        for (int j = Math.max(0, i - HALF_WINDOW); j <= Math.min(change.length - 1, i + HALF_WINDOW); j++) if (change[j] > change[i] || change[j] == change[i] && j < i) return false;
+        for (int j = Math.max(0, i - HALF_WINDOW); j <= Math.min(change.length - 1, i + HALF_WINDOW); j++)
+            if (change[j] > change[i] || change[j] == change[i] && j < i) return false;
         return true;
     }
 
@@ -100,7 +117,8 @@ final class StepAlignment {
         double[][] cost = new double[steps + 1][points.length];
         int[][] from = new int[steps + 1][points.length];
         for (int s = 1; s <= steps; s++) {
-            double skip = SKIP_COST * (isOpen(plan.get(s - 1)) ? OPEN_SECONDS : plan.get(s - 1).seconds());
+            double skip = SKIP_COST
+                    * (isOpen(plan.get(s - 1)) ? OPEN_SECONDS : plan.get(s - 1).seconds());
             for (int p = 0; p < points.length; p++) {
                 cost[s][p] = cost[s - 1][p] + skip;
                 from[s][p] = -1;
@@ -126,7 +144,10 @@ final class StepAlignment {
         }
     }
 
-    /** Seconds times how far their level is from the target in widths of 10 %, squared and bounded, and what a wrong length adds. */
+    /**
+     * Seconds times how far their level is from the target in widths of 10 %, squared and bounded, and what a wrong
+     * length adds.
+     */
     private double misfit(PlannedStep step, int from, int to) {
         int count = levels.present(from, to);
         if (count == 0) return SKIP_COST * (to - from);
@@ -135,7 +156,8 @@ final class StepAlignment {
         double target = target(step);
         if (!(target > 0)) return (to - from) * UNKNOWN_MISFIT + length;
         double off = (levels.mean(from, to) - target) / (LEVEL_SHARE * target);
-        double spread = step.isRamp() ? 0 : Math.min(1, levels.rest(from, to) / count / Math.pow(2 * LEVEL_SHARE * target, 2));
+        double spread =
+                step.isRamp() ? 0 : Math.min(1, levels.rest(from, to) / count / Math.pow(2 * LEVEL_SHARE * target, 2));
         return (to - from) * (Math.min(MOST_MISFIT, off * off) / 2 + spread / 2) + length;
     }
 

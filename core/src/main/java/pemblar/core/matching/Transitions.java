@@ -8,8 +8,8 @@ import pemblar.core.recording.Series;
 import pemblar.core.workout.Basis;
 
 /**
- * What happens where one working step of a repetition goes over into the next, such as from sitting to standing: the lowest 3 s mean in the 10 s
- * around the boundary against the lower of the two targets (computation, section 10).
+ * What happens where one working step of a repetition goes over into the next, such as from sitting to standing: the
+ * lowest 3 s mean in the 10 s around the boundary against the lower of the two targets (computation, section 10).
  */
 public final class Transitions {
     private static final int HALF_SECONDS = 5;
@@ -21,8 +21,9 @@ public final class Transitions {
 
     /**
      * One transition.
-     * @param at     grid second of the boundary
-     * @param basis  power or pace: heart rate follows too late to show a drop
+     *
+     * @param at grid second of the boundary
+     * @param basis power or pace: heart rate follows too late to show a drop
      * @param lowest lowest 3 s mean in W or m/s
      * @param target lower end of the lower of the two bands
      */
@@ -42,14 +43,22 @@ public final class Transitions {
             if (!areWorkOfOneRepetition(before, after)) continue;
             double target = Math.min(before.step().lowAt(1), after.step().lowAt(0));
             int at = after.from();
-            StepMatching.channelOf(after.step().basis(), recording).flatMap(recording::channel).map(values -> lowest(values, at)).filter(v -> !v.isNaN())
-                .ifPresent(lowest -> all.add(new Transition(after.step().flat().repetition(), at, after.step().basis(), lowest, target)));
+            StepMatching.channelOf(after.step().basis(), recording)
+                    .flatMap(recording::channel)
+                    .map(values -> lowest(values, at))
+                    .filter(v -> !v.isNaN())
+                    .ifPresent(lowest -> all.add(new Transition(
+                            after.step().flat().repetition(), at, after.step().basis(), lowest, target)));
         }
         return all;
     }
 
     private static boolean areWorkOfOneRepetition(Matched before, Matched after) {
-        boolean same = after.step().flat().repetition() > 0 && before.step().flat().repetition() == after.step().flat().repetition() && before.to() == after.from() && before.step().basis() == after.step().basis() && (after.step().basis() == Basis.POWER || after.step().basis() == Basis.PACE);
+        boolean same = after.step().flat().repetition() > 0
+                && before.step().flat().repetition() == after.step().flat().repetition()
+                && before.to() == after.from()
+                && before.step().basis() == after.step().basis()
+                && (after.step().basis() == Basis.POWER || after.step().basis() == Basis.PACE);
         double low = Math.min(before.step().targetAt(1), after.step().targetAt(0));
         double high = Math.max(before.step().targetAt(1), after.step().targetAt(0));
         return same && low >= BOTH_WORK * high;
@@ -57,7 +66,9 @@ public final class Transitions {
 
     private static double lowest(Series values, int at) {
         double lowest = Double.NaN;
-        for (int i = Math.max(0, at - HALF_SECONDS); i + MEAN_SECONDS <= Math.min(values.size(), at + HALF_SECONDS); i++) {
+        for (int i = Math.max(0, at - HALF_SECONDS);
+                i + MEAN_SECONDS <= Math.min(values.size(), at + HALF_SECONDS);
+                i++) {
             if (values.present(i, i + MEAN_SECONDS) < MEAN_SECONDS) continue;
             double mean = values.mean(i, i + MEAN_SECONDS);
             if (!(mean >= lowest)) lowest = mean;

@@ -33,7 +33,8 @@ public sealed interface Edit {
 
         @Override
         public void applyTo(String key, double[] values) {
-            if (key.equals(channel)) java.util.Arrays.fill(values, Math.min(from, values.length), Math.min(to, values.length), Double.NaN);
+            if (key.equals(channel))
+                java.util.Arrays.fill(values, Math.min(from, values.length), Math.min(to, values.length), Double.NaN);
         }
     }
 
@@ -69,6 +70,7 @@ public sealed interface Edit {
     }
 
     private static void check(int from, int to) {
-        if (from < 0 || to <= from) throw new IllegalArgumentException("an edit must run forward from 0, was " + from + ".." + to);
+        if (from < 0 || to <= from)
+            throw new IllegalArgumentException("an edit must run forward from 0, was " + from + ".." + to);
     }
 }

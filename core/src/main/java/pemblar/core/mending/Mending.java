@@ -15,16 +15,28 @@ import pemblar.core.recording.Series;
 public final class Mending {
     private Mending() {}
 
-    /** The recording as it counts. A channel of which nothing is left is left out; without edits it is the original itself. */
+    /**
+     * The recording as it counts. A channel of which nothing is left is left out; without edits it is the original
+     * itself.
+     */
     public static Recording apply(Recording original, List<Edit> edits) {
         if (edits.isEmpty()) return original;
         Map<String, Series> channels = new LinkedHashMap<>();
         original.channels().forEach((key, series) -> channels.put(key, edited(key, series, edits)));
         for (Edit edit : edits)
-            if (edit instanceof Edit.Replace added && !channels.containsKey(added.channel())) channels.put(added.channel(), edited(added.channel(), missing(original.seconds()), edits));
+            if (edit instanceof Edit.Replace added && !channels.containsKey(added.channel()))
+                channels.put(added.channel(), edited(added.channel(), missing(original.seconds()), edits));
         channels.values().removeIf(series -> series.present() == 0);
         Kept kept = kept(original.seconds(), edits);
-        return cut(new Recording(original.sport(), original.start(), original.seconds(), original.pauses(), channels, original.laps()), kept);
+        return cut(
+                new Recording(
+                        original.sport(),
+                        original.start(),
+                        original.seconds(),
+                        original.pauses(),
+                        channels,
+                        original.laps()),
+                kept);
     }
 
     /** Grid seconds of the original that are left. */
@@ -60,16 +72,28 @@ public final class Mending {
         int to = kept.to();
         if (from == 0 && to == all.seconds()) return all;
         Map<String, Series> channels = new LinkedHashMap<>();
-        all.channels().forEach((key, series) -> channels.put(key, key.equals(Channel.DISTANCE.key()) ? rebased(series, from, to) : series.slice(from, to)));
+        all.channels()
+                .forEach((key, series) -> channels.put(
+                        key, key.equals(Channel.DISTANCE.key()) ? rebased(series, from, to) : series.slice(from, to)));
         channels.values().removeIf(series -> series.present() == 0);
-        List<Pause> pauses = all.pauses().stream().filter(p -> p.index() > from && p.index() < to).map(p -> new Pause(p.index() - from, p.seconds())).toList();
-        return new Recording(all.sport(), all.start().plusMillis(Math.round(all.clockSecondsAt(from) * 1000)), to - from, pauses, channels, laps(all.laps(), from, to));
+        List<Pause> pauses = all.pauses().stream()
+                .filter(p -> p.index() > from && p.index() < to)
+                .map(p -> new Pause(p.index() - from, p.seconds()))
+                .toList();
+        return new Recording(
+                all.sport(),
+                all.start().plusMillis(Math.round(all.clockSecondsAt(from) * 1000)),
+                to - from,
+                pauses,
+                channels,
+                laps(all.laps(), from, to));
     }
 
     private static List<Lap> laps(List<Lap> laps, int from, int to) {
         List<Lap> left = new ArrayList<>();
         for (Lap lap : laps)
-            if (lap.to() > from && lap.from() < to) left.add(new Lap(Math.max(lap.from(), from) - from, Math.min(lap.to(), to) - from, lap.stepIndex()));
+            if (lap.to() > from && lap.from() < to)
+                left.add(new Lap(Math.max(lap.from(), from) - from, Math.min(lap.to(), to) - from, lap.stepIndex()));
         return left;
     }
 

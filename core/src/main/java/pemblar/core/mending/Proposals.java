@@ -9,7 +9,10 @@ import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 
-/** Finds what is probably wrong in a recording: spikes of power, heart rates that no heart had, a device left running at the end. */
+/**
+ * Finds what is probably wrong in a recording: spikes of power, heart rates that no heart had, a device left running at
+ * the end.
+ */
 public final class Proposals {
     private static final double TIMES_BEST = 2.5;
     private static final double WATTS_PER_KILOGRAM = 30;
@@ -24,30 +27,45 @@ public final class Proposals {
     private static final double LIKE_CADENCE = 2;
     private static final int LIKE_CADENCE_SECONDS = 120;
     private static final int JOIN_SECONDS = 10;
-    /** Standing still so long at the end, or rolling so long without a pedal stroke, is no longer the session: a rule of ours. */
+    /**
+     * Standing still so long at the end, or rolling so long without a pedal stroke, is no longer the session: a rule of
+     * ours.
+     */
     private static final int STANDING_SECONDS = 120;
+
     private static final int ROLLING_SECONDS = 300;
     private static final double STANDING_SPEED = 1;
     /** Faster than any runner for minutes, m/s. */
     private static final double NO_RUN_SPEED = 8;
+
     private static final int SHORTEST_SESSION = 60;
 
     private Proposals() {}
 
-    /** What is known of the athlete on the day; NaN where it is not. @param bestSecondWatts best 1 s power of the last two years without this recording */
+    /**
+     * What is known of the athlete on the day; NaN where it is not. @param bestSecondWatts best 1 s power of the last
+     * two years without this recording
+     */
     public record Known(double bestSecondWatts, double bodyMassKilograms, double maximumBpm) {
         public static final Known NOTHING = new Known(Double.NaN, Double.NaN, Double.NaN);
 
         /** Above this a second of power is a spike; what nobody can reach is one for everybody. */
         double spikeWatts() {
-            double most = Math.max(Double.isNaN(bestSecondWatts) ? 0 : TIMES_BEST * bestSecondWatts, Double.isNaN(bodyMassKilograms) ? 0 : WATTS_PER_KILOGRAM * bodyMassKilograms);
+            double most = Math.max(
+                    Double.isNaN(bestSecondWatts) ? 0 : TIMES_BEST * bestSecondWatts,
+                    Double.isNaN(bodyMassKilograms) ? 0 : WATTS_PER_KILOGRAM * bodyMassKilograms);
             return most > 0 ? Math.min(most, IMPOSSIBLE_WATTS) : IMPOSSIBLE_WATTS;
         }
     }
 
-    /** True when the athlete's best second matters: some power is above what the body mass allows, or no mass is known. */
+    /**
+     * True when the athlete's best second matters: some power is above what the body mass allows, or no mass is known.
+     */
     public static boolean needsBest(Recording recording, double bodyMassKilograms) {
-        return recording.channel(Channel.POWER).map(watts -> !(watts.max() <= WATTS_PER_KILOGRAM * bodyMassKilograms)).orElse(false);
+        return recording
+                .channel(Channel.POWER)
+                .map(watts -> !(watts.max() <= WATTS_PER_KILOGRAM * bodyMassKilograms))
+                .orElse(false);
     }
 
     /** In order of time. */
@@ -56,7 +74,12 @@ public final class Proposals {
         recording.channel(Channel.POWER).ifPresent(watts -> spikes(watts, known.spikeWatts(), all));
         recording.channel(Channel.HEART_RATE).ifPresent(bpm -> {
             stuck(recording, bpm, all);
-            tooHigh(bpm, Double.isNaN(known.maximumBpm()) ? IMPOSSIBLE_BPM : Math.min(IMPOSSIBLE_BPM, known.maximumBpm() + OVER_MAXIMUM_BPM), all);
+            tooHigh(
+                    bpm,
+                    Double.isNaN(known.maximumBpm())
+                            ? IMPOSSIBLE_BPM
+                            : Math.min(IMPOSSIBLE_BPM, known.maximumBpm() + OVER_MAXIMUM_BPM),
+                    all);
             recording.channel(Channel.CADENCE).ifPresent(cadence -> likeCadence(bpm, cadence, all));
         });
         leftRunning(recording).ifPresent(all::add);
@@ -78,10 +101,14 @@ public final class Proposals {
         }
     }
 
-    /** The second in which a jump of more than 1000 W at {@code i} has fallen back by as much again, at most three later; else -1. */
+    /**
+     * The second in which a jump of more than 1000 W at {@code i} has fallen back by as much again, at most three
+     * later; else -1.
+     */
     private static int fallsBack(Series watts, int i) {
         if (i == 0 || !(watts.at(i) - watts.at(i - 1) > JUMP_WATTS)) return -1;
-        for (int j = i + 1; j <= i + JUMP_SECONDS && j < watts.size(); j++) if (watts.at(j) < watts.at(i) - JUMP_WATTS) return j;
+        for (int j = i + 1; j <= i + JUMP_SECONDS && j < watts.size(); j++)
+            if (watts.at(j) < watts.at(i) - JUMP_WATTS) return j;
         return -1;
     }
 
@@ -89,13 +116,22 @@ public final class Proposals {
         int begin = 0;
         for (int i = 1; i <= bpm.size(); i++) {
             if (i < bpm.size() && bpm.at(i) == bpm.at(begin)) continue;
-            if (i - begin > STUCK_SECONDS && workVaries(recording, begin, i)) all.add(new Proposal(Kind.STUCK_HEART_RATE, new Edit.Hide(Channel.HEART_RATE.key(), begin, i), i - begin, bpm.at(begin)));
+            if (i - begin > STUCK_SECONDS && workVaries(recording, begin, i))
+                all.add(new Proposal(
+                        Kind.STUCK_HEART_RATE,
+                        new Edit.Hide(Channel.HEART_RATE.key(), begin, i),
+                        i - begin,
+                        bpm.at(begin)));
             begin = i;
         }
     }
 
     private static boolean workVaries(Recording recording, int from, int to) {
-        return recording.channel(Channel.POWER).map(s -> varies(s, from, to)).orElse(false) || recording.channel(Channel.SPEED).map(s -> varies(s, from, to)).orElse(false);
+        return recording.channel(Channel.POWER).map(s -> varies(s, from, to)).orElse(false)
+                || recording
+                        .channel(Channel.SPEED)
+                        .map(s -> varies(s, from, to))
+                        .orElse(false);
     }
 
     private static boolean varies(Series values, int from, int to) {
@@ -123,7 +159,11 @@ public final class Proposals {
             }
             int end = i + 1;
             for (int j = end; j < bpm.size() && j - end < JOIN_SECONDS; j++) if (bpm.at(j) > limit) end = j + 1;
-            all.add(new Proposal(Kind.HEART_RATE_TOO_HIGH, new Edit.Hide(Channel.HEART_RATE.key(), i, end), end - i, bpm.max(i, end)));
+            all.add(new Proposal(
+                    Kind.HEART_RATE_TOO_HIGH,
+                    new Edit.Hide(Channel.HEART_RATE.key(), i, end),
+                    end - i,
+                    bpm.max(i, end)));
             i = end;
         }
     }
@@ -134,7 +174,12 @@ public final class Proposals {
             boolean like = i < bpm.size() && Math.abs(bpm.at(i) - cadence.at(i)) <= LIKE_CADENCE;
             if (like && begin < 0) begin = i;
             if (like || begin < 0) continue;
-            if (i - begin > LIKE_CADENCE_SECONDS) all.add(new Proposal(Kind.HEART_RATE_IS_CADENCE, new Edit.Hide(Channel.HEART_RATE.key(), begin, i), i - begin, bpm.mean(begin, i)));
+            if (i - begin > LIKE_CADENCE_SECONDS)
+                all.add(new Proposal(
+                        Kind.HEART_RATE_IS_CADENCE,
+                        new Edit.Hide(Channel.HEART_RATE.key(), begin, i),
+                        i - begin,
+                        bpm.mean(begin, i)));
             begin = -1;
         }
     }
@@ -146,17 +191,23 @@ public final class Proposals {
         int stood = lastMove(recording);
         int from = end - rolled >= ROLLING_SECONDS ? rolled : end - stood >= STANDING_SECONDS ? stood : end;
         if (from == end || from < SHORTEST_SESSION) return Optional.empty();
-        return Optional.of(new Proposal(Kind.LEFT_RUNNING, new Edit.Trim(0, from), end - from, recording.channel(Channel.SPEED).map(s -> s.mean(from, end)).orElse(Double.NaN)));
+        return Optional.of(new Proposal(
+                Kind.LEFT_RUNNING,
+                new Edit.Trim(0, from),
+                end - from,
+                recording.channel(Channel.SPEED).map(s -> s.mean(from, end)).orElse(Double.NaN)));
     }
 
     /**
-     * The second after the last one in which somebody may have worked: idle is only what was recorded as no power or no cadence, a missing value
-     * says nothing. A run without both is idle where no runner is as fast.
+     * The second after the last one in which somebody may have worked: idle is only what was recorded as no power or no
+     * cadence, a missing value says nothing. A run without both is idle where no runner is as fast.
      */
     private static int lastWork(Recording recording) {
         Series power = recording.channel(Channel.POWER).orElse(null);
         Series cadence = recording.channel(Channel.CADENCE).orElse(null);
-        Series speed = recording.sport().countsSteps() ? recording.channel(Channel.SPEED).orElse(null) : null;
+        Series speed = recording.sport().countsSteps()
+                ? recording.channel(Channel.SPEED).orElse(null)
+                : null;
         int i = recording.seconds();
         while (i > 0 && isIdle(power, cadence, speed, i - 1)) i--;
         return i;

@@ -13,6 +13,7 @@ public final class Replacing {
 
     /**
      * Values of {@code other} at the clock time of each grid second; missing where it was not running.
+     *
      * @param shiftSeconds how far the other device's clock is behind this one's, s
      * @return empty when the other has no such channel, or not one value at the same time
      */
@@ -39,7 +40,8 @@ public final class Replacing {
 
         Clock(Recording recording) {
             paused = new double[recording.seconds() + 1];
-            for (Pause pause : recording.pauses()) if (pause.index() < paused.length) paused[pause.index()] += pause.seconds();
+            for (Pause pause : recording.pauses())
+                if (pause.index() < paused.length) paused[pause.index()] += pause.seconds();
             for (int i = 1; i < paused.length; i++) paused[i] += paused[i - 1];
         }
 

@@ -3,9 +3,10 @@ package pemblar.core.model;
 import java.util.function.ToDoubleBiFunction;
 
 /**
- * The highest power for some repetitions that leaves a chosen share of W' at the lowest point (computation, section 17).
- * Between repetitions the reserve recovers, or falls on, at the rest power; after the last one there is no rest.
- * @param watts               the power to hold
+ * The highest power for some repetitions that leaves a chosen share of W' at the lowest point (computation, section
+ * 17). Between repetitions the reserve recovers, or falls on, at the rest power; after the last one there is no rest.
+ *
+ * @param watts the power to hold
  * @param lowestReserveJoules the reserve at its lowest point with this power
  */
 public record IntervalTarget(double watts, double lowestReserveJoules) {
@@ -15,16 +16,22 @@ public record IntervalTarget(double watts, double lowestReserveJoules) {
 
     /**
      * Repetitions and the rest between them.
-     * @param restWatts    power of the rest; ignored with one repetition
-     * @param reserveLeft  share of W' that is to be left, 0 to below 1
+     *
+     * @param restWatts power of the rest; ignored with one repetition
+     * @param reserveLeft share of W' that is to be left, 0 to below 1
      */
     public record Set(int repeats, double seconds, double restSeconds, double restWatts, double reserveLeft) {
         public Set {
-            if (repeats < 1 || repeats > 1000) throw new IllegalArgumentException("repeats must be in 1..1000, was " + repeats);
-            if (!(seconds > 0 && seconds <= 86_400)) throw new IllegalArgumentException("seconds must be in (0, 86400], was " + seconds);
-            if (!(restSeconds >= 0 && restSeconds <= 86_400)) throw new IllegalArgumentException("restSeconds must be in 0..86400, was " + restSeconds);
-            if (!(restWatts >= 0 && restWatts < 3000)) throw new IllegalArgumentException("restWatts must be in 0..3000, was " + restWatts);
-            if (!(reserveLeft >= 0 && reserveLeft < 1)) throw new IllegalArgumentException("reserveLeft must be in 0..1, was " + reserveLeft);
+            if (repeats < 1 || repeats > 1000)
+                throw new IllegalArgumentException("repeats must be in 1..1000, was " + repeats);
+            if (!(seconds > 0 && seconds <= 86_400))
+                throw new IllegalArgumentException("seconds must be in (0, 86400], was " + seconds);
+            if (!(restSeconds >= 0 && restSeconds <= 86_400))
+                throw new IllegalArgumentException("restSeconds must be in 0..86400, was " + restSeconds);
+            if (!(restWatts >= 0 && restWatts < 3000))
+                throw new IllegalArgumentException("restWatts must be in 0..3000, was " + restWatts);
+            if (!(reserveLeft >= 0 && reserveLeft < 1))
+                throw new IllegalArgumentException("reserveLeft must be in 0..1, was " + reserveLeft);
         }
     }
 
@@ -60,13 +67,17 @@ public record IntervalTarget(double watts, double lowestReserveJoules) {
 
     /** Half the width, W, of the 95 % range: linear in CP and W' about their values. */
     public static double reach(Reserve model, Set set, Errors errors) {
-        ToDoubleBiFunction<Double, Double> watts = (cp, reserve) -> of(new Reserve(cp, reserve), set).watts();
+        ToDoubleBiFunction<Double, Double> watts =
+                (cp, reserve) -> of(new Reserve(cp, reserve), set).watts();
         double cp = model.criticalPowerWatts();
         double w = model.capacityJoules();
-        double byCp = (watts.applyAsDouble(cp * (1 + STEP), w) - watts.applyAsDouble(cp * (1 - STEP), w)) / (2 * STEP * cp);
-        double byReserve = (watts.applyAsDouble(cp, w * (1 + STEP)) - watts.applyAsDouble(cp, w * (1 - STEP))) / (2 * STEP * w);
-        double variance = Math.pow(byCp * errors.criticalPowerWatts(), 2) + Math.pow(byReserve * errors.reserveJoules(), 2)
-            + 2 * byCp * byReserve * errors.covariance();
+        double byCp =
+                (watts.applyAsDouble(cp * (1 + STEP), w) - watts.applyAsDouble(cp * (1 - STEP), w)) / (2 * STEP * cp);
+        double byReserve =
+                (watts.applyAsDouble(cp, w * (1 + STEP)) - watts.applyAsDouble(cp, w * (1 - STEP))) / (2 * STEP * w);
+        double variance = Math.pow(byCp * errors.criticalPowerWatts(), 2)
+                + Math.pow(byReserve * errors.reserveJoules(), 2)
+                + 2 * byCp * byReserve * errors.covariance();
         return NORMAL_95 * Math.sqrt(Math.max(0, variance));
     }
 }

@@ -15,9 +15,10 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOpti
 import org.hipparchus.util.Pair;
 
 /**
- * The model of three parameters, t = W′/(P − CP) + W′/(CP − Pmax), on efforts of 1 s to 20 min. It is solved for the power,
- * P(t) = CP + W′ / (t + W′/(Pmax − CP)), and fitted by Levenberg-Marquardt to relative errors, so that sprints and long
- * efforts count alike. Errors are one standard error, from a scatter of at least 1 %.
+ * The model of three parameters, t = W′/(P − CP) + W′/(CP − Pmax), on efforts of 1 s to 20 min. It is solved for the
+ * power, P(t) = CP + W′ / (t + W′/(Pmax − CP)), and fitted by Levenberg-Marquardt to relative errors, so that sprints
+ * and long efforts count alike. Errors are one standard error, from a scatter of at least 1 %.
+ *
  * @see "Morton, A 3-parameter critical power model, Ergonomics 39 (1996)"
  */
 public final class MaximalPower {
@@ -46,18 +47,27 @@ public final class MaximalPower {
         if (efforts.size() < FEWEST) return Optional.empty();
         double highest = efforts.stream().mapToDouble(Effort::watts).max().orElseThrow();
         double[] target = efforts.stream().mapToDouble(Effort::watts).toArray();
-        double[] weights = java.util.Arrays.stream(target).map(watts -> 1 / (watts * watts)).toArray();
-        LeastSquaresProblem problem = new LeastSquaresBuilder().start(new double[] {start.watts(), start.reserveJoules(), highest * 1.05})
-            .model(point -> values(efforts, point)).target(target).weight(new DiagonalMatrix(weights))
-            .maxEvaluations(MOST_EVALUATIONS).maxIterations(MOST_EVALUATIONS).build();
+        double[] weights = java.util.Arrays.stream(target)
+                .map(watts -> 1 / (watts * watts))
+                .toArray();
+        LeastSquaresProblem problem = new LeastSquaresBuilder()
+                .start(new double[] {start.watts(), start.reserveJoules(), highest * 1.05})
+                .model(point -> values(efforts, point))
+                .target(target)
+                .weight(new DiagonalMatrix(weights))
+                .maxEvaluations(MOST_EVALUATIONS)
+                .maxIterations(MOST_EVALUATIONS)
+                .build();
         try {
             Optimum optimum = new LevenbergMarquardtOptimizer().optimize(problem);
             RealVector point = optimum.getPoint();
-            if (!(point.getEntry(0) > 0 && point.getEntry(1) > 0 && point.getEntry(2) > point.getEntry(0))) return Optional.empty();
+            if (!(point.getEntry(0) > 0 && point.getEntry(1) > 0 && point.getEntry(2) > point.getEntry(0)))
+                return Optional.empty();
             double scatter = Math.max(LEAST_SCATTER, optimum.getCost() / Math.sqrt(Math.max(1, efforts.size() - 3)));
-            return Optional.of(new MaximalPower(point, optimum.getCovariances(SINGULAR).scalarMultiply(scatter * scatter)));
+            return Optional.of(
+                    new MaximalPower(point, optimum.getCovariances(SINGULAR).scalarMultiply(scatter * scatter)));
         } catch (MathRuntimeException e) {
-            return Optional.empty();        // the efforts do not determine the curve
+            return Optional.empty(); // the efforts do not determine the curve
         }
     }
 

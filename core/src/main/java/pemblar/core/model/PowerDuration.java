@@ -9,20 +9,24 @@ import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 
 /**
- * Both models fitted to a curve of best efforts. Only what lies on the envelope counts: an effort enters if it is within 5 %
- * of the model, which begins as the tightest line above all points and is fitted anew until the set no longer changes. Neighbouring points of one session are one effort:
- * from a session a second one enters only at half or double the duration.
+ * Both models fitted to a curve of best efforts. Only what lies on the envelope counts: an effort enters if it is
+ * within 5 % of the model, which begins as the tightest line above all points and is fitted anew until the set no
+ * longer changes. Neighbouring points of one session are one effort: from a session a second one enters only at half or
+ * double the duration.
+ *
  * @param critical empty when no line can be drawn; ask {@link CriticalPower#isEnough} before relying on it
- * @param maximal  empty when the efforts do not determine three parameters
+ * @param maximal empty when the efforts do not determine three parameters
  */
 public record PowerDuration(Optional<CriticalPower> critical, Optional<MaximalPower> maximal) {
     /** Distance from the model within which a best effort counts as all-out. */
     public static final double ENVELOPE = 0.05;
+
     private static final double OTHER_EFFORT = 2;
     private static final double OTHER_POWER = 1.05;
     private static final int MOST_ROUNDS = 30;
     /** Durations, s, that a pair or triple of tests usually takes. */
     private static final int[] USUAL_TESTS = {180, 720, 1200, 360};
+
     private static final double NEAR = 1.6;
 
     /** Of the durations to which the models reach, of a curve of best means in W. */
@@ -32,8 +36,13 @@ public record PowerDuration(Optional<CriticalPower> critical, Optional<MaximalPo
 
     /** @param points best efforts, shortest first, in W; what is shorter or longer than the models reach is ignored */
     public static PowerDuration of(List<Point> points) {
-        Optional<CriticalPower> critical = critical(points.stream().filter(p -> p.seconds() >= CriticalPower.SHORTEST_SECONDS && p.seconds() <= CriticalPower.LONGEST_SECONDS).toList());
-        List<Point> all = points.stream().filter(p -> p.seconds() <= MaximalPower.LONGEST_SECONDS).toList();
+        Optional<CriticalPower> critical = critical(points.stream()
+                .filter(p ->
+                        p.seconds() >= CriticalPower.SHORTEST_SECONDS && p.seconds() <= CriticalPower.LONGEST_SECONDS)
+                .toList());
+        List<Point> all = points.stream()
+                .filter(p -> p.seconds() <= MaximalPower.LONGEST_SECONDS)
+                .toList();
         return new PowerDuration(critical, critical.flatMap(start -> maximal(all, start)));
     }
 
@@ -69,8 +78,10 @@ public record PowerDuration(Optional<CriticalPower> critical, Optional<MaximalPo
     }
 
     private static List<Effort> onEnvelope(List<Point> points, DoubleUnaryOperator model) {
-        List<Point> best = points.stream().filter(p -> p.value() >= (1 - ENVELOPE) * model.applyAsDouble(p.seconds()))
-            .sorted(Comparator.comparingDouble((Point p) -> -p.value() / model.applyAsDouble(p.seconds()))).toList();
+        List<Point> best = points.stream()
+                .filter(p -> p.value() >= (1 - ENVELOPE) * model.applyAsDouble(p.seconds()))
+                .sorted(Comparator.comparingDouble((Point p) -> -p.value() / model.applyAsDouble(p.seconds())))
+                .toList();
         List<Point> chosen = new ArrayList<>();
         for (Point point : best) if (chosen.stream().noneMatch(other -> isSame(point, other))) chosen.add(point);
         chosen.sort(Comparator.comparingInt(Point::seconds));
@@ -90,16 +101,22 @@ public record PowerDuration(Optional<CriticalPower> critical, Optional<MaximalPo
         return seconds < CriticalPower.SHORTEST_SECONDS ? Optional.empty() : critical.map(model -> model.at(seconds));
     }
 
-    /** A duration is tested when a best effort lies within 5 % of the model, or above it; without a model nothing is. */
+    /**
+     * A duration is tested when a best effort lies within 5 % of the model, or above it; without a model nothing is.
+     */
     public boolean isTested(Point point) {
-        return at(point.seconds()).filter(watts -> point.value() >= (1 - ENVELOPE) * watts).isPresent();
+        return at(point.seconds())
+                .filter(watts -> point.value() >= (1 - ENVELOPE) * watts)
+                .isPresent();
     }
 
     /** The usual test durations, s, near which no effort counts yet. */
     public List<Integer> testsMissing() {
         List<Integer> missing = new ArrayList<>();
         for (int seconds : USUAL_TESTS) {
-            boolean near = critical.stream().flatMap(c -> c.efforts().stream()).anyMatch(e -> e.seconds() < NEAR * seconds && e.seconds() > seconds / NEAR);
+            boolean near = critical.stream()
+                    .flatMap(c -> c.efforts().stream())
+                    .anyMatch(e -> e.seconds() < NEAR * seconds && e.seconds() > seconds / NEAR);
             if (!near) missing.add(seconds);
         }
         return missing;

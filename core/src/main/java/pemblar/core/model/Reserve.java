@@ -8,8 +8,10 @@ import pemblar.core.recording.Series;
  * The reserve above critical power (W' balance), second by second. Above critical power it falls by the work above it;
  * below, it recovers towards W' at a rate in proportion to what is missing and to the distance below critical power.
  * Each second's power is constant, so the equation is solved exactly over it. The reserve is not clipped at zero.
- * @see "Skiba, Chidnok, Vanhatalo and Jones, Modeling the expenditure and reconstitution of work capacity above critical
- *      power, Med Sci Sports Exerc 44 (2012); the differential form of Skiba, Fulford, Clarke, Vanhatalo and Jones (2015)"
+ *
+ * @see "Skiba, Chidnok, Vanhatalo and Jones, Modeling the expenditure and reconstitution of work capacity above
+ *     critical power, Med Sci Sports Exerc 44 (2012); the differential form of Skiba, Fulford, Clarke, Vanhatalo and
+ *     Jones (2015)"
  */
 public record Reserve(double criticalPowerWatts, double capacityJoules) {
     private static final double MOST_WATTS = 2999;
@@ -33,7 +35,8 @@ public record Reserve(double criticalPowerWatts, double capacityJoules) {
         double now = capacityJoules;
         int next = 0;
         for (int i = 0; i < reserve.length; i++) {
-            for (; next < pauses.size() && pauses.get(next).index() <= i; next++) now = after(now, 0, pauses.get(next).seconds());
+            for (; next < pauses.size() && pauses.get(next).index() <= i; next++)
+                now = after(now, 0, pauses.get(next).seconds());
             if (watts.isPresent(i)) now = after(now, watts.at(i), 1);
             reserve[i] = now;
         }
@@ -43,14 +46,15 @@ public record Reserve(double criticalPowerWatts, double capacityJoules) {
     public Lowest lowest(Series watts, List<Pause> pauses) {
         Series reserve = over(watts, pauses);
         Lowest lowest = new Lowest(capacityJoules, -1);
-        for (int i = 0; i < reserve.size(); i++) if (reserve.at(i) < lowest.joules()) lowest = new Lowest(reserve.at(i), i);
+        for (int i = 0; i < reserve.size(); i++)
+            if (reserve.at(i) < lowest.joules()) lowest = new Lowest(reserve.at(i), i);
         return lowest;
     }
 
     /**
-     * The lowest critical power, W, to a hundredth, at which a recording keeps a reserve of this capacity at zero or above:
-     * what a session that drove the reserve below zero proves (computation, section 7). It is this critical power itself when
-     * the reserve stays above zero with it.
+     * The lowest critical power, W, to a hundredth, at which a recording keeps a reserve of this capacity at zero or
+     * above: what a session that drove the reserve below zero proves (computation, section 7). It is this critical
+     * power itself when the reserve stays above zero with it.
      */
     public double leastCriticalPower(Series watts, List<Pause> pauses) {
         if (lowest(watts, pauses).joules() >= 0) return criticalPowerWatts;

@@ -9,8 +9,9 @@ import java.util.Optional;
 import pemblar.core.effort.BestCurve.Point;
 
 /**
- * The line work = W′ + CP · t that lies on or above all best efforts and nearest to them: of the edges of their upper hull, the one
- * with the smallest sum of gaps in power. A plain least-squares line would be drawn down by what was not all-out.
+ * The line work = W′ + CP · t that lies on or above all best efforts and nearest to them: of the edges of their upper
+ * hull, the one with the smallest sum of gaps in power. A plain least-squares line would be drawn down by what was not
+ * all-out.
  */
 final class TightestLine {
     private TightestLine() {}
@@ -51,7 +52,8 @@ final class TightestLine {
         Iterator<Point> last = hull.descendingIterator();
         Point middle = last.next();
         Point first = last.next();
-        double cross = (middle.seconds() - first.seconds()) * (work(next) - work(first)) - (work(middle) - work(first)) * (next.seconds() - first.seconds());
+        double cross = (middle.seconds() - first.seconds()) * (work(next) - work(first))
+                - (work(middle) - work(first)) * (next.seconds() - first.seconds());
         return cross < 0;
     }
 

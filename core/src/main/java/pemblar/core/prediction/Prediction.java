@@ -9,11 +9,12 @@ import java.util.OptionalDouble;
 import java.util.function.DoubleBinaryOperator;
 
 /**
- * A predicted result (computation, section 16): level(t) = threshold (T / t)^k, with T = 60 min for speed and 55 min for power.
- * The range takes the extremes over the ranges of threshold and k.
- * @param value    seconds for a distance, or watts for a duration
- * @param leansOn  the result of the last 90 days nearest in ratio of time
- * @param outside  beyond twice the longest or under half the shortest result of the last 90 days, or without any
+ * A predicted result (computation, section 16): level(t) = threshold (T / t)^k, with T = 60 min for speed and 55 min
+ * for power. The range takes the extremes over the ranges of threshold and k.
+ *
+ * @param value seconds for a distance, or watts for a duration
+ * @param leansOn the result of the last 90 days nearest in ratio of time
+ * @param outside beyond twice the longest or under half the shortest result of the last 90 days, or without any
  * @see "Riegel, Athletic Records and Human Endurance, American Scientist 69 (1981)"
  */
 public record Prediction(double value, double low, double high, Optional<Result> leansOn, boolean outside) {
@@ -31,18 +32,26 @@ public record Prediction(double value, double low, double high, Optional<Result>
     public record Basis(LocalDate today, Range threshold, Range k, List<Result> results) {
         public Basis {
             results = List.copyOf(results);
-            if (!(k.low() > -0.5 && k.high() < 0.5)) throw new IllegalArgumentException("k must be in -0.5..0.5, was " + k.low() + ".." + k.high());
+            if (!(k.low() > -0.5 && k.high() < 0.5))
+                throw new IllegalArgumentException("k must be in -0.5..0.5, was " + k.low() + ".." + k.high());
         }
     }
 
-    /** The exponent by regression of ln(level) on ln(t) over results of 20 min to 4 h, when three of them span a factor of 3. */
+    /**
+     * The exponent by regression of ln(level) on ln(t) over results of 20 min to 4 h, when three of them span a factor
+     * of 3.
+     */
     public static OptionalDouble exponent(List<Result> results) {
-        List<Result> used = results.stream().filter(r -> r.seconds() >= SHORTEST_SECONDS && r.seconds() <= LONGEST_SECONDS).toList();
+        List<Result> used = results.stream()
+                .filter(r -> r.seconds() >= SHORTEST_SECONDS && r.seconds() <= LONGEST_SECONDS)
+                .toList();
         double longest = used.stream().mapToDouble(Result::seconds).max().orElse(0);
         double shortest = used.stream().mapToDouble(Result::seconds).min().orElse(1);
         if (used.size() < FEWEST || longest < SPREAD * shortest) return OptionalDouble.empty();
-        double meanX = used.stream().mapToDouble(r -> Math.log(r.seconds())).average().orElse(0);
-        double meanY = used.stream().mapToDouble(r -> Math.log(r.level())).average().orElse(0);
+        double meanX =
+                used.stream().mapToDouble(r -> Math.log(r.seconds())).average().orElse(0);
+        double meanY =
+                used.stream().mapToDouble(r -> Math.log(r.level())).average().orElse(0);
         double squares = 0;
         double products = 0;
         for (Result r : used) {
@@ -54,13 +63,18 @@ public record Prediction(double value, double low, double high, Optional<Result>
 
     /** Time, s, over a distance by running. */
     public static Prediction overMetres(Basis basis, double metres) {
-        if (!(metres > 0 && metres <= 1e6)) throw new IllegalArgumentException("metres must be in (0, 1000000], was " + metres);
-        return of(basis, (speed, k) -> Math.pow(metres / (speed * Math.pow(SPEED_SECONDS, k)), 1 / (1 - k)), OptionalDouble.empty());
+        if (!(metres > 0 && metres <= 1e6))
+            throw new IllegalArgumentException("metres must be in (0, 1000000], was " + metres);
+        return of(
+                basis,
+                (speed, k) -> Math.pow(metres / (speed * Math.pow(SPEED_SECONDS, k)), 1 / (1 - k)),
+                OptionalDouble.empty());
     }
 
     /** Power, W, over a duration by riding. */
     public static Prediction overSeconds(Basis basis, double seconds) {
-        if (!(seconds >= SHORTEST_SECONDS && seconds <= 864_000)) throw new IllegalArgumentException("seconds must be in 1200..864000, was " + seconds);
+        if (!(seconds >= SHORTEST_SECONDS && seconds <= 864_000))
+            throw new IllegalArgumentException("seconds must be in 1200..864000, was " + seconds);
         return of(basis, (watts, k) -> watts * Math.pow(POWER_SECONDS / seconds, k), OptionalDouble.of(seconds));
     }
 
@@ -68,15 +82,18 @@ public record Prediction(double value, double low, double high, Optional<Result>
         double value = rule.applyAsDouble(basis.threshold().value(), basis.k().value());
         double low = value;
         double high = value;
-        for (double level : new double[] {basis.threshold().low(), basis.threshold().high()})
+        for (double level :
+                new double[] {basis.threshold().low(), basis.threshold().high()})
             for (double k : new double[] {basis.k().low(), basis.k().high()}) {
                 double corner = rule.applyAsDouble(level, k);
                 low = Math.min(low, corner);
                 high = Math.max(high, corner);
             }
         double seconds = duration.orElse(value);
-        List<Result> recent = basis.results().stream().filter(r -> isRecent(r, basis.today())).toList();
-        Optional<Result> nearest = recent.stream().min(Comparator.comparingDouble(r -> Math.abs(Math.log(r.seconds() / seconds))));
+        List<Result> recent =
+                basis.results().stream().filter(r -> isRecent(r, basis.today())).toList();
+        Optional<Result> nearest =
+                recent.stream().min(Comparator.comparingDouble(r -> Math.abs(Math.log(r.seconds() / seconds))));
         return new Prediction(value, low, high, nearest, isOutside(recent, seconds));
     }
 

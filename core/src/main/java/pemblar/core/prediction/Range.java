@@ -3,7 +3,9 @@ package pemblar.core.prediction;
 /** A value with the range in which it is taken to lie. */
 public record Range(double value, double low, double high) {
     public Range {
-        if (!(low <= value && value <= high)) throw new IllegalArgumentException("low, value and high must be in order, were " + low + ", " + value + ", " + high);
+        if (!(low <= value && value <= high))
+            throw new IllegalArgumentException(
+                    "low, value and high must be in order, were " + low + ", " + value + ", " + high);
     }
 
     public static Range of(double value) {

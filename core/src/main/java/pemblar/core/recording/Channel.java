@@ -2,7 +2,9 @@ package pemblar.core.recording;
 
 import java.util.Optional;
 
-/** The channels that have a meaning of their own; a device's further fields are channels under the name the file gives. */
+/**
+ * The channels that have a meaning of their own; a device's further fields are channels under the name the file gives.
+ */
 public enum Channel {
     POWER("power", "W"),
     HEART_RATE("heartRate", "bpm"),

@@ -2,14 +2,18 @@ package pemblar.core.recording;
 
 /**
  * A channel that follows from two others by one step of arithmetic.
- * @param name  what the athlete calls it
- * @param left  key of the first channel; {@code right} of the second
+ *
+ * @param name what the athlete calls it
+ * @param left key of the first channel; {@code right} of the second
  */
 public record Derived(String name, String left, Operation operation, String right) {
     private static final int LONGEST_NAME = 40;
 
     public enum Operation {
-        MINUS("−"), PLUS("+"), OVER("/"), TIMES("×");
+        MINUS("−"),
+        PLUS("+"),
+        OVER("/"),
+        TIMES("×");
 
         private final String sign;
 
@@ -23,7 +27,8 @@ public record Derived(String name, String left, Operation operation, String righ
     }
 
     public Derived {
-        if (name.isBlank() || name.length() > LONGEST_NAME) throw new IllegalArgumentException("Name: enter 1 to " + LONGEST_NAME + " characters.");
+        if (name.isBlank() || name.length() > LONGEST_NAME)
+            throw new IllegalArgumentException("Name: enter 1 to " + LONGEST_NAME + " characters.");
     }
 
     /** Missing where either is missing, and where it would be divided by zero. */

@@ -8,17 +8,20 @@ import java.util.Map;
 
 /**
  * Lays irregular samples on the 1 Hz grid of timer seconds. Between two neighbouring values of one channel at most
- * {@link #BRIDGED_SECONDS} apart the seconds are interpolated linearly; over a longer stretch they are missing.
- * Samples taken while the timer stood still are left out and counted.
+ * {@link #BRIDGED_SECONDS} apart the seconds are interpolated linearly; over a longer stretch they are missing. Samples
+ * taken while the timer stood still are left out and counted.
  */
 public final class Grid {
     /** Longest distance, s, between neighbours that is interpolated. */
     public static final double BRIDGED_SECONDS = 10;
 
-    /** Clock seconds during which the timer ran, from start up to stop; a sample at stop itself is a second of its own. */
+    /**
+     * Clock seconds during which the timer ran, from start up to stop; a sample at stop itself is a second of its own.
+     */
     public record Running(double start, double stop) {
         public Running {
-            if (!(stop >= start)) throw new IllegalArgumentException("stop must not be before start, was " + start + ".." + stop);
+            if (!(stop >= start))
+                throw new IllegalArgumentException("stop must not be before start, was " + start + ".." + stop);
         }
     }
 
@@ -53,7 +56,8 @@ public final class Grid {
             }
             total += wholeSeconds(span, lastIsSample);
             if (total > Recording.MAX_SECONDS)
-                throw new IllegalArgumentException("recording must be at most " + Recording.MAX_SECONDS + " s long, is at least " + total + " s");
+                throw new IllegalArgumentException(
+                        "recording must be at most " + Recording.MAX_SECONDS + " s long, is at least " + total + " s");
         }
         for (int i = sample; i < timer.length; i++) timer[i] = Double.NaN;
         leftOut = dropped + timer.length - sample;
@@ -81,11 +85,14 @@ public final class Grid {
         return running.get(0).start();
     }
 
-    /** The grid second at a clock time; within a pause, the first one after it; past the end, the length of the grid. */
+    /**
+     * The grid second at a clock time; within a pause, the first one after it; past the end, the length of the grid.
+     */
     public int indexAt(double clockSeconds) {
         for (int k = 0; k < running.size(); k++) {
             if (clockSeconds < running.get(k).start()) return firstIndex[k];
-            int index = firstIndex[k] + (int) Math.round(clockSeconds - running.get(k).start());
+            int index = firstIndex[k]
+                    + (int) Math.round(clockSeconds - running.get(k).start());
             if (index < firstIndex[k + 1]) return index;
         }
         return seconds;

@@ -2,7 +2,8 @@ package pemblar.core.recording;
 
 /**
  * Clock time during which the device's timer stood still.
- * @param index   the grid second that follows the pause
+ *
+ * @param index the grid second that follows the pause
  * @param seconds clock time, s, beyond the one second that always lies between two grid points; above 0
  */
 public record Pause(int index, double seconds) {

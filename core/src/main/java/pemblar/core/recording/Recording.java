@@ -11,17 +11,20 @@ import pemblar.core.sport.Sport;
 
 /**
  * One outing on a 1 Hz grid of timer seconds: N grid points are N seconds.
- * @param start    clock time of the first grid point
- * @param seconds  number of grid points, which is the timer time in s
- * @param pauses   in the order of their index
+ *
+ * @param start clock time of the first grid point
+ * @param seconds number of grid points, which is the timer time in s
+ * @param pauses in the order of their index
  * @param channels by key, each of length {@code seconds}; a channel without any value is left out
- * @param laps     in order, not overlapping
+ * @param laps in order, not overlapping
  */
-public record Recording(Sport sport, Instant start, int seconds, List<Pause> pauses, Map<String, Series> channels, List<Lap> laps) {
+public record Recording(
+        Sport sport, Instant start, int seconds, List<Pause> pauses, Map<String, Series> channels, List<Lap> laps) {
     /** Ten days: longer than any outing, short enough for memory. */
     public static final int MAX_SECONDS = 10 * 86_400;
 
-    private static final Map<Channel, Double> MOST = Map.of(Channel.POWER, 3000.0, Channel.HEART_RATE, 250.0, Channel.SPEED, 40.0);
+    private static final Map<Channel, Double> MOST =
+            Map.of(Channel.POWER, 3000.0, Channel.HEART_RATE, 250.0, Channel.SPEED, 40.0);
 
     public Recording {
         Objects.requireNonNull(sport, "sport");
@@ -33,7 +36,8 @@ public record Recording(Sport sport, Instant start, int seconds, List<Pause> pau
         channels = Collections.unmodifiableMap(new LinkedHashMap<>(channels));
         for (var entry : channels.entrySet())
             if (entry.getValue().size() != seconds)
-                throw new IllegalArgumentException("channel " + entry.getKey() + " must have " + seconds + " values, has " + entry.getValue().size());
+                throw new IllegalArgumentException("channel " + entry.getKey() + " must have " + seconds
+                        + " values, has " + entry.getValue().size());
     }
 
     public Optional<Series> channel(Channel channel) {
@@ -66,18 +70,22 @@ public record Recording(Sport sport, Instant start, int seconds, List<Pause> pau
     }
 
     /**
-     * The same with samples that no person can reach as missing: power over 3000 W, heart rate over 250, speed over 40 m/s (in
-     * water over 3 m/s: a device left on for the drive home), and below zero.
-     * They stay in what is stored, and are proposed for mending.
+     * The same with samples that no person can reach as missing: power over 3000 W, heart rate over 250, speed over 40
+     * m/s (in water over 3 m/s: a device left on for the drive home), and below zero. They stay in what is stored, and
+     * are proposed for mending.
      */
     public Recording sound() {
         Map<String, Series> sound = new LinkedHashMap<>(channels);
-        for (var limit : MOST.entrySet()) channel(limit.getKey()).ifPresent(series -> sound.put(limit.getKey().key(), sound(series, most(limit.getKey()))));
+        for (var limit : MOST.entrySet())
+            channel(limit.getKey())
+                    .ifPresent(series -> sound.put(limit.getKey().key(), sound(series, most(limit.getKey()))));
         return new Recording(sport, start, seconds, pauses, sound, laps);
     }
 
     private double most(Channel channel) {
-        return channel == Channel.SPEED ? Math.min(MOST.get(channel), sport.fastestMetresPerSecond()) : MOST.get(channel);
+        return channel == Channel.SPEED
+                ? Math.min(MOST.get(channel), sport.fastestMetresPerSecond())
+                : MOST.get(channel);
     }
 
     private static Series sound(Series series, double most) {
@@ -85,7 +93,8 @@ public record Recording(Sport sport, Instant start, int seconds, List<Pause> pau
         for (int i = 0; i < series.size() && sound; i++) sound = !(series.at(i) > most || series.at(i) < 0);
         if (sound) return series;
         double[] values = new double[series.size()];
-        for (int i = 0; i < values.length; i++) values[i] = series.at(i) > most || series.at(i) < 0 ? Double.NaN : series.at(i);
+        for (int i = 0; i < values.length; i++)
+            values[i] = series.at(i) > most || series.at(i) < 0 ? Double.NaN : series.at(i);
         return Series.of(values);
     }
 

@@ -1,4 +1,2 @@
-/**
- * What a device recorded: channels on a grid of timer seconds. Start at {@link pemblar.core.recording.Recording}.
- */
+/** What a device recorded: channels on a grid of timer seconds. Start at {@link pemblar.core.recording.Recording}. */
 package pemblar.core.recording;

@@ -6,8 +6,9 @@ import pemblar.core.effort.Levels;
 import pemblar.core.recording.Series;
 
 /**
- * Efforts without a plan: stretches of at least 10 s whose mean is over 105 % of the session's and over a floor, bounded by drops of more than
- * 10 %. Where one begins and ends is the second that parts its surroundings best into two levels, by least squares.
+ * Efforts without a plan: stretches of at least 10 s whose mean is over 105 % of the session's and over a floor,
+ * bounded by drops of more than 10 %. Where one begins and ends is the second that parts its surroundings best into two
+ * levels, by least squares.
  */
 public final class FoundEfforts {
     private static final int SHORTEST_SECONDS = 10;
@@ -24,7 +25,10 @@ public final class FoundEfforts {
         this.levels = new Levels(values);
     }
 
-    /** @param floor lower boundary of the athlete's zone 3, in the unit of the values; NaN without one. Missing seconds count for nothing. */
+    /**
+     * @param floor lower boundary of the athlete's zone 3, in the unit of the values; NaN without one. Missing seconds
+     *     count for nothing.
+     */
     public static List<Span> of(Series values, double floor) {
         if (values.size() < 2 * SHORTEST_SECONDS || values.present() == 0) return List.of();
         FoundEfforts found = new FoundEfforts(values);
@@ -32,7 +36,9 @@ public final class FoundEfforts {
         List<Span> efforts = new ArrayList<>();
         for (Span rough : found.joined(found.above(level))) {
             Span exact = found.refined(rough);
-            if (exact.seconds() >= SHORTEST_SECONDS && found.mean(exact.from(), exact.to()) > level && found.standsOut(exact)) efforts.add(exact);
+            if (exact.seconds() >= SHORTEST_SECONDS
+                    && found.mean(exact.from(), exact.to()) > level
+                    && found.standsOut(exact)) efforts.add(exact);
         }
         return efforts;
     }
@@ -73,7 +79,10 @@ public final class FoundEfforts {
         List<Span> all = new ArrayList<>();
         for (Span run : runs) {
             Span last = all.isEmpty() ? null : all.get(all.size() - 1);
-            boolean dip = last != null && run.from() - last.to() <= LONGEST_DIP_SECONDS && mean(last.to(), run.from()) > DROP * Math.min(mean(last.from(), last.to()), mean(run.from(), run.to()));
+            boolean dip = last != null
+                    && run.from() - last.to() <= LONGEST_DIP_SECONDS
+                    && mean(last.to(), run.from())
+                            > DROP * Math.min(mean(last.from(), last.to()), mean(run.from(), run.to()));
             if (dip) all.set(all.size() - 1, new Span(last.from(), run.to()));
             else all.add(run);
         }
@@ -82,8 +91,14 @@ public final class FoundEfforts {
 
     private Span refined(Span rough) {
         int half = Math.max(LEAST_SIDE_SECONDS, rough.seconds() / 2);
-        int from = parting(Math.max(0, rough.from() - REACH_SECONDS), Math.min(rough.from() + Math.min(REACH_SECONDS, half), levels.size()), rough.from());
-        int to = parting(Math.max(rough.to() - Math.min(REACH_SECONDS, half), from + 1), Math.min(levels.size(), rough.to() + REACH_SECONDS), rough.to());
+        int from = parting(
+                Math.max(0, rough.from() - REACH_SECONDS),
+                Math.min(rough.from() + Math.min(REACH_SECONDS, half), levels.size()),
+                rough.from());
+        int to = parting(
+                Math.max(rough.to() - Math.min(REACH_SECONDS, half), from + 1),
+                Math.min(levels.size(), rough.to() + REACH_SECONDS),
+                rough.to());
         return to > from ? new Span(from, to) : rough;
     }
 

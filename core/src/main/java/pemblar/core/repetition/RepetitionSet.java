@@ -12,13 +12,20 @@ import pemblar.core.recording.Series;
 
 /**
  * Repetitions of one effort in a recording, and what changes over them.
+ *
  * @param main power, else speed: what an effort is measured by
  */
-public record RepetitionSet(Channel main, List<Repetition> repetitions, Map<Quantity, Slope> slopes, Optional<Fading> fading, boolean coldStart) {
+public record RepetitionSet(
+        Channel main,
+        List<Repetition> repetitions,
+        Map<Quantity, Slope> slopes,
+        Optional<Fading> fading,
+        boolean coldStart) {
     private static final double ALIKE_SECONDS = 0.2;
     private static final int FEWEST = 2;
     /** A first peak so far below the mean of the others, bpm, and below all of them. */
     private static final double COLD_BPM = 6;
+
     private static final int FEWEST_FOR_COLD = 4;
     private static final int FEWEST_FOR_FADING = 4;
 
@@ -28,25 +35,51 @@ public record RepetitionSet(Channel main, List<Repetition> repetitions, Map<Quan
     }
 
     /** What is followed over the repetitions. */
-    public enum Quantity { MAIN, CADENCE, STEP_LENGTH, CONTACT_TIME, PEAK_HEART_RATE, VALLEY_HEART_RATE, SPREAD }
+    public enum Quantity {
+        MAIN,
+        CADENCE,
+        STEP_LENGTH,
+        CONTACT_TIME,
+        PEAK_HEART_RATE,
+        VALLEY_HEART_RATE,
+        SPREAD
+    }
 
     /**
      * One repetition; NaN where a channel is missing.
-     * @param mean   of the main quantity
+     *
+     * @param mean of the main quantity
      * @param spread standard deviation over mean
      * @param valley lowest heart rate before the next repetition; NaN after the last
      */
-    public record Repetition(Span span, double mean, double spread, double cadence, double stepLength, double contactSeconds, double peakBpm, double valleyBpm) {}
+    public record Repetition(
+            Span span,
+            double mean,
+            double spread,
+            double cadence,
+            double stepLength,
+            double contactSeconds,
+            double peakBpm,
+            double valleyBpm) {}
 
     /** Form fades: from which repetition (counted from 1) it shows, and in what. */
     public record Fading(int from, boolean stepsShorten, boolean contactLengthens) {}
 
-    /** @param spans in order of time; empty when there are fewer than two or the recording has neither power nor speed */
+    /**
+     * @param spans in order of time; empty when there are fewer than two or the recording has neither power nor speed
+     */
     public static Optional<RepetitionSet> of(Recording recording, List<Span> spans) {
-        Optional<Channel> main = recording.has(Channel.POWER) ? Optional.of(Channel.POWER) : recording.has(Channel.SPEED) ? Optional.of(Channel.SPEED) : Optional.empty();
+        Optional<Channel> main = recording.has(Channel.POWER)
+                ? Optional.of(Channel.POWER)
+                : recording.has(Channel.SPEED) ? Optional.of(Channel.SPEED) : Optional.empty();
         if (main.isEmpty() || spans.size() < FEWEST) return Optional.empty();
         List<Repetition> all = new ArrayList<>();
-        for (int i = 0; i < spans.size(); i++) all.add(repetition(recording, main.get(), spans.get(i), i + 1 < spans.size() ? spans.get(i + 1).from() : -1));
+        for (int i = 0; i < spans.size(); i++)
+            all.add(repetition(
+                    recording,
+                    main.get(),
+                    spans.get(i),
+                    i + 1 < spans.size() ? spans.get(i + 1).from() : -1));
         Map<Quantity, Slope> slopes = new EnumMap<>(Quantity.class);
         for (Quantity quantity : Quantity.values()) {
             Slope slope = Slope.of(values(all, quantity));
@@ -55,11 +88,16 @@ public record RepetitionSet(Channel main, List<Repetition> repetitions, Map<Quan
         return Optional.of(new RepetitionSet(main.get(), all, slopes, fading(all, slopes), coldStart(all)));
     }
 
-    /** The largest group of spans that are alike in length, in order; what is found without a plan is seldom all one exercise. */
+    /**
+     * The largest group of spans that are alike in length, in order; what is found without a plan is seldom all one
+     * exercise.
+     */
     public static List<Span> alike(List<Span> spans) {
         List<Span> best = List.of();
         for (Span like : spans) {
-            List<Span> group = spans.stream().filter(s -> Math.abs(s.seconds() - like.seconds()) <= ALIKE_SECONDS * like.seconds()).toList();
+            List<Span> group = spans.stream()
+                    .filter(s -> Math.abs(s.seconds() - like.seconds()) <= ALIKE_SECONDS * like.seconds())
+                    .toList();
             if (group.size() > best.size()) best = group;
         }
         return best.size() < FEWEST ? List.of() : best;
@@ -70,17 +108,28 @@ public record RepetitionSet(Channel main, List<Repetition> repetitions, Map<Quan
         int to = Math.min(span.to(), values.size());
         double mean = values.mean(span.from(), to);
         Series heart = recording.channel(Channel.HEART_RATE).orElse(null);
-        return new Repetition(span, mean, values.deviation(span.from(), to) / mean, mean(recording, Channel.CADENCE, span), mean(recording, Channel.STEP_LENGTH, span), mean(recording, Channel.GROUND_CONTACT_TIME, span),
-            heart == null ? Double.NaN : heart.max(span.from(), to), heart == null || next < 0 ? Double.NaN : lowest(heart, to, next));
+        return new Repetition(
+                span,
+                mean,
+                values.deviation(span.from(), to) / mean,
+                mean(recording, Channel.CADENCE, span),
+                mean(recording, Channel.STEP_LENGTH, span),
+                mean(recording, Channel.GROUND_CONTACT_TIME, span),
+                heart == null ? Double.NaN : heart.max(span.from(), to),
+                heart == null || next < 0 ? Double.NaN : lowest(heart, to, next));
     }
 
     private static double mean(Recording recording, Channel channel, Span span) {
-        return recording.channel(channel).map(s -> s.mean(span.from(), Math.min(span.to(), s.size()))).orElse(Double.NaN);
+        return recording
+                .channel(channel)
+                .map(s -> s.mean(span.from(), Math.min(span.to(), s.size())))
+                .orElse(Double.NaN);
     }
 
     private static double lowest(Series heart, int from, int to) {
         double lowest = Double.NaN;
-        for (int i = from; i < Math.min(to, heart.size()); i++) if (heart.isPresent(i) && !(heart.at(i) >= lowest)) lowest = heart.at(i);
+        for (int i = from; i < Math.min(to, heart.size()); i++)
+            if (heart.isPresent(i) && !(heart.at(i) >= lowest)) lowest = heart.at(i);
         return lowest;
     }
 
@@ -104,15 +153,20 @@ public record RepetitionSet(Channel main, List<Repetition> repetitions, Map<Quan
         boolean shorter = rises(slopes, Quantity.CADENCE) && falls(slopes, Quantity.STEP_LENGTH);
         boolean longer = rises(slopes, Quantity.CONTACT_TIME);
         if (!shorter && !longer) return Optional.empty();
-        return Optional.of(new Fading(1 + partedAt(values(all, shorter ? Quantity.STEP_LENGTH : Quantity.CONTACT_TIME)), shorter, longer));
+        return Optional.of(new Fading(
+                1 + partedAt(values(all, shorter ? Quantity.STEP_LENGTH : Quantity.CONTACT_TIME)), shorter, longer));
     }
 
     private static boolean rises(Map<Quantity, Slope> slopes, Quantity quantity) {
-        return slopes.containsKey(quantity) && slopes.get(quantity).isTrend() && slopes.get(quantity).perRepetition() > 0;
+        return slopes.containsKey(quantity)
+                && slopes.get(quantity).isTrend()
+                && slopes.get(quantity).perRepetition() > 0;
     }
 
     private static boolean falls(Map<Quantity, Slope> slopes, Quantity quantity) {
-        return slopes.containsKey(quantity) && slopes.get(quantity).isTrend() && slopes.get(quantity).perRepetition() < 0;
+        return slopes.containsKey(quantity)
+                && slopes.get(quantity).isTrend()
+                && slopes.get(quantity).perRepetition() < 0;
     }
 
     /** Index of the first value of the second part when the values are cut in two levels by least squares. */
@@ -140,8 +194,10 @@ public record RepetitionSet(Channel main, List<Repetition> repetitions, Map<Quan
     /** The first peak of heart rate is far below the others: the warm-up was too short or too easy. */
     private static boolean coldStart(List<Repetition> all) {
         if (all.size() < FEWEST_FOR_COLD || Double.isNaN(all.get(0).peakBpm())) return false;
-        double others = all.stream().skip(1).mapToDouble(Repetition::peakBpm).average().orElse(Double.NaN);
-        double lowest = all.stream().skip(1).mapToDouble(Repetition::peakBpm).min().orElse(Double.NaN);
+        double others =
+                all.stream().skip(1).mapToDouble(Repetition::peakBpm).average().orElse(Double.NaN);
+        double lowest =
+                all.stream().skip(1).mapToDouble(Repetition::peakBpm).min().orElse(Double.NaN);
         return all.get(0).peakBpm() < others - COLD_BPM && all.get(0).peakBpm() < lowest;
     }
 }

@@ -2,14 +2,21 @@ package pemblar.core.repetition;
 
 /**
  * What a value does over repetitions: the straight line by least squares.
+ *
  * @param perRepetition change from one repetition to the next, in the unit of the values
  * @param standardError of it; NaN with fewer than three values
- * @param level         mean of the values
- * @param count         repetitions that have the value
+ * @param level mean of the values
+ * @param count repetitions that have the value
  */
 public record Slope(double perRepetition, double standardError, double level, int count) {
-    /** Student's t that 95 % of lines without a trend stay within, by degrees of freedom from 1. Twice the standard error would let 14 % of five flat repetitions through. */
-    private static final double[] STUDENT = {12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228, 2.201, 2.179, 2.160, 2.145, 2.131, 2.120, 2.110, 2.101, 2.093, 2.086};
+    /**
+     * Student's t that 95 % of lines without a trend stay within, by degrees of freedom from 1. Twice the standard
+     * error would let 14 % of five flat repetitions through.
+     */
+    private static final double[] STUDENT = {
+        12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228, 2.201, 2.179, 2.160, 2.145, 2.131, 2.120,
+        2.110, 2.101, 2.093, 2.086
+    };
 
     /** Values in order of the repetitions; NaN ones are left out. */
     public static Slope of(double[] values) {
@@ -38,17 +45,24 @@ public record Slope(double perRepetition, double standardError, double level, in
 
     private static double error(double[] values, double meanX, double meanY, double slope, double squares, int n) {
         double rest = 0;
-        for (int i = 0; i < values.length; i++) if (!Double.isNaN(values[i])) rest += Math.pow(values[i] - meanY - slope * (i - meanX), 2);
+        for (int i = 0; i < values.length; i++)
+            if (!Double.isNaN(values[i])) rest += Math.pow(values[i] - meanY - slope * (i - meanX), 2);
         return Math.sqrt(rest / (n - 2) / squares);
     }
 
-    /** More than noise: beyond what 95 % of flat series of this length show, and never less than twice the standard error. */
+    /**
+     * More than noise: beyond what 95 % of flat series of this length show, and never less than twice the standard
+     * error.
+     */
     public boolean isTrend() {
         if (Double.isNaN(standardError)) return false;
         return Math.abs(perRepetition) > student(count - 2) * standardError;
     }
 
-    /** Standard errors that 95 % of series without a trend stay within; never less than 2. @param freedom values less fitted parameters, at least 1 */
+    /**
+     * Standard errors that 95 % of series without a trend stay within; never less than 2. @param freedom values less
+     * fitted parameters, at least 1
+     */
     public static double student(int freedom) {
         return freedom > STUDENT.length ? 2 : Math.max(2, STUDENT[freedom - 1]);
     }

@@ -7,7 +7,10 @@ import pemblar.core.repetition.RepetitionSet.Repetition;
 
 /** What the repetitions say, as statements that each name the figures they rest on. */
 public final class Verdict {
-    /** A change per repetition below this share is no news, however sure it is: two repetitions in a row differ by more for no reason. */
+    /**
+     * A change per repetition below this share is no news, however sure it is: two repetitions in a row differ by more
+     * for no reason.
+     */
     private static final double NEGLIGIBLE = 0.0025;
 
     private Verdict() {}
@@ -18,12 +21,24 @@ public final class Verdict {
     }
 
     /** Kinds of statements. */
-    public enum Kind { TARGET_MET, HELD, ROSE, FELL, CADENCE_IN_BAND, CADENCE_LEFT_BAND, RECOVERED_TO, RECOVERS_LESS, FORM_FADES, COLD_START }
+    public enum Kind {
+        TARGET_MET,
+        HELD,
+        ROSE,
+        FELL,
+        CADENCE_IN_BAND,
+        CADENCE_LEFT_BAND,
+        RECOVERED_TO,
+        RECOVERS_LESS,
+        FORM_FADES,
+        COLD_START
+    }
 
     /**
      * One statement.
+     *
      * @param count how many repetitions, or from which one on, counted from 1
-     * @param of    of how many
+     * @param of of how many
      * @param value relative change per repetition, or a heart rate, bpm
      */
     public record Statement(Kind kind, int count, int of, double value) {}
@@ -32,17 +47,33 @@ public final class Verdict {
         List<Statement> all = new ArrayList<>();
         target(set, asked, all);
         Slope main = set.slopes().get(Quantity.MAIN);
-        if (main != null && main.count() >= 3) all.add(new Statement(!main.isTrend() || Math.abs(main.relative()) < NEGLIGIBLE ? Kind.HELD : main.perRepetition() > 0 ? Kind.ROSE : Kind.FELL, main.count(), set.repetitions().size(), main.relative()));
+        if (main != null && main.count() >= 3)
+            all.add(new Statement(
+                    !main.isTrend() || Math.abs(main.relative()) < NEGLIGIBLE
+                            ? Kind.HELD
+                            : main.perRepetition() > 0 ? Kind.ROSE : Kind.FELL,
+                    main.count(),
+                    set.repetitions().size(),
+                    main.relative()));
         cadence(set, asked, all);
         heart(set, all);
-        set.fading().ifPresent(f -> all.add(new Statement(Kind.FORM_FADES, f.from(), set.repetitions().size(), Double.NaN)));
-        if (set.coldStart()) all.add(new Statement(Kind.COLD_START, 1, set.repetitions().size(), set.repetitions().get(0).peakBpm()));
+        set.fading()
+                .ifPresent(f -> all.add(new Statement(
+                        Kind.FORM_FADES, f.from(), set.repetitions().size(), Double.NaN)));
+        if (set.coldStart())
+            all.add(new Statement(
+                    Kind.COLD_START,
+                    1,
+                    set.repetitions().size(),
+                    set.repetitions().get(0).peakBpm()));
         return all;
     }
 
     private static void target(RepetitionSet set, Asked asked, List<Statement> all) {
         if (Double.isNaN(asked.low())) return;
-        int met = (int) set.repetitions().stream().filter(r -> r.mean() >= asked.low() && r.mean() <= asked.high()).count();
+        int met = (int) set.repetitions().stream()
+                .filter(r -> r.mean() >= asked.low() && r.mean() <= asked.high())
+                .count();
         all.add(new Statement(Kind.TARGET_MET, met, set.repetitions().size(), Double.NaN));
     }
 
@@ -52,16 +83,35 @@ public final class Verdict {
         List<Repetition> repetitions = set.repetitions();
         if (repetitions.stream().anyMatch(r -> Double.isNaN(r.cadence()))) return;
         int from = repetitions.size();
-        while (from > 0 && !(repetitions.get(from - 1).cadence() >= asked.lowCadence() && repetitions.get(from - 1).cadence() <= asked.highCadence())) from--;
-        all.add(from == repetitions.size() ? new Statement(Kind.CADENCE_IN_BAND, (int) repetitions.stream().filter(r -> r.cadence() >= asked.lowCadence() && r.cadence() <= asked.highCadence()).count(), repetitions.size(), Double.NaN)
-            : new Statement(Kind.CADENCE_LEFT_BAND, from + 1, repetitions.size(), Double.NaN));
+        while (from > 0
+                && !(repetitions.get(from - 1).cadence() >= asked.lowCadence()
+                        && repetitions.get(from - 1).cadence() <= asked.highCadence())) from--;
+        all.add(
+                from == repetitions.size()
+                        ? new Statement(
+                                Kind.CADENCE_IN_BAND,
+                                (int) repetitions.stream()
+                                        .filter(r ->
+                                                r.cadence() >= asked.lowCadence() && r.cadence() <= asked.highCadence())
+                                        .count(),
+                                repetitions.size(),
+                                Double.NaN)
+                        : new Statement(Kind.CADENCE_LEFT_BAND, from + 1, repetitions.size(), Double.NaN));
     }
 
     private static void heart(RepetitionSet set, List<Statement> all) {
         Slope valley = set.slopes().get(Quantity.VALLEY_HEART_RATE);
         if (valley == null) return;
-        double highest = set.repetitions().stream().mapToDouble(Repetition::valleyBpm).filter(v -> !Double.isNaN(v)).max().orElse(Double.NaN);
+        double highest = set.repetitions().stream()
+                .mapToDouble(Repetition::valleyBpm)
+                .filter(v -> !Double.isNaN(v))
+                .max()
+                .orElse(Double.NaN);
         boolean rising = valley.isTrend() && valley.perRepetition() > 0;
-        all.add(new Statement(rising ? Kind.RECOVERS_LESS : Kind.RECOVERED_TO, valley.count(), set.repetitions().size(), rising ? valley.perRepetition() : highest));
+        all.add(new Statement(
+                rising ? Kind.RECOVERS_LESS : Kind.RECOVERED_TO,
+                valley.count(),
+                set.repetitions().size(),
+                rising ? valley.perRepetition() : highest));
     }
 }

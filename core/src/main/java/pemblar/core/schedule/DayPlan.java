@@ -9,8 +9,8 @@ import java.util.Optional;
 import pemblar.core.season.Block.Phase;
 
 /**
- * Puts sessions on the days of a block: hard ones first, 36 hours apart or, when wished, in pairs inside 24 hours; then the long one,
- * then easy ones, with lengths such that the block comes to its load. At most six days in seven are used.
+ * Puts sessions on the days of a block: hard ones first, 36 hours apart or, when wished, in pairs inside 24 hours; then
+ * the long one, then easy ones, with lengths such that the block comes to its load. At most six days in seven are used.
  */
 public final class DayPlan {
     static final double HOURS_BETWEEN_HARD = 36;
@@ -27,7 +27,8 @@ public final class DayPlan {
 
     /**
      * A day that can be trained.
-     * @param minutes     0 for a day that cannot
+     *
+     * @param minutes 0 for a day that cannot
      * @param startMinute clock time at which its session begins, minutes since midnight
      */
     public record Day(LocalDate date, int minutes, int startMinute) {}
@@ -37,10 +38,11 @@ public final class DayPlan {
 
     /**
      * What a block is to be.
-     * @param load    points of the whole block, fixed sessions included
+     *
+     * @param load points of the whole block, fixed sessions included
      * @param longDay weekday of the long session, or null
-     * @param stack   hard sessions come in pairs on following days
-     * @param leanTo  what the hard sessions train first; empty leaves it to the phase
+     * @param stack hard sessions come in pairs on following days
+     * @param leanTo what the hard sessions train first; empty leaves it to the phase
      */
     public record Wish(Phase phase, boolean easy, double load, DayOfWeek longDay, boolean stack, List<Purpose> leanTo) {
         public Wish {
@@ -70,16 +72,25 @@ public final class DayPlan {
         this.wish = wish;
     }
 
-    /** Sessions for the days of one block, in order of time. What the days cannot hold is left out; compare the sum of loads with what was wished. */
+    /**
+     * Sessions for the days of one block, in order of time. What the days cannot hold is left out; compare the sum of
+     * loads with what was wished.
+     */
     public static List<Slot> of(List<Day> days, List<Fixed> fixed, Wish wish) {
         DayPlan plan = new DayPlan(days, fixed, wish);
         plan.hard();
         plan.longOnes();
         plan.easyOnes();
         LocalDate first = days.isEmpty() ? LocalDate.MIN : days.get(0).date();
-        LocalDate last = days.isEmpty() ? LocalDate.MIN : days.get(days.size() - 1).date();
-        double fixedLoad = fixed.stream().filter(f -> !f.date().isBefore(first) && !f.date().isAfter(last)).mapToDouble(Fixed::load).sum();
-        return Lengths.fit(plan.slots, wish.load() - fixedLoad).stream().sorted(Comparator.comparingDouble(Slot::hour)).toList();
+        LocalDate last =
+                days.isEmpty() ? LocalDate.MIN : days.get(days.size() - 1).date();
+        double fixedLoad = fixed.stream()
+                .filter(f -> !f.date().isBefore(first) && !f.date().isAfter(last))
+                .mapToDouble(Fixed::load)
+                .sum();
+        return Lengths.fit(plan.slots, wish.load() - fixedLoad).stream()
+                .sorted(Comparator.comparingDouble(Slot::hour))
+                .toList();
     }
 
     private List<Purpose> kinds() {
@@ -99,7 +110,9 @@ public final class DayPlan {
     private void hard() {
         List<Purpose> kinds = kinds();
         if (kinds.isEmpty()) return;
-        int wanted = wish.easy() ? Math.max(1, days.size() / 7) : (int) Math.max(1, Math.round(HARD_IN_SEVEN_DAYS * days.size() / 7));
+        int wanted = wish.easy()
+                ? Math.max(1, days.size() / 7)
+                : (int) Math.max(1, Math.round(HARD_IN_SEVEN_DAYS * days.size() / 7));
         for (int k = 0; k < wanted; k++) {
             Purpose purpose = kinds.get(k % kinds.size());
             boolean second = wish.stack() && k % 2 == 1 && !slots.isEmpty();
@@ -111,8 +124,13 @@ public final class DayPlan {
 
     /** The best day for a hard session, from its turn in the block on, else before. */
     private Optional<Day> free(int anchor, Purpose purpose) {
-        return days.stream().filter(d -> d.minutes() >= SHORTEST_HARD_MINUTES && isFree(d) && !isLongDay(d) && !nearRace(d) && farFromHard(d, purpose))
-            .min(Comparator.comparingInt(d -> unfit(d, anchor)));
+        return days.stream()
+                .filter(d -> d.minutes() >= SHORTEST_HARD_MINUTES
+                        && isFree(d)
+                        && !isLongDay(d)
+                        && !nearRace(d)
+                        && farFromHard(d, purpose))
+                .min(Comparator.comparingInt(d -> unfit(d, anchor)));
     }
 
     private int unfit(Day day, int anchor) {
@@ -122,9 +140,15 @@ public final class DayPlan {
     }
 
     private Optional<Day> stacked(Slot first) {
-        return days.stream().filter(d -> d.minutes() >= SHORTEST_HARD_MINUTES && isFree(d) && !nearRace(d) && !d.date().equals(first.date()))
-            .filter(d -> hour(d) - first.hour() > 0 && hour(d) - first.hour() <= HOURS_OF_A_STACK)
-            .filter(d -> hardHours().stream().allMatch(h -> h == first.hour() || Math.abs(h - hour(d)) >= HOURS_BETWEEN_HARD)).findFirst();
+        return days.stream()
+                .filter(d -> d.minutes() >= SHORTEST_HARD_MINUTES
+                        && isFree(d)
+                        && !nearRace(d)
+                        && !d.date().equals(first.date()))
+                .filter(d -> hour(d) - first.hour() > 0 && hour(d) - first.hour() <= HOURS_OF_A_STACK)
+                .filter(d -> hardHours().stream()
+                        .allMatch(h -> h == first.hour() || Math.abs(h - hour(d)) >= HOURS_BETWEEN_HARD))
+                .findFirst();
     }
 
     private static double hour(Day day) {
@@ -144,7 +168,9 @@ public final class DayPlan {
     }
 
     private boolean isFree(Day day) {
-        return day.minutes() > 0 && slots.stream().noneMatch(s -> s.date().equals(day.date())) && fixed.stream().noneMatch(f -> f.date().equals(day.date()));
+        return day.minutes() > 0
+                && slots.stream().noneMatch(s -> s.date().equals(day.date()))
+                && fixed.stream().noneMatch(f -> f.date().equals(day.date()));
     }
 
     private boolean isLongDay(Day day) {
@@ -156,19 +182,27 @@ public final class DayPlan {
     }
 
     private boolean nearRace(Day day) {
-        return fixed.stream().anyMatch(f -> f.race() && !f.date().isBefore(day.date()) && f.date().toEpochDay() - day.date().toEpochDay() <= CALM_DAYS_BEFORE_RACE);
+        return fixed.stream()
+                .anyMatch(f -> f.race()
+                        && !f.date().isBefore(day.date())
+                        && f.date().toEpochDay() - day.date().toEpochDay() <= CALM_DAYS_BEFORE_RACE);
     }
 
     private void longOnes() {
         if (!hasLong()) return;
-        for (Day day : days) if (isLongDay(day) && isFree(day) && day.minutes() >= SHORTEST_LONG_MINUTES && !nearRace(day)) add(day, Purpose.LONG);
+        for (Day day : days)
+            if (isLongDay(day) && isFree(day) && day.minutes() >= SHORTEST_LONG_MINUTES && !nearRace(day))
+                add(day, Purpose.LONG);
     }
 
-    /** Easy sessions on the other days; a day after a hard one is for recovery; every seventh day in a row stays free. */
+    /**
+     * Easy sessions on the other days; a day after a hard one is for recovery; every seventh day in a row stays free.
+     */
     private void easyOnes() {
         for (Day day : days) {
             if (!isFree(day)) continue;
-            boolean afterHard = slots.stream().anyMatch(s -> s.purpose().isHard() && s.date().plusDays(1).equals(day.date()));
+            boolean afterHard = slots.stream()
+                    .anyMatch(s -> s.purpose().isHard() && s.date().plusDays(1).equals(day.date()));
             add(day, afterHard ? Purpose.RECOVERY : Purpose.EASY);
         }
         for (int from = 0; from < days.size(); from += 7) rest(days.subList(from, Math.min(days.size(), from + 7)));
@@ -177,11 +211,22 @@ public final class DayPlan {
     private void rest(List<Day> week) {
         LocalDate first = week.get(0).date();
         LocalDate last = week.get(week.size() - 1).date();
-        List<Slot> inside = slots.stream().filter(s -> !s.date().isBefore(first) && !s.date().isAfter(last)).toList();
-        long used = inside.size() + fixed.stream().filter(f -> !f.date().isBefore(first) && !f.date().isAfter(last)).map(Fixed::date).distinct().count();
+        List<Slot> inside = slots.stream()
+                .filter(s -> !s.date().isBefore(first) && !s.date().isAfter(last))
+                .toList();
+        long used = inside.size()
+                + fixed.stream()
+                        .filter(f -> !f.date().isBefore(first) && !f.date().isAfter(last))
+                        .map(Fixed::date)
+                        .distinct()
+                        .count();
         if (used <= MOST_DAYS_IN_A_WEEK) return;
-        inside.stream().filter(s -> s.purpose() == Purpose.RECOVERY || s.purpose() == Purpose.EASY)
-            .min(Comparator.comparingInt(s -> s.date().minusDays(1).getDayOfWeek() == wish.longDay() ? 0 : s.purpose() == Purpose.RECOVERY ? 1 : 2)).ifPresent(slots::remove);
+        inside.stream()
+                .filter(s -> s.purpose() == Purpose.RECOVERY || s.purpose() == Purpose.EASY)
+                .min(Comparator.comparingInt(s -> s.date().minusDays(1).getDayOfWeek() == wish.longDay()
+                        ? 0
+                        : s.purpose() == Purpose.RECOVERY ? 1 : 2))
+                .ifPresent(slots::remove);
     }
 
     private void add(Day day, Purpose purpose) {

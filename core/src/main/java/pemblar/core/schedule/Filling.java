@@ -8,7 +8,10 @@ import java.util.Map;
 import java.util.Optional;
 import pemblar.core.schedule.DayPlan.Slot;
 
-/** Chooses workouts of a library for the sessions of a block, the least used first, and scales the easy ones so that the block still comes to its load. */
+/**
+ * Chooses workouts of a library for the sessions of a block, the least used first, and scales the easy ones so that the
+ * block still comes to its load.
+ */
 public final class Filling {
     private static final int LEAST_PERCENT = 40;
     private static final int MOST_PERCENT = 200;
@@ -34,7 +37,8 @@ public final class Filling {
 
     /** @param candidates in the order in which they are preferred */
     public Filling(List<Candidate> candidates) {
-        this.candidates = candidates.stream().filter(c -> c.seconds() > 0 && c.load() > 0).toList();
+        this.candidates =
+                candidates.stream().filter(c -> c.seconds() > 0 && c.load() > 0).toList();
     }
 
     /** @param load points that the sessions are to come to together */
@@ -45,16 +49,24 @@ public final class Filling {
     }
 
     private Choice choose(Slot slot) {
-        Optional<Candidate> best = candidates.stream().filter(c -> suits(c, slot)).min(Comparator.comparingDouble(c -> 0.35 * used.getOrDefault(c.id(), 0) + Math.abs(Math.log((double) slot.seconds() / c.seconds()))));
+        Optional<Candidate> best = candidates.stream()
+                .filter(c -> suits(c, slot))
+                .min(Comparator.comparingDouble(c -> 0.35 * used.getOrDefault(c.id(), 0)
+                        + Math.abs(Math.log((double) slot.seconds() / c.seconds()))));
         best.ifPresent(c -> used.merge(c.id(), 1, Integer::sum));
         return new Choice(slot, best, best.map(c -> percent(slot, c)).orElse(100));
     }
 
     /** The same purpose, and a length that a scale can reach; the easy kinds stand in for each other. */
     private static boolean suits(Candidate candidate, Slot slot) {
-        boolean same = candidate.purpose() == slot.purpose() || slot.purpose() == Purpose.LONG && candidate.purpose() == Purpose.EASY || slot.purpose() == Purpose.RECOVERY && candidate.purpose() == Purpose.EASY;
+        boolean same = candidate.purpose() == slot.purpose()
+                || slot.purpose() == Purpose.LONG && candidate.purpose() == Purpose.EASY
+                || slot.purpose() == Purpose.RECOVERY && candidate.purpose() == Purpose.EASY;
         double share = 100.0 * slot.seconds() / candidate.seconds();
-        return same && share >= least(slot) - STEP_PERCENT && candidate.seconds() * (double) least(slot) / 100 <= slot.mostSeconds() && share <= MOST_PERCENT + STEP_PERCENT;
+        return same
+                && share >= least(slot) - STEP_PERCENT
+                && candidate.seconds() * (double) least(slot) / 100 <= slot.mostSeconds()
+                && share <= MOST_PERCENT + STEP_PERCENT;
     }
 
     private static int least(Slot slot) {
@@ -62,7 +74,9 @@ public final class Filling {
     }
 
     private static int most(Choice choice) {
-        int byMinutes = (int) (100.0 * choice.slot().mostSeconds() / choice.candidate().orElseThrow().seconds());
+        int byMinutes = (int) (100.0
+                * choice.slot().mostSeconds()
+                / choice.candidate().orElseThrow().seconds());
         return Math.min(choice.slot().purpose().isHard() ? MOST_HARD_PERCENT : MOST_PERCENT, byMinutes);
     }
 
@@ -74,7 +88,8 @@ public final class Filling {
     /** Scales the sessions that are not hard, by one factor, towards the load; one percent at a time at the end. */
     private static List<Choice> balanced(List<Choice> choices, double load) {
         List<Choice> all = new ArrayList<>(choices);
-        double easy = all.stream().filter(Filling::canScale).mapToDouble(Choice::load).sum();
+        double easy =
+                all.stream().filter(Filling::canScale).mapToDouble(Choice::load).sum();
         double missing = load - all.stream().mapToDouble(Choice::load).sum();
         if (easy <= 0) return all;
         double factor = Math.max(0, (easy + missing) / easy);
@@ -97,8 +112,12 @@ public final class Filling {
         int best = -1;
         for (int i = 0; i < all.size(); i++) {
             Choice c = all.get(i);
-            if (!canScale(c) || within(c, c.scalePercent() + step) != c.scalePercent() + step || c.candidate().orElseThrow().load() / 100 > Math.abs(missing)) continue;
-            if (best < 0 || c.candidate().orElseThrow().load() > all.get(best).candidate().orElseThrow().load()) best = i;
+            if (!canScale(c)
+                    || within(c, c.scalePercent() + step) != c.scalePercent() + step
+                    || c.candidate().orElseThrow().load() / 100 > Math.abs(missing)) continue;
+            if (best < 0
+                    || c.candidate().orElseThrow().load()
+                            > all.get(best).candidate().orElseThrow().load()) best = i;
         }
         if (best >= 0) all.set(best, all.get(best).scaled(all.get(best).scalePercent() + step));
         return best >= 0;

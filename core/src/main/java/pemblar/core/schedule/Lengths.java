@@ -6,7 +6,10 @@ import java.util.List;
 import java.util.Optional;
 import pemblar.core.schedule.DayPlan.Slot;
 
-/** Gives sessions lengths in steps of five minutes, in the proportions of their purposes, so that together they come to a load. */
+/**
+ * Gives sessions lengths in steps of five minutes, in the proportions of their purposes, so that together they come to
+ * a load.
+ */
 final class Lengths {
     private static final int STEP_SECONDS = 300;
     private static final int HALVINGS = 40;
@@ -33,7 +36,10 @@ final class Lengths {
     static List<Slot> fit(List<Slot> slots, double load) {
         List<Slot> kept = new ArrayList<>(slots);
         while (!kept.isEmpty() && sum(at(kept, 0)) > Math.max(load, 0) * (1 + CLOSE)) {
-            Optional<Slot> least = kept.stream().filter(s -> !s.purpose().isHard()).min(Comparator.comparingInt(s -> s.purpose() == Purpose.LONG ? 2 : s.purpose() == Purpose.RECOVERY ? 0 : 1));
+            Optional<Slot> least = kept.stream()
+                    .filter(s -> !s.purpose().isHard())
+                    .min(Comparator.comparingInt(
+                            s -> s.purpose() == Purpose.LONG ? 2 : s.purpose() == Purpose.RECOVERY ? 0 : 1));
             kept.remove(least.orElse(kept.get(kept.size() - 1)));
         }
         return tuned(at(kept, factor(kept, load)), load);
@@ -86,7 +92,8 @@ final class Lengths {
             Slot slot = slots.get(i);
             Span span = span(slot.purpose());
             int seconds = slot.seconds() + step;
-            if (seconds > Math.min(slot.mostSeconds(), span.longest() * 60) || seconds < Math.min(slot.mostSeconds(), span.shortest() * 60)) continue;
+            if (seconds > Math.min(slot.mostSeconds(), span.longest() * 60)
+                    || seconds < Math.min(slot.mostSeconds(), span.shortest() * 60)) continue;
             double after = Math.abs(missing - slot.purpose().load(seconds) + slot.load());
             if (after < left) {
                 left = after;

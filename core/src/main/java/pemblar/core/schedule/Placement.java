@@ -7,7 +7,9 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 
-/** Where the sessions of a template come to lie. A template knows its sessions by the number of days after its first. */
+/**
+ * Where the sessions of a template come to lie. A template knows its sessions by the number of days after its first.
+ */
 public final class Placement {
     private Placement() {}
 
@@ -23,8 +25,9 @@ public final class Placement {
     }
 
     /**
-     * Only on given weekdays: every day of the template that has a session moves to the next allowed day, in the same order; sessions of
-     * one day stay together, and no day comes earlier than in the template.
+     * Only on given weekdays: every day of the template that has a session moves to the next allowed day, in the same
+     * order; sessions of one day stay together, and no day comes earlier than in the template.
+     *
      * @param weekdays at least one
      */
     public static List<LocalDate> onWeekdays(LocalDate first, List<Integer> offsets, Set<DayOfWeek> weekdays) {

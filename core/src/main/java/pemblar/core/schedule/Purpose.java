@@ -9,17 +9,27 @@ import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.ZoneSchemes;
 
 /**
- * What a session is for. It gives a session without steps a planned load, and tells which sessions are hard.
- * The usual intensity is that of a whole session, warm-up included, as a fraction of threshold.
+ * What a session is for. It gives a session without steps a planned load, and tells which sessions are hard. The usual
+ * intensity is that of a whole session, warm-up included, as a fraction of threshold.
  */
 public enum Purpose {
-    RECOVERY(0.50, false), EASY(0.64, false), LONG(0.66, false), TEMPO(0.77, true), THRESHOLD(0.83, true), INTERVALS(0.82, true), SPRINTS(0.70, false),
-    RACE(0.90, true), OUTING(0.70, false), WAY_TO_WORK(0.60, false), STRENGTH(0.50, false);
+    RECOVERY(0.50, false),
+    EASY(0.64, false),
+    LONG(0.66, false),
+    TEMPO(0.77, true),
+    THRESHOLD(0.83, true),
+    INTERVALS(0.82, true),
+    SPRINTS(0.70, false),
+    RACE(0.90, true),
+    OUTING(0.70, false),
+    WAY_TO_WORK(0.60, false),
+    STRENGTH(0.50, false);
 
     private static final int LONG_SECONDS = 105 * 60;
     private static final double SPRINT = 1.5;
     /** So far above the floor of the fastest pace zone a pace is a sprint, as a fraction of threshold speed. */
     private static final double SPRINT_ABOVE = 0.07;
+
     private final double intensity;
     private final boolean hard;
 
@@ -50,11 +60,12 @@ public enum Purpose {
     }
 
     /**
-     * What a workout is for, by how long it stays at which intensity. Paces are read on the scale of power by the usual zones of both: five per cent
-     * of speed are an easy run in one place and a sprint in another.
+     * What a workout is for, by how long it stays at which intensity. Paces are read on the scale of power by the usual
+     * zones of both: five per cent of speed are an easy run in one place and a sprint in another.
      */
     public static Purpose of(Forecast forecast, Sport sport) {
-        double[] paces = ZoneSchemes.usual(Measure.SPEED, sport).map(Purpose::boundaries).orElse(new double[0]);
+        double[] paces =
+                ZoneSchemes.usual(Measure.SPEED, sport).map(Purpose::boundaries).orElse(new double[0]);
         double above = seconds(forecast, paces, 1.03, SPRINT);
         double near = seconds(forecast, paces, 0.9, 1.03);
         double tempo = seconds(forecast, paces, 0.76, 0.9);
@@ -71,8 +82,10 @@ public enum Purpose {
     }
 
     private static double seconds(Forecast forecast, double[] paces, double low, double high) {
-        return forecast.steps().stream().filter(s -> Double.isFinite(s.seconds()) && effort(s, paces) >= low && effort(s, paces) < high)
-            .mapToDouble(PlannedStep::seconds).sum();
+        return forecast.steps().stream()
+                .filter(s -> Double.isFinite(s.seconds()) && effort(s, paces) >= low && effort(s, paces) < high)
+                .mapToDouble(PlannedStep::seconds)
+                .sum();
     }
 
     /** Intensity on the scale of power. */

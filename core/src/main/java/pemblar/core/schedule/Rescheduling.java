@@ -16,8 +16,9 @@ public final class Rescheduling {
 
     /**
      * A day that would do.
-     * @param hoursToHard   to the nearest hard session; infinite when there is none near
-     * @param sameDay       sessions that lie on that day already
+     *
+     * @param hoursToHard to the nearest hard session; infinite when there is none near
+     * @param sameDay sessions that lie on that day already
      * @param tooNearToHard the session is hard and another hard one is less than 36 hours away
      */
     public record Proposal(LocalDate day, double hoursToHard, int sameDay, boolean tooNearToHard) {}
@@ -25,17 +26,27 @@ public final class Rescheduling {
     private Rescheduling() {}
 
     /**
-     * @param from    the day that is gone
-     * @param hour    clock time of the session, hours after midnight
+     * @param from the day that is gone
+     * @param hour clock time of the session, hours after midnight
      * @param earliest first day that can be proposed
      */
-    public static List<Proposal> of(LocalDate from, double hour, boolean hard, List<Other> others, Set<LocalDate> unavailable, LocalDate earliest) {
+    public static List<Proposal> of(
+            LocalDate from,
+            double hour,
+            boolean hard,
+            List<Other> others,
+            Set<LocalDate> unavailable,
+            LocalDate earliest) {
         List<Proposal> proposals = new ArrayList<>();
         for (int by = -FARTHEST_DAYS; by <= FARTHEST_DAYS; by++) {
             LocalDate day = from.plusDays(by);
             if (by == 0 || day.isBefore(earliest) || unavailable.contains(day)) continue;
             double at = day.toEpochDay() * 24.0 + hour;
-            double gap = others.stream().filter(Other::hard).mapToDouble(o -> Math.abs(o.hour() - at)).min().orElse(Double.POSITIVE_INFINITY);
+            double gap = others.stream()
+                    .filter(Other::hard)
+                    .mapToDouble(o -> Math.abs(o.hour() - at))
+                    .min()
+                    .orElse(Double.POSITIVE_INFINITY);
             int same = (int) others.stream().filter(o -> o.date().equals(day)).count();
             proposals.add(new Proposal(day, gap, same, hard && gap < DayPlan.HOURS_BETWEEN_HARD));
         }
@@ -44,6 +55,8 @@ public final class Rescheduling {
     }
 
     private static double unfit(Proposal proposal, LocalDate from) {
-        return (proposal.tooNearToHard() ? 100 : 0) + 10 * proposal.sameDay() + Math.abs(proposal.day().toEpochDay() - from.toEpochDay());
+        return (proposal.tooNearToHard() ? 100 : 0)
+                + 10 * proposal.sameDay()
+                + Math.abs(proposal.day().toEpochDay() - from.toEpochDay());
     }
 }

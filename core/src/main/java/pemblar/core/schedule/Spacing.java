@@ -12,7 +12,10 @@ public final class Spacing {
     /** From so many days in a row on a missing rest day is worth a word. */
     public static final int LONG_RUN_DAYS = 8;
 
-    /** Two hard sessions that follow each other. @param hours from start to start @param near less than the distance that hard sessions keep */
+    /**
+     * Two hard sessions that follow each other. @param hours from start to start @param near less than the distance
+     * that hard sessions keep
+     */
     public record Gap(double fromHour, double toHour, double hours, boolean near) {}
 
     /** Days in a row with training. */
@@ -41,7 +44,8 @@ public final class Spacing {
             before = day;
             int days = (int) (day.toEpochDay() - begin.toEpochDay()) + 1;
             boolean touches = !day.isBefore(from) && !begin.isAfter(to);
-            if (touches && days >= LONG_RUN_DAYS && (longest == null || days > longest.days())) longest = new Run(begin, day, days);
+            if (touches && days >= LONG_RUN_DAYS && (longest == null || days > longest.days()))
+                longest = new Run(begin, day, days);
         }
         return Optional.ofNullable(longest);
     }

@@ -20,7 +20,8 @@ public final class UsualStart {
     /** One start. @param minute of the day, local time */
     public record Started(LocalDate day, Sport sport, int minute) {
         public Started {
-            if (minute < 0 || minute >= 1440) throw new IllegalArgumentException("minute must be in 0..1439, was " + minute);
+            if (minute < 0 || minute >= 1440)
+                throw new IllegalArgumentException("minute must be in 0..1439, was " + minute);
         }
     }
 
@@ -28,14 +29,17 @@ public final class UsualStart {
         List<Started> newest = new ArrayList<>(starts);
         newest.sort(Comparator.comparing(Started::day).reversed());
         for (Started start : newest) {
-            List<Integer> last = minutes.computeIfAbsent(new Kind(start.day().getDayOfWeek(), start.sport()), k -> new ArrayList<>());
+            List<Integer> last = minutes.computeIfAbsent(
+                    new Kind(start.day().getDayOfWeek(), start.sport()), k -> new ArrayList<>());
             if (last.size() < LAST) last.add(start.minute());
         }
     }
 
     /** Minute of the day; of an even number of starts the mean of the middle two, rounded down. */
     public int on(LocalDate day, Sport sport) {
-        List<Integer> last = minutes.getOrDefault(new Kind(day.getDayOfWeek(), sport), List.of()).stream().sorted().toList();
+        List<Integer> last = minutes.getOrDefault(new Kind(day.getDayOfWeek(), sport), List.of()).stream()
+                .sorted()
+                .toList();
         if (last.isEmpty()) return NOON;
         int middle = last.size() / 2;
         return last.size() % 2 == 1 ? last.get(middle) : (last.get(middle - 1) + last.get(middle)) / 2;

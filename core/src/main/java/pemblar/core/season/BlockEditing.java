@@ -13,7 +13,9 @@ public final class BlockEditing {
     public static List<Block> withLoad(List<Block> blocks, LocalDate first, double load) {
         if (!(load >= 0 && load < 1e5)) throw new IllegalArgumentException("load must be in 0..100000, was " + load);
         Block old = at(blocks, first);
-        int seconds = old.targetLoad() > 0 ? (int) Math.min(Integer.MAX_VALUE, Math.round(old.targetSeconds() * load / old.targetLoad())) : old.targetSeconds();
+        int seconds = old.targetLoad() > 0
+                ? (int) Math.min(Integer.MAX_VALUE, Math.round(old.targetSeconds() * load / old.targetLoad()))
+                : old.targetSeconds();
         return with(blocks, old, copy(old, old.first(), old.days(), load, seconds, true));
     }
 
@@ -22,10 +24,16 @@ public final class BlockEditing {
         return with(blocks, old, copy(old, old.first(), old.days(), old.targetLoad(), old.targetSeconds(), pinned));
     }
 
-    /** Moves the edge between a block and the one that follows it at once: the block then ends on {@code last}. Load per day stays. */
+    /**
+     * Moves the edge between a block and the one that follows it at once: the block then ends on {@code last}. Load per
+     * day stays.
+     */
     public static List<Block> moveEdge(List<Block> blocks, LocalDate first, LocalDate last) {
         Block left = at(blocks, first);
-        Block right = blocks.stream().filter(b -> b.first().equals(left.last().plusDays(1))).findFirst().orElse(null);
+        Block right = blocks.stream()
+                .filter(b -> b.first().equals(left.last().plusDays(1)))
+                .findFirst()
+                .orElse(null);
         int days = (int) (last.toEpochDay() - first.toEpochDay()) + 1;
         check(days);
         List<Block> changed = with(blocks, left, lasting(left, left.first(), days));
@@ -49,22 +57,50 @@ public final class BlockEditing {
     /** Makes one of a block and the one that follows it at once. */
     public static List<Block> join(List<Block> blocks, LocalDate first) {
         Block left = at(blocks, first);
-        Block right = blocks.stream().filter(b -> b.first().equals(left.last().plusDays(1))).findFirst().orElseThrow(() -> new IllegalArgumentException("no block follows the one of " + first));
+        Block right = blocks.stream()
+                .filter(b -> b.first().equals(left.last().plusDays(1)))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no block follows the one of " + first));
         check(left.days() + right.days());
         List<Block> changed = new ArrayList<>(blocks);
         changed.remove(right);
-        return with(changed, left, copy(left, first, left.days() + right.days(), left.targetLoad() + right.targetLoad(), left.targetSeconds() + right.targetSeconds(), true));
+        return with(
+                changed,
+                left,
+                copy(
+                        left,
+                        first,
+                        left.days() + right.days(),
+                        left.targetLoad() + right.targetLoad(),
+                        left.targetSeconds() + right.targetSeconds(),
+                        true));
     }
 
-    /** Shifts a block and all that follow by some days. @throws IllegalArgumentException when they would run into the block before */
+    /**
+     * Shifts a block and all that follow by some days. @throws IllegalArgumentException when they would run into the
+     * block before
+     */
     public static List<Block> shift(List<Block> blocks, LocalDate first, int by) {
         List<Block> changed = new ArrayList<>();
-        for (Block block : blocks) changed.add(block.first().isBefore(first) ? block : copy(block, block.first().plusDays(by), block.days(), block.targetLoad(), block.targetSeconds(), block.pinned()));
+        for (Block block : blocks)
+            changed.add(
+                    block.first().isBefore(first)
+                            ? block
+                            : copy(
+                                    block,
+                                    block.first().plusDays(by),
+                                    block.days(),
+                                    block.targetLoad(),
+                                    block.targetSeconds(),
+                                    block.pinned()));
         return apart(changed);
     }
 
     private static Block at(List<Block> blocks, LocalDate first) {
-        return blocks.stream().filter(b -> b.first().equals(first)).findFirst().orElseThrow(() -> new IllegalArgumentException("no block begins on " + first));
+        return blocks.stream()
+                .filter(b -> b.first().equals(first))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no block begins on " + first));
     }
 
     private static List<Block> with(List<Block> blocks, Block old, Block changed) {
@@ -80,12 +116,15 @@ public final class BlockEditing {
     private static List<Block> apart(List<Block> blocks) {
         List<Block> all = sorted(blocks);
         for (int i = 1; i < all.size(); i++)
-            if (!all.get(i).first().isAfter(all.get(i - 1).last())) throw new IllegalArgumentException("the block of " + all.get(i).first() + " would begin before the one of " + all.get(i - 1).first() + " ends");
+            if (!all.get(i).first().isAfter(all.get(i - 1).last()))
+                throw new IllegalArgumentException("the block of " + all.get(i).first()
+                        + " would begin before the one of " + all.get(i - 1).first() + " ends");
         return all;
     }
 
     private static void check(int days) {
-        if (days < Block.SHORTEST || days > Block.LONGEST) throw new IllegalArgumentException("a block must have 3 to 28 days; this would give one of " + days);
+        if (days < Block.SHORTEST || days > Block.LONGEST)
+            throw new IllegalArgumentException("a block must have 3 to 28 days; this would give one of " + days);
     }
 
     private static Block lasting(Block old, LocalDate first, int days) {

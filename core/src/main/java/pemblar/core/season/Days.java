@@ -4,12 +4,13 @@ import java.time.LocalDate;
 import pemblar.core.season.Layout.Piece;
 
 /**
- * What each planned day is: an event's, away, or one to train on. A day can be trained when it is no event's and not away, or away with
- * hours left.
+ * What each planned day is: an event's, away, or one to train on. A day can be trained when it is no event's and not
+ * away, or away with hours left.
  */
 final class Days {
     /** A loading block measures what follows when this share of its days can be trained. */
     private static final double MEASURE = 0.8;
+
     private final Ask ask;
     private final double[] eventLoads;
     private final boolean[] event;
@@ -22,8 +23,7 @@ final class Days {
         this.event = new boolean[ask.days()];
         this.away = new boolean[ask.days()];
         this.hours = new double[ask.days()];
-        for (Event e : ask.events())
-            for (int i = 0; i < e.days(); i++) mark(index(e.day()) + i, e.load() / e.days());
+        for (Event e : ask.events()) for (int i = 0; i < e.days(); i++) mark(index(e.day()) + i, e.load() / e.days());
         for (int i = 0; i < hours.length; i++) {
             LocalDate day = ask.first().plusDays(i);
             away[i] = ask.hours().isAway(day);

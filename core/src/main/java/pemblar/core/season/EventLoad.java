@@ -1,7 +1,9 @@
 package pemblar.core.season;
 
 /**
- * What an event costs: its time at the intensity that can be held for so long, (t / T)^-k with T = 55 min and the usual k = 0.07.
+ * What an event costs: its time at the intensity that can be held for so long, (t / T)^-k with T = 55 min and the usual
+ * k = 0.07.
+ *
  * @see "Riegel, Athletic Records and Human Endurance, American Scientist 69 (1981)"
  */
 public final class EventLoad {
@@ -13,7 +15,8 @@ public final class EventLoad {
 
     /** Points of an event that lasts some time. */
     public static double of(double seconds) {
-        if (!(seconds > 0 && seconds <= 864_000)) throw new IllegalArgumentException("seconds must be in 0..864000, was " + seconds);
+        if (!(seconds > 0 && seconds <= 864_000))
+            throw new IllegalArgumentException("seconds must be in 0..864000, was " + seconds);
         double intensity = Math.min(HIGHEST_INTENSITY, Math.pow(seconds / THRESHOLD_SECONDS, -EXPONENT));
         return seconds / 3600 * intensity * intensity * 100;
     }

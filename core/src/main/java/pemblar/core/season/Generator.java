@@ -13,8 +13,9 @@ import pemblar.core.season.Layout.Piece;
 import pemblar.core.season.Season.Broken;
 
 /**
- * Plans a season (computation, section 11): phases and blocks first, then the loads of all blocks at once as a linear programme. What cannot
- * be met is answered with the nearest aim, the optimum of the same programme, and with the limit whose loosening moves it most.
+ * Plans a season (computation, section 11): phases and blocks first, then the loads of all blocks at once as a linear
+ * programme. What cannot be met is answered with the nearest aim, the optimum of the same programme, and with the limit
+ * whose loosening moves it most.
  */
 public final class Generator {
     private static final double MET_WITHIN = 0.01;
@@ -35,8 +36,17 @@ public final class Generator {
         List<Limit> binding = met ? List.of() : binding(ask, nearest.reached(), days);
         Season.Outcome outcome = new Season.Outcome(ask.aim(), reached, nearest.reached(), met, binding);
         double[] values = even.values();
-        double highest = java.util.Arrays.stream(planning.builds()).mapToDouble(b -> b.at(values)).max().orElse(Double.NEGATIVE_INFINITY);
-        return new Season(targets(model, values), forecast(model, values), outcome, broken(model, planning, values), Math.max(highest, highestBefore(model)), excused(ask, planning));
+        double highest = java.util.Arrays.stream(planning.builds())
+                .mapToDouble(b -> b.at(values))
+                .max()
+                .orElse(Double.NEGATIVE_INFINITY);
+        return new Season(
+                targets(model, values),
+                forecast(model, values),
+                outcome,
+                broken(model, planning, values),
+                Math.max(highest, highestBefore(model)),
+                excused(ask, planning));
     }
 
     private static boolean isMet(Ask ask, double reached) {
@@ -45,7 +55,8 @@ public final class Generator {
 
     private static List<LocalDate> excused(Ask ask, Planning planning) {
         List<LocalDate> days = new ArrayList<>();
-        for (int i = 0; i < ask.days(); i++) if (planning.excused()[i]) days.add(ask.first().plusDays(i));
+        for (int i = 0; i < ask.days(); i++)
+            if (planning.excused()[i]) days.add(ask.first().plusDays(i));
         return days;
     }
 
@@ -70,8 +81,18 @@ public final class Generator {
             for (int i = piece.from(); i < piece.end(); i++) events += model.days.eventLoad(i);
             double hours = load / model.ask.loadPerHour().in(piece.phase());
             boolean pinned = piece.pinned() != null;
-            targets.add(new Season.Target(model.ask.first().plusDays(piece.from()), piece.days(), piece.phase(), piece.easy(), pinned, load, events, hours,
-                model.days.hours(piece), model.days.trainable(piece), pinned && hours > model.days.hours(piece) * 1.001 + 1e-6));
+            targets.add(new Season.Target(
+                    model.ask.first().plusDays(piece.from()),
+                    piece.days(),
+                    piece.phase(),
+                    piece.easy(),
+                    pinned,
+                    load,
+                    events,
+                    hours,
+                    model.days.hours(piece),
+                    model.days.trainable(piece),
+                    pinned && hours > model.days.hours(piece) * 1.001 + 1e-6));
         }
         return targets;
     }
@@ -83,8 +104,12 @@ public final class Generator {
         double[] loads = new double[between + model.ask.days()];
         for (int i = 0; i < between; i++) loads[i] = start.between().get(i) + model.eventLoadBetween(i);
         for (int i = 0; i < model.ask.days(); i++)
-            loads[between + i] = model.days.eventLoad(i) + (model.isLoaded(i) ? Math.max(0, model.level(model.pieceOf(i)).at(values)) : 0);
-        LoadTrend.Settings settings = new LoadTrend.Settings(start.settings().acuteDays(), start.settings().chronicDays(), start.acute(), start.chronic());
+            loads[between + i] = model.days.eventLoad(i)
+                    + (model.isLoaded(i)
+                            ? Math.max(0, model.level(model.pieceOf(i)).at(values))
+                            : 0);
+        LoadTrend.Settings settings = new LoadTrend.Settings(
+                start.settings().acuteDays(), start.settings().chronicDays(), start.acute(), start.chronic());
         List<LoadTrend.Day> all = LoadTrend.of(model.ask.first().minusDays(between), loads, settings);
         return all.subList(between, all.size());
     }
@@ -96,12 +121,16 @@ public final class Generator {
             Piece piece = model.pieces.get(p);
             if (piece.pinned() != null) {
                 pin = p;
-                double hours = model.level(p).at(values) * model.loadedDays(piece) / model.ask.loadPerHour().in(piece.phase());
+                double hours = model.level(p).at(values)
+                        * model.loadedDays(piece)
+                        / model.ask.loadPerHour().in(piece.phase());
                 if (hours > model.days.hours(piece) + 1e-6) broken.add(new Broken(firstOf(model, p), Limit.HOURS));
             }
             for (int day = piece.from(); day < piece.end(); day++)
-                if (!planning.excused()[day] && planning.builds()[day].at(values) > model.ask.highestBuild() + 1e-5) broken.add(new Broken(firstOf(model, pin >= 0 ? pin : nextPin(model, p)), Limit.BUILD_RATE));
-            boolean under = model.hasLowerEdge(p) && model.level(p).at(values) < Math.min(model.lowerEdge(p).at(values), model.mostByHours(p)) - 1e-5;
+                if (!planning.excused()[day] && planning.builds()[day].at(values) > model.ask.highestBuild() + 1e-5)
+                    broken.add(new Broken(firstOf(model, pin >= 0 ? pin : nextPin(model, p)), Limit.BUILD_RATE));
+            boolean under = model.hasLowerEdge(p)
+                    && model.level(p).at(values) < Math.min(model.lowerEdge(p).at(values), model.mostByHours(p)) - 1e-5;
             if (under && pin >= 0) broken.add(new Broken(firstOf(model, pin), piece.easy() ? Limit.EASY : Limit.TAPER));
         }
         return List.copyOf(broken);
@@ -119,7 +148,9 @@ public final class Generator {
 
     /** @param days of the build rate that are likely to bind: known from the season itself, they spare rounds */
     private static double reached(Ask ask, Model.Bands bands, BitSet days) {
-        return new Planning(new Model(ask, bands), ask.highestBuild() < UNLIMITED_BUILD ? days : new BitSet()).nearest().reached();
+        return new Planning(new Model(ask, bands), ask.highestBuild() < UNLIMITED_BUILD ? days : new BitSet())
+                .nearest()
+                .reached();
     }
 
     /** The limit whose loosening by 1 % moves the optimum most; two when either alone frees the aim. */
@@ -129,14 +160,19 @@ public final class Generator {
         Map<Limit, Loosened> all = loosened(ask, reached);
         all.forEach((limit, asks) -> {
             boolean wholly = limit == Limit.AWAY;
-            double nearer = missing - Math.abs(ask.aim().value() - reached(wholly ? asks.gone() : asks.little(), Model.Bands.AS_THEY_ARE, days));
+            double nearer = missing
+                    - Math.abs(ask.aim().value()
+                            - reached(wholly ? asks.gone() : asks.little(), Model.Bands.AS_THEY_ARE, days));
             moved.put(limit, wholly ? nearer * (LOOSENED - 1) : nearer);
         });
-        if (moved.values().stream().noneMatch(m -> m > MOVED * Math.max(1, missing))) return byBands(ask, missing, days);
+        if (moved.values().stream().noneMatch(m -> m > MOVED * Math.max(1, missing)))
+            return byBands(ask, missing, days);
         List<Limit> order = new ArrayList<>(moved.keySet());
         order.removeIf(limit -> moved.get(limit) <= MOVED * Math.max(1, missing));
         order.sort(java.util.Comparator.comparingDouble(limit -> -moved.get(limit)));
-        boolean both = order.size() > 1 && order.subList(0, 2).stream().allMatch(limit -> isMet(ask, reached(all.get(limit).gone(), Model.Bands.AS_THEY_ARE, days)));
+        boolean both = order.size() > 1
+                && order.subList(0, 2).stream()
+                        .allMatch(limit -> isMet(ask, reached(all.get(limit).gone(), Model.Bands.AS_THEY_ARE, days)));
         return order.subList(0, both ? 2 : 1);
     }
 
@@ -145,10 +181,19 @@ public final class Generator {
 
     private static Map<Limit, Loosened> loosened(Ask ask, double reached) {
         Map<Limit, Loosened> all = new EnumMap<>(Limit.class);
-        all.put(Limit.BUILD_RATE, new Loosened(ask.withBuild(ask.highestBuild() * LOOSENED), ask.withBuild(UNLIMITED_BUILD)));
-        all.put(Limit.HOURS, new Loosened(ask.withHours(ask.hours().times(LOOSENED)), ask.withHours(ask.hours().times(Hours.MOST / Math.max(1e-6, ask.hours().weekly())))));
-        if (!ask.hours().away().isEmpty()) all.put(Limit.AWAY, new Loosened(ask, ask.withHours(ask.hours().withoutAway())));
-        if (!ask.pinned().isEmpty()) all.put(Limit.PINS, new Loosened(ask.withPinned(nearer(ask, reached)), ask.withPinned(List.of())));
+        all.put(
+                Limit.BUILD_RATE,
+                new Loosened(ask.withBuild(ask.highestBuild() * LOOSENED), ask.withBuild(UNLIMITED_BUILD)));
+        all.put(
+                Limit.HOURS,
+                new Loosened(
+                        ask.withHours(ask.hours().times(LOOSENED)),
+                        ask.withHours(ask.hours()
+                                .times(Hours.MOST / Math.max(1e-6, ask.hours().weekly())))));
+        if (!ask.hours().away().isEmpty())
+            all.put(Limit.AWAY, new Loosened(ask, ask.withHours(ask.hours().withoutAway())));
+        if (!ask.pinned().isEmpty())
+            all.put(Limit.PINS, new Loosened(ask.withPinned(nearer(ask, reached)), ask.withPinned(List.of())));
         return all;
     }
 
@@ -156,7 +201,18 @@ public final class Generator {
     private static List<Block> nearer(Ask ask, double reached) {
         boolean more = ask.aim().value() > reached;
         double factor = more ? LOOSENED : 2 - LOOSENED;
-        return ask.pinned().stream().map(b -> new Block(b.first(), b.days(), b.phase(), b.name(), b.aim(), Math.min(99_999, b.targetLoad() * factor), b.targetSeconds(), b.easy(), true)).toList();
+        return ask.pinned().stream()
+                .map(b -> new Block(
+                        b.first(),
+                        b.days(),
+                        b.phase(),
+                        b.name(),
+                        b.aim(),
+                        Math.min(99_999, b.targetLoad() * factor),
+                        b.targetSeconds(),
+                        b.easy(),
+                        true))
+                .toList();
     }
 
     /** Only when none of the limits binds: the bands of easy blocks or of tapers and recoveries. */

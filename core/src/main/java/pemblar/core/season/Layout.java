@@ -8,12 +8,14 @@ import java.util.List;
 import pemblar.core.season.Block.Phase;
 
 /**
- * Cuts the days of a season into blocks by phase and rhythm, around what is pinned. A stretch that is mostly away serves as the easy
- * block when one is due within a week of it. Only beside pins and events can a piece be shorter than a block.
+ * Cuts the days of a season into blocks by phase and rhythm, around what is pinned. A stretch that is mostly away
+ * serves as the easy block when one is due within a week of it. Only beside pins and events can a piece be shorter than
+ * a block.
  */
 final class Layout {
     /** A block with less than this share of its days to train on rests by itself. */
     private static final double MOSTLY_AWAY = 0.5;
+
     private static final int WEEK = 7;
     private final Ask ask;
     private final Days days;
@@ -43,10 +45,11 @@ final class Layout {
         int at = 0;
         for (Block block : ask.pinned()) {
             int from = Math.max(0, layout.index(block.first()));
-            if (from < at) continue;        // pins never overlap in a plan that was stored
+            if (from < at) continue; // pins never overlap in a plan that was stored
             layout.free(at, from);
             int length = Math.min(layout.index(block.last()) + 1, layout.phases.days()) - from;
-            Piece piece = new Piece(from, length, block.phase() == null ? layout.phases.at(from) : block.phase(), block.easy(), block);
+            Piece piece = new Piece(
+                    from, length, block.phase() == null ? layout.phases.at(from) : block.phase(), block.easy(), block);
             layout.pieces.add(piece);
             layout.inCycle = piece.isLoading() ? layout.inCycle + 1 : 0;
             at = from + length;
@@ -90,7 +93,9 @@ final class Layout {
         int length = due ? ask.rhythm().easyDays() : ask.rhythm().loadingDays().get(inCycle);
         int end = add(at, aligned(at, length), to, phase, false);
         Piece piece = pieces.get(pieces.size() - 1);
-        boolean restsAnyway = days.fullShare(piece) < MOSTLY_AWAY && inCycle > 0 && (due || inCycle == loading - 1 && piece.days() <= WEEK);
+        boolean restsAnyway = days.fullShare(piece) < MOSTLY_AWAY
+                && inCycle > 0
+                && (due || inCycle == loading - 1 && piece.days() <= WEEK);
         boolean easy = (due || restsAnyway) && !(beforeTaper && end == to) && hasMeasure();
         if (easy) pieces.set(pieces.size() - 1, new Piece(piece.from(), piece.days(), phase, true, null));
         inCycle = easy ? 0 : inCycle + 1;
@@ -106,7 +111,8 @@ final class Layout {
     /** The day after a block; weekly blocks end on a Sunday. */
     private int aligned(int at, int length) {
         if (!ask.rhythm().isWeekly()) return at + length;
-        LocalDate end = ask.first().plusDays(at + (long) length).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        LocalDate end =
+                ask.first().plusDays(at + (long) length).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
         int index = index(end);
         return index - at >= Block.SHORTEST ? index : index + WEEK;
     }
@@ -125,10 +131,18 @@ final class Layout {
         for (Piece piece : pieces) {
             Piece before = all.isEmpty() ? null : all.get(all.size() - 1);
             boolean isShort = piece.days() < Block.SHORTEST && piece.pinned() == null;
-            boolean shortBefore = before != null && before.days() < Block.SHORTEST && before.pinned() == null && piece.pinned() == null;
-            if (before != null && before.pinned() == null && (isShort || shortBefore) && before.days() + piece.days() <= Block.LONGEST) {
+            boolean shortBefore = before != null
+                    && before.days() < Block.SHORTEST
+                    && before.pinned() == null
+                    && piece.pinned() == null;
+            if (before != null
+                    && before.pinned() == null
+                    && (isShort || shortBefore)
+                    && before.days() + piece.days() <= Block.LONGEST) {
                 Piece lead = shortBefore ? piece : before;
-                all.set(all.size() - 1, new Piece(before.from(), before.days() + piece.days(), lead.phase(), lead.easy(), null));
+                all.set(
+                        all.size() - 1,
+                        new Piece(before.from(), before.days() + piece.days(), lead.phase(), lead.easy(), null));
             } else {
                 all.add(piece);
             }

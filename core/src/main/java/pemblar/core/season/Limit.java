@@ -2,7 +2,12 @@ package pemblar.core.season;
 
 /** What keeps a season from its aim. */
 public enum Limit {
-    HOURS("hours"), BUILD_RATE("buildRate"), AWAY("away"), PINS("pinned"), EASY("easy"), TAPER("taper");
+    HOURS("hours"),
+    BUILD_RATE("buildRate"),
+    AWAY("away"),
+    PINS("pinned"),
+    EASY("easy"),
+    TAPER("taper");
 
     private final String key;
 

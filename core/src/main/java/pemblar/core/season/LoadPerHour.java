@@ -13,7 +13,8 @@ public record LoadPerHour(Map<Phase, Double> byPhase) {
         byPhase = Map.copyOf(byPhase);
         for (Phase phase : Phase.values()) {
             Double points = byPhase.get(phase);
-            if (points == null || !(points >= LEAST && points <= MOST)) throw new IllegalArgumentException("load per hour of " + phase + " must be in 1..200, was " + points);
+            if (points == null || !(points >= LEAST && points <= MOST))
+                throw new IllegalArgumentException("load per hour of " + phase + " must be in 1..200, was " + points);
         }
     }
 
@@ -30,6 +31,16 @@ public record LoadPerHour(Map<Phase, Double> byPhase) {
 
     /** By how dense training usually is in a phase, against the athlete's average hour. */
     public static LoadPerHour around(double average) {
-        return new LoadPerHour(Map.of(Phase.BASE, 0.96 * average, Phase.BUILD, 1.04 * average, Phase.PEAK, 1.08 * average, Phase.TAPER, average, Phase.RECOVERY, 0.88 * average));
+        return new LoadPerHour(Map.of(
+                Phase.BASE,
+                0.96 * average,
+                Phase.BUILD,
+                1.04 * average,
+                Phase.PEAK,
+                1.08 * average,
+                Phase.TAPER,
+                average,
+                Phase.RECOVERY,
+                0.88 * average));
     }
 }

@@ -7,8 +7,8 @@ import pemblar.core.season.Block.Phase;
 import pemblar.core.season.Layout.Piece;
 
 /**
- * A season as a linear programme: a variable a block, its points per trainable day. Chronic load, and so every limit and every aim, is
- * linear in them. Which lower edges give way to hours is a choice that {@link Planning} makes.
+ * A season as a linear programme: a variable a block, its points per trainable day. Chronic load, and so every limit
+ * and every aim, is linear in them. Which lower edges give way to hours is a choice that {@link Planning} makes.
  */
 final class Model {
     static final double EASY_LOW = 0.55;
@@ -26,6 +26,7 @@ final class Model {
     private final double kept;
     /** Points per trainable day of each piece: its variable, or a constant when pinned or without a day to train on. */
     private final List<Terms> levels = new ArrayList<>();
+
     private final List<Integer> variables = new ArrayList<>();
     private final int[] pieceOf;
     final Programme programme = new Programme();
@@ -46,7 +47,11 @@ final class Model {
             Piece piece = pieces.get(p);
             for (int i = piece.from(); i < piece.end(); i++) pieceOf[i] = p;
             boolean free = piece.pinned() == null && days.trainable(piece) > 0;
-            double most = free ? Math.min(MOST_POINTS, days.hours(piece) * ask.loadPerHour().in(piece.phase()) / days.trainable(piece)) : 0;
+            double most = free
+                    ? Math.min(
+                            MOST_POINTS,
+                            days.hours(piece) * ask.loadPerHour().in(piece.phase()) / days.trainable(piece))
+                    : 0;
             int variable = free ? programme.variable(0, most, 0) : -1;
             variables.add(variable);
             levels.add(free ? new Terms().plus(variable, 1) : new Terms().plus(pinnedLevel(piece)));
@@ -56,7 +61,8 @@ final class Model {
     /** Points a day of a pinned block on the days that can be trained; on all of them when none can. */
     private double pinnedLevel(Piece piece) {
         if (piece.pinned() == null) return 0;
-        double load = piece.pinned().targetLoad() * piece.days() / piece.pinned().days();
+        double load =
+                piece.pinned().targetLoad() * piece.days() / piece.pinned().days();
         return load / (days.trainable(piece) > 0 ? days.trainable(piece) : piece.days());
     }
 
@@ -97,12 +103,16 @@ final class Model {
     Terms measure(int piece) {
         int of = measureOf(piece);
         if (of >= 0) return levels.get(of);
-        return Double.isNaN(ask.shape().measure()) ? null : new Terms().plus(ask.shape().measure());
+        return Double.isNaN(ask.shape().measure())
+                ? null
+                : new Terms().plus(ask.shape().measure());
     }
 
     boolean isBanded(int piece) {
         Piece p = pieces.get(piece);
-        return isFree(piece) && (p.easy() || p.phase() == Phase.TAPER || p.phase() == Phase.RECOVERY) && measure(piece) != null;
+        return isFree(piece)
+                && (p.easy() || p.phase() == Phase.TAPER || p.phase() == Phase.RECOVERY)
+                && measure(piece) != null;
     }
 
     boolean hasLowerEdge(int piece) {
@@ -130,27 +140,35 @@ final class Model {
 
     /**
      * Bands of easy blocks, tapers and recoveries.
+     *
      * @param allHours pieces that are under their lower edge and take all their hours instead
-     * @param open     pieces without a lower edge: no plan that keeps it can come nearer
-     * @param slack    for each lower edge that may be missed at a price; null for none
+     * @param open pieces without a lower edge: no plan that keeps it can come nearer
+     * @param slack for each lower edge that may be missed at a price; null for none
      */
     void bands(Programme to, IntPredicate allHours, IntPredicate open, Programme slack) {
         for (int p = 0; p < pieces.size(); p++) {
             if (!isBanded(p)) continue;
-            to.row(new Terms().plus(levels.get(p), 1).plus(measure(p), -high(pieces.get(p))), Double.NEGATIVE_INFINITY, 0);
+            to.row(
+                    new Terms().plus(levels.get(p), 1).plus(measure(p), -high(pieces.get(p))),
+                    Double.NEGATIVE_INFINITY,
+                    0);
             if (!hasLowerEdge(p) || open.test(p)) continue;
             if (allHours.test(p)) {
                 to.bound(variables.get(p), mostByHours(p), mostByHours(p));
                 to.row(lowerEdge(p), mostByHours(p), Double.POSITIVE_INFINITY);
             } else {
                 Terms above = new Terms().plus(levels.get(p), 1).plus(lowerEdge(p), -1);
-                if (slack != null && measure(p).isConstant()) above.plus(to.variable(0, Double.POSITIVE_INFINITY, 1), 1);
+                if (slack != null && measure(p).isConstant())
+                    above.plus(to.variable(0, Double.POSITIVE_INFINITY, 1), 1);
                 to.row(above, 0, Double.POSITIVE_INFINITY);
             }
         }
     }
 
-    /** Chronic load by training alone on the evening of each planned day, as terms; index 7 is the first day, before it the week before. */
+    /**
+     * Chronic load by training alone on the evening of each planned day, as terms; index 7 is the first day, before it
+     * the week before.
+     */
     private Terms[] trained() {
         Terms[] evenings = new Terms[ask.days() + WEEK];
         double[] before = evenings(false);
@@ -169,19 +187,25 @@ final class Model {
             double load = ask.start().between().get(i) + (withEvents ? eventLoadBetween(i) : 0);
             all.add(all.get(all.size() - 1) * kept + load * (1 - kept));
         }
-        return all.subList(all.size() - WEEK, all.size()).stream().mapToDouble(Double::doubleValue).toArray();
+        return all.subList(all.size() - WEEK, all.size()).stream()
+                .mapToDouble(Double::doubleValue)
+                .toArray();
     }
 
     double eventLoadBetween(int index) {
         java.time.LocalDate day = ask.first().minusDays(ask.start().between().size() - (long) index);
-        return ask.events().stream().filter(e -> !day.isBefore(e.day()) && !day.isAfter(e.last())).mapToDouble(e -> e.load() / e.days()).sum();
+        return ask.events().stream()
+                .filter(e -> !day.isBefore(e.day()) && !day.isAfter(e.last()))
+                .mapToDouble(e -> e.load() / e.days())
+                .sum();
     }
 
     /** The rise of chronic load in 7 days by training, one for each planned day. */
     Terms[] builds() {
         Terms[] trained = trained();
         Terms[] builds = new Terms[ask.days()];
-        for (int i = 0; i < builds.length; i++) builds[i] = new Terms().plus(trained[i + WEEK], 1).plus(trained[i], -1);
+        for (int i = 0; i < builds.length; i++)
+            builds[i] = new Terms().plus(trained[i + WEEK], 1).plus(trained[i], -1);
         return builds;
     }
 
@@ -208,7 +232,10 @@ final class Model {
     /** Chronic load on the morning of the last A event, or of the last day without one; events counted. */
     private Terms chronicOnAim() {
         List<Event> aims = ask.of(Priority.A);
-        int morning = aims.isEmpty() ? ask.days() - 1 : (int) (aims.get(aims.size() - 1).day().toEpochDay() - ask.first().toEpochDay());
+        int morning = aims.isEmpty()
+                ? ask.days() - 1
+                : (int) (aims.get(aims.size() - 1).day().toEpochDay()
+                        - ask.first().toEpochDay());
         Terms chronic = new Terms().plus(evenings(true)[WEEK - 1]);
         for (int i = 0; i < morning; i++) {
             chronic = new Terms().plus(chronic, kept).plus(days.eventLoad(i) * (1 - kept));

@@ -8,9 +8,9 @@ import java.util.List;
 import pemblar.core.season.Block.Phase;
 
 /**
- * The phase of every day, and where blocks must begin. Towards each A event base, build, peak and a taper of 8 to 14 days, after it
- * recovery; A events closer than 21 days share one taper and keep load between them. B events have an easy stretch of 3 or 4 days of
- * their own. Where the way to an event is short, base goes first, then peak, then build.
+ * The phase of every day, and where blocks must begin. Towards each A event base, build, peak and a taper of 8 to 14
+ * days, after it recovery; A events closer than 21 days share one taper and keep load between them. B events have an
+ * easy stretch of 3 or 4 days of their own. Where the way to an event is short, base goes first, then peak, then build.
  */
 final class Phases {
     static final int TAPER_MOST = 14;
@@ -24,6 +24,7 @@ final class Phases {
     private static final int NEXT_IS_NEAR = 42;
     /** Without an event there is a build only after a base of four weeks. */
     private static final int ROOM_FOR_BUILD = 56;
+
     private final Ask ask;
     private final Phase[] phases;
     /** True where a block must begin. */
@@ -57,7 +58,10 @@ final class Phases {
         return phases.length;
     }
 
-    /** Index of the first day of the last A event's taper, or of the one that it shares; the number of days without an A event. */
+    /**
+     * Index of the first day of the last A event's taper, or of the one that it shares; the number of days without an A
+     * event.
+     */
     int lastTaper() {
         List<Event> aims = ask.of(Priority.A);
         if (aims.isEmpty()) return phases.length;
@@ -79,7 +83,9 @@ final class Phases {
             else if (day >= from) towards(from, day, after, i > 0);
             from = Math.max(from, after);
             boolean sharedNext = i + 1 < aims.size() && isShared(event, aims.get(i + 1));
-            if (!sharedNext) from += recover(from, i + 1 < aims.size() ? index(aims.get(i + 1).day()) : Integer.MAX_VALUE);
+            if (!sharedNext)
+                from += recover(
+                        from, i + 1 < aims.size() ? index(aims.get(i + 1).day()) : Integer.MAX_VALUE);
         }
     }
 
@@ -137,9 +143,11 @@ final class Phases {
     /** What was chosen; else, among 8 to 14 days, one that begins on a Monday, which weekly blocks like. */
     private int taper(int event, int span) {
         int most = Math.min(TAPER_MOST, span - Block.SHORTEST);
-        int wanted = Math.max(TAPER_LEAST, Math.min(most, ask.shape().taperDays().orElse(TAPER_USUAL)));
+        int wanted =
+                Math.max(TAPER_LEAST, Math.min(most, ask.shape().taperDays().orElse(TAPER_USUAL)));
         if (!ask.rhythm().isWeekly() || ask.shape().taperDays().isPresent()) return wanted;
-        for (int days = TAPER_LEAST; days <= most; days++) if (ask.first().plusDays(event - (long) days).getDayOfWeek() == DayOfWeek.MONDAY) return days;
+        for (int days = TAPER_LEAST; days <= most; days++)
+            if (ask.first().plusDays(event - (long) days).getDayOfWeek() == DayOfWeek.MONDAY) return days;
         return wanted;
     }
 
@@ -147,7 +155,8 @@ final class Phases {
     private int aligned(int end, int days, int room) {
         if (!ask.rhythm().isWeekly() || days == 0 || days == room) return days;
         LocalDate begin = ask.first().plusDays(end - (long) days);
-        int shift = (int) (begin.with(TemporalAdjusters.nextOrSame(DayOfWeek.MONDAY)).toEpochDay() - begin.toEpochDay());
+        int shift = (int)
+                (begin.with(TemporalAdjusters.nextOrSame(DayOfWeek.MONDAY)).toEpochDay() - begin.toEpochDay());
         int aligned = days - shift >= Block.SHORTEST ? days - shift : Math.min(room, days - shift + 7);
         return room - aligned < Block.SHORTEST ? room : aligned;
     }
@@ -177,7 +186,9 @@ final class Phases {
     /** Phases never run backwards from the one that has begun. */
     private void notBefore(Phase earliest) {
         for (int i = 0; i < phases.length && phases[i] != Phase.RECOVERY; i++)
-            if (phases[i] != Phase.TAPER && phases[i].ordinal() < earliest.ordinal() && earliest.ordinal() <= Phase.PEAK.ordinal()) phases[i] = earliest;
+            if (phases[i] != Phase.TAPER
+                    && phases[i].ordinal() < earliest.ordinal()
+                    && earliest.ordinal() <= Phase.PEAK.ordinal()) phases[i] = earliest;
     }
 
     private void fill(int from, int to, Phase phase) {

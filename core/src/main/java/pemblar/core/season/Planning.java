@@ -7,17 +7,23 @@ import java.util.Optional;
 import pemblar.core.season.Layout.Piece;
 
 /**
- * Solves a season's programme in stages: first what pins break is broken as little as possible, then the aim is met as nearly as
- * possible, then the build is as even as possible. Days of the build rate enter only where they are broken, which keeps the programme
- * small; an easy block or taper whose hours do not reach its lower edge takes all of them, tried both ways where both can be.
+ * Solves a season's programme in stages: first what pins break is broken as little as possible, then the aim is met as
+ * nearly as possible, then the build is as even as possible. Days of the build rate enter only where they are broken,
+ * which keeps the programme small; an easy block or taper whose hours do not reach its lower edge takes all of them,
+ * tried both ways where both can be.
  */
 final class Planning {
     /** Smaller than what anybody could see, larger than the solver's own dust. */
     private static final double WITHIN = 1e-7;
+
     private static final int MOST_ROUNDS = 60;
     private static final int MOST_CHOICES = 5;
-    /** Wishes after evenness, each far below it: the peak goes on where the build ended, nothing drops, bands are taken in their middle. */
+    /**
+     * Wishes after evenness, each far below it: the peak goes on where the build ended, nothing drops, bands are taken
+     * in their middle.
+     */
     private static final double PEAK_GOES_ON = 1e-2;
+
     private static final double DROPS = 3e-3;
     private static final double MIDDLE = 1e-3;
     private static final double FROM_PRESENT = 3e-4;
@@ -68,13 +74,16 @@ final class Planning {
         Solution best = null;
         for (int choice = 0; choice < 1 << Math.min(MOST_CHOICES, open.size()); choice++) {
             BitSet allHours = new BitSet();
-            for (int i = 0; i < Math.min(MOST_CHOICES, open.size()); i++) if ((choice >> i & 1) == 0) allHours.set(open.get(i));
+            for (int i = 0; i < Math.min(MOST_CHOICES, open.size()); i++)
+                if ((choice >> i & 1) == 0) allHours.set(open.get(i));
             for (int i = MOST_CHOICES; i < open.size(); i++) allHours.set(open.get(i));
             Optional<Solution> solution = nearest(allHours);
             if (solution.isPresent() && (best == null || isBetter(solution.get(), best))) best = solution.get();
             if (best != null && best.slack() <= WITHIN && distance(best) <= bound + WITHIN) break;
         }
-        return best != null ? best : nearest(new BitSet()).orElseThrow(() -> new IllegalStateException("no season keeps the limits"));
+        return best != null
+                ? best
+                : nearest(new BitSet()).orElseThrow(() -> new IllegalStateException("no season keeps the limits"));
     }
 
     /** No choice comes nearer than a plan in which nothing has to be chosen; 0 where pins make limits give way. */
@@ -87,7 +96,8 @@ final class Planning {
     }
 
     private boolean hasPins() {
-        return model.pieces.stream().anyMatch(p -> p.pinned() != null) || !Double.isNaN(model.ask.shape().measure());
+        return model.pieces.stream().anyMatch(p -> p.pinned() != null)
+                || !Double.isNaN(model.ask.shape().measure());
     }
 
     private boolean isBetter(Solution a, Solution b) {
@@ -168,11 +178,17 @@ final class Planning {
         Programme programme = withSlack(allHours, pins, allowed);
         int above = programme.variable(0, Double.POSITIVE_INFINITY, 1);
         int below = programme.variable(0, Double.POSITIVE_INFINITY, 1);
-        programme.row(new Terms().plus(aim, 1).plus(above, -1).plus(below, 1), model.ask.aim().value(), model.ask.aim().value());
+        programme.row(
+                new Terms().plus(aim, 1).plus(above, -1).plus(below, 1),
+                model.ask.aim().value(),
+                model.ask.aim().value());
         return programme;
     }
 
-    /** Of all plans as near as this one the most even: second differences of neighbouring loading blocks of base and build, then drops. */
+    /**
+     * Of all plans as near as this one the most even: second differences of neighbouring loading blocks of base and
+     * build, then drops.
+     */
     Solution even(Solution nearest) {
         boolean pins = nearest.slack() > WITHIN;
         Optional<double[]> values = lazily(() -> {
@@ -181,7 +197,8 @@ final class Planning {
             evenness(programme);
             return programme;
         });
-        return values.map(v -> new Solution(v, aim.at(v), nearest.slack(), nearest.allHours())).orElse(nearest);
+        return values.map(v -> new Solution(v, aim.at(v), nearest.slack(), nearest.allHours()))
+                .orElse(nearest);
     }
 
     private void evenness(Programme programme) {
@@ -203,7 +220,9 @@ final class Planning {
         boolean banded = piece.phase() == Block.Phase.TAPER || piece.phase() == Block.Phase.RECOVERY;
         double share = piece.phase() == Block.Phase.TAPER ? TAPER_MIDDLE : banded ? RECOVERY_MIDDLE : 1;
         boolean peak = piece.phase() == Block.Phase.PEAK;
-        if (banded || peak) absolute(programme, new Terms().plus(model.level(p), 1).plus(measure, -share), peak ? PEAK_GOES_ON : MIDDLE);
+        if (banded || peak)
+            absolute(
+                    programme, new Terms().plus(model.level(p), 1).plus(measure, -share), peak ? PEAK_GOES_ON : MIDDLE);
     }
 
     private List<Integer> ended(Programme programme, List<Integer> run) {
@@ -217,7 +236,13 @@ final class Planning {
             programme.row(drop.plus(size, -1), Double.NEGATIVE_INFINITY, 0);
         }
         for (int i = 0; i + 2 < run.size(); i++)
-            absolute(programme, new Terms().plus(model.level(run.get(i)), 1).plus(model.level(run.get(i + 1)), -2).plus(model.level(run.get(i + 2)), 1), 1);
+            absolute(
+                    programme,
+                    new Terms()
+                            .plus(model.level(run.get(i)), 1)
+                            .plus(model.level(run.get(i + 1)), -2)
+                            .plus(model.level(run.get(i + 2)), 1),
+                    1);
         return new ArrayList<>();
     }
 

@@ -8,7 +8,9 @@ import org.ojalgo.optimisation.ExpressionsBasedModel;
 import org.ojalgo.optimisation.Optimisation;
 import org.ojalgo.optimisation.Variable;
 
-/** A linear programme: variables between bounds, rows between bounds, a sum to make least. The simplex is a library's. */
+/**
+ * A linear programme: variables between bounds, rows between bounds, a sum to make least. The simplex is a library's.
+ */
 final class Programme {
     private final List<double[]> bounds = new ArrayList<>();
     private final List<Double> costs = new ArrayList<>();
@@ -68,7 +70,8 @@ final class Programme {
 
     private static void add(ExpressionsBasedModel model, Row row, Variable[] variables) {
         Expression expression = model.newExpression("r" + model.countExpressions());
-        for (int i = 0; i < row.variables().length; i++) expression.set(variables[row.variables()[i]], row.coefficients()[i]);
+        for (int i = 0; i < row.variables().length; i++)
+            expression.set(variables[row.variables()[i]], row.coefficients()[i]);
         if (Double.isFinite(row.low())) expression.lower(row.low());
         if (Double.isFinite(row.high())) expression.upper(row.high());
     }

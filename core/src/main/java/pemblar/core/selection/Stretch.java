@@ -1,28 +1,50 @@
 package pemblar.core.selection;
 
 import java.util.OptionalDouble;
-import pemblar.core.sport.Measure;
 import pemblar.core.load.SessionLoad;
 import pemblar.core.load.SteadyEquivalent;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Measure;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 
 /**
  * Figures of grid seconds [from, to) of a recording; NaN where a channel or a threshold is missing.
- * @param clockSeconds     from the first to the end of the last second, pauses included
- * @param equivalent       power in W, or flat-equivalent speed in m/s when running without power
- * @param intensity        equivalent over the day's threshold
- * @param joulesSoFar      work from the start of the recording to the end of the stretch
- * @param climbRate        height gained per hour, m/h
- * @param gradient         difference of height over distance, as a fraction
- * @param drift            mean power (speed when running without power, nothing else: speed on wheels is wind and road) over mean heart rate, first half over second, minus 1; needs ten minutes
- * @param presentShare     of the seconds that have power, else speed, else heart rate
+ *
+ * @param clockSeconds from the first to the end of the last second, pauses included
+ * @param equivalent power in W, or flat-equivalent speed in m/s when running without power
+ * @param intensity equivalent over the day's threshold
+ * @param joulesSoFar work from the start of the recording to the end of the stretch
+ * @param climbRate height gained per hour, m/h
+ * @param gradient difference of height over distance, as a fraction
+ * @param drift mean power (speed when running without power, nothing else: speed on wheels is wind and road) over mean
+ *     heart rate, first half over second, minus 1; needs ten minutes
+ * @param presentShare of the seconds that have power, else speed, else heart rate
  */
-public record Stretch(int from, int to, double clockSeconds, double metres, double watts, double peakWatts, double equivalent, double wattsPerKilogram, double intensity,
-                      double bpm, double peakBpm, double cadence, double speed, double climb, double climbRate, double gradient, double load, double joules, double joulesSoFar, double drift, double presentShare) {
+public record Stretch(
+        int from,
+        int to,
+        double clockSeconds,
+        double metres,
+        double watts,
+        double peakWatts,
+        double equivalent,
+        double wattsPerKilogram,
+        double intensity,
+        double bpm,
+        double peakBpm,
+        double cadence,
+        double speed,
+        double climb,
+        double climbRate,
+        double gradient,
+        double load,
+        double joules,
+        double joulesSoFar,
+        double drift,
+        double presentShare) {
     /** Shorter stretches do not tell a drift. */
     private static final int DRIFT_SECONDS = 600;
 
@@ -51,10 +73,31 @@ public record Stretch(int from, int to, double clockSeconds, double metres, doub
             double climb = altitude == null ? Double.NaN : Climbs.risen(altitude, from, to);
             Series main = power != null ? power : speed;
             Series sound = main != null ? main : heart;
-            return new Stretch(from, to, recording.clockSecondsAt(to) - recording.clockSecondsAt(from + 1) + 1, metres, watts, max(power), equivalent, watts / value(Quantity.BODY_MASS), intensity,
-                mean(heart), max(heart), mean(channel(Channel.CADENCE)), mean(speed), climb, climb * 3600 / (to - from), gradient(altitude, metres),
-                SessionLoad.ofIntensity(to - from, intensity, power != null ? 2 : recording.sport().loadExponent()), joules, power == null ? Double.NaN : power.mean(0, to) * power.present(0, to), drift(power != null ? power : recording.sport().trainsBy(Measure.SPEED) ? speed : null, heart),
-                sound == null ? 0 : (double) sound.present(from, to) / (to - from));
+            return new Stretch(
+                    from,
+                    to,
+                    recording.clockSecondsAt(to) - recording.clockSecondsAt(from + 1) + 1,
+                    metres,
+                    watts,
+                    max(power),
+                    equivalent,
+                    watts / value(Quantity.BODY_MASS),
+                    intensity,
+                    mean(heart),
+                    max(heart),
+                    mean(channel(Channel.CADENCE)),
+                    mean(speed),
+                    climb,
+                    climb * 3600 / (to - from),
+                    gradient(altitude, metres),
+                    SessionLoad.ofIntensity(
+                            to - from,
+                            intensity,
+                            power != null ? 2 : recording.sport().loadExponent()),
+                    joules,
+                    power == null ? Double.NaN : power.mean(0, to) * power.present(0, to),
+                    drift(power != null ? power : recording.sport().trainsBy(Measure.SPEED) ? speed : null, heart),
+                    sound == null ? 0 : (double) sound.present(from, to) / (to - from));
         }
 
         private Series channel(Channel channel) {
@@ -75,7 +118,8 @@ public record Stretch(int from, int to, double clockSeconds, double metres, doub
         }
 
         private double equivalent(Series power, Series speed) {
-            if (power != null) return power.present(from, to) == 0 ? Double.NaN : SteadyEquivalent.of(power.slice(from, to));
+            if (power != null)
+                return power.present(from, to) == 0 ? Double.NaN : SteadyEquivalent.of(power.slice(from, to));
             if (speed == null || !recording.sport().trainsBy(Measure.SPEED)) return Double.NaN;
             return SteadyEquivalent.ofSpeed(recording, from, to);
         }
@@ -101,7 +145,8 @@ public record Stretch(int from, int to, double clockSeconds, double metres, doub
         private double drift(Series main, Series heart) {
             if (main == null || heart == null || to - from < DRIFT_SECONDS) return Double.NaN;
             int middle = from + (to - from) / 2;
-            return main.mean(from, middle) / heart.mean(from, middle) / (main.mean(middle, to) / heart.mean(middle, to)) - 1;
+            return main.mean(from, middle) / heart.mean(from, middle) / (main.mean(middle, to) / heart.mean(middle, to))
+                    - 1;
         }
     }
 }

@@ -2,7 +2,9 @@ package pemblar.core.sport;
 
 /** A measured quantity that zones divide and targets are set in. */
 public enum Measure {
-    POWER("Power"), HEART_RATE("Heart rate"), SPEED("Speed");
+    POWER("Power"),
+    HEART_RATE("Heart rate"),
+    SPEED("Speed");
 
     private final String title;
 

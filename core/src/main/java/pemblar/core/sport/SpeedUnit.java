@@ -2,7 +2,11 @@ package pemblar.core.sport;
 
 /** How people read a speed: as a speed, or turned over as the time for a distance. */
 public enum SpeedUnit {
-    KILOMETRES_PER_HOUR("km/h", 0), PER_KILOMETRE("/km", 1000), PER_MILE("/mi", 1609.344), PER_100_METRES("/100 m", 100), PER_500_METRES("/500 m", 500);
+    KILOMETRES_PER_HOUR("km/h", 0),
+    PER_KILOMETRE("/km", 1000),
+    PER_MILE("/mi", 1609.344),
+    PER_100_METRES("/100 m", 100),
+    PER_500_METRES("/500 m", 500);
 
     private final String unit;
     private final double paceMetres;

@@ -10,8 +10,8 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
- * What was or will be done. A sport says by which measures it is trained, how its speed reads, and what its load follows; a new one is a
- * line here, its numbers in the file formats, and its zone schemes.
+ * What was or will be done. A sport says by which measures it is trained, how its speed reads, and what its load
+ * follows; a new one is a line here, its numbers in the file formats, and its zone schemes.
  */
 public enum Sport {
     RIDE("riding", SpeedUnit.KILOMETRES_PER_HOUR, "rpm", List.of(POWER, HEART_RATE)),
@@ -26,6 +26,7 @@ public enum Sport {
 
     /** Sports of which a person can say "I train this": all but the remainder. */
     public static final List<Sport> TRAINED = List.of(RIDE, RUN, SWIM, ROW, SKI, WALK);
+
     private final String doing;
     private final SpeedUnit speed;
     private final String cadenceUnit;
@@ -83,6 +84,7 @@ public enum Sport {
 
     /**
      * Power of intensity that load by speed follows: 2, and 3 in water, where drag power grows with the cube of speed.
+     *
      * @see "Toussaint and Beek, Biomechanics of competitive front crawl swimming, Sports Medicine 13 (1992)"
      */
     public int loadExponent() {

@@ -14,13 +14,14 @@ public sealed interface Exercise {
     }
 
     /**
-     * @param of          the exercise whose maximum it takes a share of
-     * @param percent     of that maximum
+     * @param of the exercise whose maximum it takes a share of
+     * @param percent of that maximum
      * @param reportsBack a better result on this one raises the maximum at the top of the chain
      */
     record Linked(String name, String of, double percent, boolean reportsBack) implements Exercise {
         public Linked {
-            if (!(percent > 0 && percent <= 300)) throw new IllegalArgumentException("percent must be in (0, 300], was " + percent);
+            if (!(percent > 0 && percent <= 300))
+                throw new IllegalArgumentException("percent must be in (0, 300], was " + percent);
         }
     }
 }

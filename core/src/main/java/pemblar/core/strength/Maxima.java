@@ -10,7 +10,8 @@ import pemblar.core.strength.LoggedSet.Counts;
 import pemblar.core.strength.LoggedSet.Did;
 
 /**
- * One-repetition maxima of some exercises, kg, linked ones through their whole chain. Immutable: a set gives new maxima.
+ * One-repetition maxima of some exercises, kg, linked ones through their whole chain. Immutable: a set gives new
+ * maxima.
  */
 public final class Maxima {
     public static final double MOST_KILOGRAMS = 1000;
@@ -42,7 +43,8 @@ public final class Maxima {
     public record After(Maxima maxima, Did did) {}
 
     static void check(double kilograms) {
-        if (!(kilograms > 0 && kilograms < MOST_KILOGRAMS)) throw new IllegalArgumentException("a maximum must be above 0 and below 1000 kg, was " + kilograms);
+        if (!(kilograms > 0 && kilograms < MOST_KILOGRAMS))
+            throw new IllegalArgumentException("a maximum must be above 0 and below 1000 kg, was " + kilograms);
     }
 
     /** @throws BrokenLink naming the chain when links go in a circle or nowhere */
@@ -50,8 +52,10 @@ public final class Maxima {
         Map<String, Exercise> byName = new LinkedHashMap<>();
         Map<String, Double> own = new LinkedHashMap<>();
         for (Exercise exercise : exercises) {
-            if (byName.put(exercise.name(), exercise) != null) throw new BrokenLink(exercise.name(), "two exercises have the name " + exercise.name());
-            if (exercise instanceof Exercise.Own mine && mine.maximumKilograms().isPresent()) own.put(mine.name(), mine.maximumKilograms().getAsDouble());
+            if (byName.put(exercise.name(), exercise) != null)
+                throw new BrokenLink(exercise.name(), "two exercises have the name " + exercise.name());
+            if (exercise instanceof Exercise.Own mine && mine.maximumKilograms().isPresent())
+                own.put(mine.name(), mine.maximumKilograms().getAsDouble());
         }
         Maxima maxima = new Maxima(byName, own);
         for (Exercise exercise : exercises) maxima.chain(exercise.name());
@@ -66,7 +70,8 @@ public final class Maxima {
                 chain.add(link.of());
                 throw new BrokenLink(name, "links go in a circle: " + String.join(" -> ", chain));
             }
-            if (!exercises.containsKey(link.of())) throw new BrokenLink(link.name(), "there is no exercise " + link.of() + " to take a maximum from");
+            if (!exercises.containsKey(link.of()))
+                throw new BrokenLink(link.name(), "there is no exercise " + link.of() + " to take a maximum from");
             chain.add(link.of());
         }
         return chain;
@@ -101,6 +106,7 @@ public final class Maxima {
 
     /**
      * What a set does. Nothing moves silently: the answer says what it did.
+     *
      * @param step what loads round to, kg: a load farther than this from the prescribed one is estimated from itself
      */
     public After after(LoggedSet set, double step) {
@@ -125,14 +131,19 @@ public final class Maxima {
 
     /** A chain ends at a link that does not report back. */
     private boolean reportsUp(List<String> chain) {
-        return chain.subList(0, chain.size() - 1).stream().allMatch(name -> exercises.get(name) instanceof Linked link && link.reportsBack());
+        return chain.subList(0, chain.size() - 1).stream()
+                .allMatch(name -> exercises.get(name) instanceof Linked link && link.reportsBack());
     }
 
     private double estimate(LoggedSet set, double before, double step) {
-        if (set.repetitionMaximum().isEmpty() || Double.isNaN(before)) return Repetitions.maximum(set.loadKilograms(), set.repetitions());
+        if (set.repetitionMaximum().isEmpty() || Double.isNaN(before))
+            return Repetitions.maximum(set.loadKilograms(), set.repetitions());
         int wanted = set.repetitionMaximum().getAsInt();
         double prescribed = set.prescribed().orElse(before / Repetitions.factor(wanted));
-        if (Math.abs(set.loadKilograms() - prescribed) > step + 1e-9) return Repetitions.maximum(set.loadKilograms(), set.repetitions());
-        return set.repetitions() == wanted ? before : before * Repetitions.factor(set.repetitions()) / Repetitions.factor(wanted);
+        if (Math.abs(set.loadKilograms() - prescribed) > step + 1e-9)
+            return Repetitions.maximum(set.loadKilograms(), set.repetitions());
+        return set.repetitions() == wanted
+                ? before
+                : before * Repetitions.factor(set.repetitions()) / Repetitions.factor(wanted);
     }
 }

@@ -2,6 +2,7 @@ package pemblar.core.strength;
 
 /**
  * How load falls with repetitions: f(r) = 1 + r / 30, f(1) = 1.
+ *
  * @see "Epley, Poundage chart, Boyd Epley Workout (1985)"
  */
 public final class Repetitions {
@@ -18,7 +19,8 @@ public final class Repetitions {
 
     /** Estimated maximum, kg, of a load lifted 1 to 12 times. */
     public static double maximum(double loadKilograms, int repetitions) {
-        if (repetitions > MOST_RELIABLE) throw new IllegalArgumentException("repetitions must be at most 12, was " + repetitions);
+        if (repetitions > MOST_RELIABLE)
+            throw new IllegalArgumentException("repetitions must be at most 12, was " + repetitions);
         return loadKilograms * factor(repetitions);
     }
 }

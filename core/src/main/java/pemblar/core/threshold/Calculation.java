@@ -10,7 +10,8 @@ public record Calculation(List<Estimate> estimates, List<Refusal> refusals) {
     public Calculation {
         estimates = List.copyOf(estimates);
         refusals = List.copyOf(refusals);
-        if (estimates.isEmpty() == refusals.isEmpty()) throw new IllegalArgumentException("either estimates or refusals");
+        if (estimates.isEmpty() == refusals.isEmpty())
+            throw new IllegalArgumentException("either estimates or refusals");
     }
 
     static Calculation of(Estimate... estimates) {

@@ -3,11 +3,14 @@ package pemblar.core.threshold;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import pemblar.core.sport.Sport;
 import pemblar.core.model.Effort;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Calculation.Refusal;
 
-/** From the result of a test or race to a threshold with its range (computation, section 7). Impossible input is refused with the reason. */
+/**
+ * From the result of a test or race to a threshold with its range (computation, section 7). Impossible input is refused
+ * with the reason.
+ */
 public final class Calculators {
     public static final double USUAL_FACTOR = 0.95;
     private static final double LEAST_FACTOR = 0.90;
@@ -43,9 +46,14 @@ public final class Calculators {
     public static Calculation twentyMinutes(Sport sport, double meanWatts, double factor) {
         List<Refusal> refusals = new ArrayList<>();
         checkWatts(refusals, "watts", meanWatts, 20 * MINUTE);
-        if (!(factor >= LEAST_FACTOR && factor <= MOST_FACTOR)) refusals.add(new Refusal("factor", text("the factor must be 0.90 to 0.97, was %.2f", factor)));
+        if (!(factor >= LEAST_FACTOR && factor <= MOST_FACTOR))
+            refusals.add(new Refusal("factor", text("the factor must be 0.90 to 0.97, was %.2f", factor)));
         if (!refusals.isEmpty()) return Calculation.refused(refusals);
-        return Calculation.of(new Estimate(power(sport), factor * meanWatts, (factor - FACTOR_RANGE) * meanWatts, (factor + FACTOR_RANGE) * meanWatts));
+        return Calculation.of(new Estimate(
+                power(sport),
+                factor * meanWatts,
+                (factor - FACTOR_RANGE) * meanWatts,
+                (factor + FACTOR_RANGE) * meanWatts));
     }
 
     /** Threshold power from the best minute at the end of a ramp. */
@@ -53,11 +61,13 @@ public final class Calculators {
         List<Refusal> refusals = new ArrayList<>();
         checkWatts(refusals, "watts", bestMinuteWatts, MINUTE);
         if (!refusals.isEmpty()) return Calculation.refused(refusals);
-        return Calculation.of(new Estimate(power(sport), RAMP * bestMinuteWatts, RAMP_LOW * bestMinuteWatts, RAMP_HIGH * bestMinuteWatts));
+        return Calculation.of(new Estimate(
+                power(sport), RAMP * bestMinuteWatts, RAMP_LOW * bestMinuteWatts, RAMP_HIGH * bestMinuteWatts));
     }
 
     /**
      * CP and W′ from two all-out efforts, exactly; the range from 1 % of each effort's power either way.
+     *
      * @param daysBetween days from one to the other, 0 for the same day
      */
     public static Calculation twoEfforts(Effort first, Effort second, long daysBetween) {
@@ -74,8 +84,9 @@ public final class Calculators {
             }
         double bestCp = criticalPower(shorter, 1, longer, 1);
         double bestReserve = reserve(shorter, 1, longer, 1);
-        return Calculation.of(new Estimate(Quantity.CRITICAL_POWER, bestCp, cp[0], cp[1]),
-            new Estimate(Quantity.W_PRIME, bestReserve, Math.max(reserve[0], bestReserve / 10), reserve[1]));
+        return Calculation.of(
+                new Estimate(Quantity.CRITICAL_POWER, bestCp, cp[0], cp[1]),
+                new Estimate(Quantity.W_PRIME, bestReserve, Math.max(reserve[0], bestReserve / 10), reserve[1]));
     }
 
     private static void widen(double[] range, double value) {
@@ -88,27 +99,42 @@ public final class Calculators {
     }
 
     private static double reserve(Effort shorter, double a, Effort longer, double b) {
-        return (a * shorter.watts() - b * longer.watts()) * shorter.seconds() * longer.seconds() / (longer.seconds() - shorter.seconds());
+        return (a * shorter.watts() - b * longer.watts())
+                * shorter.seconds()
+                * longer.seconds()
+                / (longer.seconds() - shorter.seconds());
     }
 
     private static List<Refusal> twoEffortRefusals(Effort shorter, Effort longer, long daysBetween) {
         List<Refusal> refusals = new ArrayList<>();
         for (Effort e : List.of(shorter, longer))
             if (!(e.seconds() >= SHORTEST_EFFORT && e.seconds() <= LONGEST_EFFORT))
-                refusals.add(new Refusal(e == shorter ? "shortTime" : "longTime", "each effort must last 1:30 to 40:00: outside, the line of work over time bends"));
+                refusals.add(new Refusal(
+                        e == shorter ? "shortTime" : "longTime",
+                        "each effort must last 1:30 to 40:00: outside, the line of work over time bends"));
         if (longer.seconds() < LEAST_RATIO * shorter.seconds())
-            refusals.add(new Refusal("longTime", text("the long effort must last at least 3 times the short one, %s or more, was %s: closer together, a small error in one turns W′ upside down",
-                clock(LEAST_RATIO * shorter.seconds()), clock(longer.seconds()))));
-        if (shorter.watts() <= longer.watts()) refusals.add(new Refusal("longWatts", "the short effort must have more watts than the long one"));
-        if (Math.abs(daysBetween) > MOST_DAYS_APART) refusals.add(new Refusal("longDay", text("both efforts must lie within 7 days, were %d apart", Math.abs(daysBetween))));
+            refusals.add(new Refusal(
+                    "longTime",
+                    text(
+                            "the long effort must last at least 3 times the short one, %s or more, was %s: "
+                                    + "closer together, a small error in one turns W′ upside down",
+                            clock(LEAST_RATIO * shorter.seconds()), clock(longer.seconds()))));
+        if (shorter.watts() <= longer.watts())
+            refusals.add(new Refusal("longWatts", "the short effort must have more watts than the long one"));
+        if (Math.abs(daysBetween) > MOST_DAYS_APART)
+            refusals.add(new Refusal(
+                    "longDay", text("both efforts must lie within 7 days, were %d apart", Math.abs(daysBetween))));
         checkWatts(refusals, "shortWatts", shorter.watts(), shorter.seconds());
         checkWatts(refusals, "longWatts", longer.watts(), longer.seconds());
         if (refusals.isEmpty() && criticalPower(shorter, 1, longer, 1) < LEAST_WATTS)
-            refusals.add(new Refusal("longWatts", "these efforts give no sensible critical power: was the long one all-out?"));
+            refusals.add(new Refusal(
+                    "longWatts", "these efforts give no sensible critical power: was the long one all-out?"));
         return refusals;
     }
 
-    /** Threshold power from the mean power of a race or trial of 10 min or more: P (t / T)^k with T of 55 min, 40 to 70. */
+    /**
+     * Threshold power from the mean power of a race or trial of 10 min or more: P (t / T)^k with T of 55 min, 40 to 70.
+     */
     public static Calculation racePower(Sport sport, double meanWatts, double seconds, double k) {
         List<Refusal> refusals = new ArrayList<>();
         checkRace(refusals, seconds, "the short one of two efforts");
@@ -122,7 +148,8 @@ public final class Calculators {
                 low = Math.min(low, value);
                 high = Math.max(high, value);
             }
-        return Calculation.of(new Estimate(power(sport), meanWatts * Math.pow(seconds / (POWER_MINUTES * MINUTE), k), low, high));
+        return Calculation.of(
+                new Estimate(power(sport), meanWatts * Math.pow(seconds / (POWER_MINUTES * MINUTE), k), low, high));
     }
 
     /** Threshold speed, m/s, from distance and time of a race or trial of 10 min or more: v (t / 60 min)^k. */
@@ -130,33 +157,51 @@ public final class Calculators {
         List<Refusal> refusals = new ArrayList<>();
         checkRace(refusals, seconds, "a shorter piece of work");
         if (!(metres > 0) || seconds <= 0) refusals.add(new Refusal("distance", "the distance must be above 0 km"));
-        else if (metres / seconds < 1) refusals.add(new Refusal("distance", "slower than 16:40 per km is walking: check distance and time"));
-        else if (seconds * FASTER_THAN_ANYBODY < WorldBest.seconds(metres, Sex.MALE)) refusals.add(new Refusal("time", text("faster than anybody has run %.1f km: check distance and time", metres / 1000)));
+        else if (metres / seconds < 1)
+            refusals.add(new Refusal("distance", "slower than 16:40 per km is walking: check distance and time"));
+        else if (seconds * FASTER_THAN_ANYBODY < WorldBest.seconds(metres, Sex.MALE))
+            refusals.add(new Refusal(
+                    "time", text("faster than anybody has run %.1f km: check distance and time", metres / 1000)));
         if (!refusals.isEmpty()) return Calculation.refused(refusals);
         double speed = metres / seconds;
         double hours = seconds / (PACE_MINUTES * MINUTE);
         double one = speed * Math.pow(hours, k - K_RANGE);
         double other = speed * Math.pow(hours, k + K_RANGE);
-        return Calculation.of(new Estimate(Quantity.THRESHOLD_SPEED, speed * Math.pow(hours, k), Math.min(one, other), Math.max(one, other)));
+        return Calculation.of(new Estimate(
+                Quantity.THRESHOLD_SPEED, speed * Math.pow(hours, k), Math.min(one, other), Math.max(one, other)));
     }
 
     /**
-     * Threshold speed in water, m/s, from two all-out swims: the slope of distance over time. The range is that of 1 % of each time either way.
+     * Threshold speed in water, m/s, from two all-out swims: the slope of distance over time. The range is that of 1 %
+     * of each time either way.
+     *
      * @param shorterMetres at least 100 m; the longer at least 1.5 times as far, at most 2000 m
-     * @param daysBetween   at most 7
-     * @see "Wakayoshi et al., Determination and validity of critical velocity as an index of swimming performance, Eur J Appl Physiol 64 (1992)"
+     * @param daysBetween at most 7
+     * @see "Wakayoshi et al., Determination and validity of critical velocity as an index of swimming performance, Eur
+     *     J Appl Physiol 64 (1992)"
      */
-    public static Calculation twoSwims(double shorterMetres, double shorterSeconds, double longerMetres, double longerSeconds, long daysBetween) {
+    public static Calculation twoSwims(
+            double shorterMetres, double shorterSeconds, double longerMetres, double longerSeconds, long daysBetween) {
         List<Refusal> refusals = new ArrayList<>();
-        if (!(shorterMetres >= SHORTEST_SWIM)) refusals.add(new Refusal("shortDistance", "the short swim must be 100 m or more"));
+        if (!(shorterMetres >= SHORTEST_SWIM))
+            refusals.add(new Refusal("shortDistance", "the short swim must be 100 m or more"));
         if (!(longerMetres >= LEAST_SWIM_RATIO * shorterMetres && longerMetres <= LONGEST_SWIM))
-            refusals.add(new Refusal("longDistance", "the long swim must be at least 1.5 times the short one and at most 2000 m: 200 m and 400 m serve well"));
-        if (!(shorterSeconds > 0 && longerSeconds > shorterSeconds)) refusals.add(new Refusal("longTime", "the long swim must take longer than the short one"));
-        if (Math.abs(daysBetween) > MOST_DAYS_APART) refusals.add(new Refusal("longDay", text("both swims must lie within 7 days, were %d apart", Math.abs(daysBetween))));
+            refusals.add(new Refusal(
+                    "longDistance",
+                    "the long swim must be at least 1.5 times the short one and at most 2000 m: 200 m "
+                            + "and 400 m serve well"));
+        if (!(shorterSeconds > 0 && longerSeconds > shorterSeconds))
+            refusals.add(new Refusal("longTime", "the long swim must take longer than the short one"));
+        if (Math.abs(daysBetween) > MOST_DAYS_APART)
+            refusals.add(new Refusal(
+                    "longDay", text("both swims must lie within 7 days, were %d apart", Math.abs(daysBetween))));
         if (!refusals.isEmpty()) return Calculation.refused(refusals);
         double best = (longerMetres - shorterMetres) / (longerSeconds - shorterSeconds);
-        if (!Quantity.SWIMMING_THRESHOLD_SPEED.allows(best) || longerMetres / longerSeconds > shorterMetres / shorterSeconds)
-            return Calculation.refused(List.of(new Refusal("longTime", "these swims give no sensible threshold: was the short one the faster, and both all-out?")));
+        if (!Quantity.SWIMMING_THRESHOLD_SPEED.allows(best)
+                || longerMetres / longerSeconds > shorterMetres / shorterSeconds)
+            return Calculation.refused(List.of(new Refusal(
+                    "longTime",
+                    "these swims give no sensible threshold: was the short one the faster, and both all-out?")));
         double low = Double.POSITIVE_INFINITY;
         double high = 0;
         for (double a : new double[] {1 - EFFORT_RANGE, 1 + EFFORT_RANGE})
@@ -181,8 +226,13 @@ public final class Calculators {
     private static Calculation heartRate(Sport sport, double meanBpm, double share) {
         Quantity quantity = Quantity.of(Quantity.Kind.THRESHOLD_HEART_RATE, sport);
         if (!(meanBpm >= quantity.lowest() && meanBpm <= quantity.highest()))
-            return Calculation.refused(List.of(new Refusal("bpm", text("a mean of a hard trial must be %.0f to %.0f bpm, was %.0f", quantity.lowest(), quantity.highest(), meanBpm))));
-        return Calculation.of(new Estimate(quantity, share * meanBpm, share * meanBpm - HEART_RATE_RANGE, share * meanBpm + HEART_RATE_RANGE));
+            return Calculation.refused(List.of(new Refusal(
+                    "bpm",
+                    text(
+                            "a mean of a hard trial must be %.0f to %.0f bpm, was %.0f",
+                            quantity.lowest(), quantity.highest(), meanBpm))));
+        return Calculation.of(new Estimate(
+                quantity, share * meanBpm, share * meanBpm - HEART_RATE_RANGE, share * meanBpm + HEART_RATE_RANGE));
     }
 
     /** Threshold power of a sport. */
@@ -191,13 +241,25 @@ public final class Calculators {
     }
 
     private static void checkRace(List<Refusal> refusals, double seconds, String instead) {
-        if (!(seconds >= SHORTEST_RACE)) refusals.add(new Refusal("time", text("a race or trial must last 10 min or more, was %d:%02d: below that the reserve carries much of it; enter it as %s", (long) seconds / 60, (long) seconds % 60, instead)));
+        if (!(seconds >= SHORTEST_RACE))
+            refusals.add(new Refusal(
+                    "time",
+                    text(
+                            "a race or trial must last 10 min or more, was %d:%02d: below that the reserve "
+                                    + "carries much of it; enter it as %s",
+                            (long) seconds / 60, (long) seconds % 60, instead)));
         else if (seconds > LONGEST_RACE) refusals.add(new Refusal("time", "a race or trial may last up to 24 h"));
     }
 
     private static void checkWatts(List<Refusal> refusals, String field, double watts, double seconds) {
-        if (!(watts >= LEAST_WATTS)) refusals.add(new Refusal(field, text("power must be %.0f W or more, was %.0f W", LEAST_WATTS, watts)));
-        else if (watts > HumanLimit.watts(seconds)) refusals.add(new Refusal(field, text("nobody holds %.0f W for %s; at most %.0f W is accepted", watts, clock(seconds), HumanLimit.watts(seconds))));
+        if (!(watts >= LEAST_WATTS))
+            refusals.add(new Refusal(field, text("power must be %.0f W or more, was %.0f W", LEAST_WATTS, watts)));
+        else if (watts > HumanLimit.watts(seconds))
+            refusals.add(new Refusal(
+                    field,
+                    text(
+                            "nobody holds %.0f W for %s; at most %.0f W is accepted",
+                            watts, clock(seconds), HumanLimit.watts(seconds))));
     }
 
     private static String clock(double seconds) {

@@ -13,7 +13,8 @@ public record DatedValues(List<Dated> values, Sex sex) {
     public record Dated(Quantity quantity, LocalDate from, double value) {
         public Dated {
             if (!quantity.allows(value))
-                throw new IllegalArgumentException(quantity.label() + " must be in " + quantity.lowest() + ".." + quantity.highest() + ", was " + value);
+                throw new IllegalArgumentException(quantity.label() + " must be in " + quantity.lowest() + ".."
+                        + quantity.highest() + ", was " + value);
         }
     }
 
@@ -24,33 +25,43 @@ public record DatedValues(List<Dated> values, Sex sex) {
         values = values.stream().sorted(Comparator.comparing(Dated::from)).toList();
     }
 
-    /** What holds on a day. A day before the first value of a quantity takes that first value: the nearest thing known. */
+    /**
+     * What holds on a day. A day before the first value of a quantity takes that first value: the nearest thing known.
+     */
     public Thresholds on(LocalDate day) {
         Map<Quantity, Double> known = new EnumMap<>(Quantity.class);
         for (Dated dated : values)
-            if (!dated.from().isAfter(day) || !known.containsKey(dated.quantity())) known.put(dated.quantity(), dated.value());
+            if (!dated.from().isAfter(day) || !known.containsKey(dated.quantity()))
+                known.put(dated.quantity(), dated.value());
         return new Thresholds(known, sex);
     }
 
     /**
-     * The days that a value set from a day on changes: until the next value of the quantity. The first value of a quantity
-     * also serves the days before it, so there the span has no real start.
+     * The days that a value set from a day on changes: until the next value of the quantity. The first value of a
+     * quantity also serves the days before it, so there the span has no real start.
      */
     public Span spanOf(Quantity quantity, LocalDate from) {
-        Optional<LocalDate> next = values.stream().filter(d -> d.quantity() == quantity && d.from().isAfter(from)).map(Dated::from).findFirst();
-        boolean first = values.stream().noneMatch(d -> d.quantity() == quantity && d.from().isBefore(from));
+        Optional<LocalDate> next = values.stream()
+                .filter(d -> d.quantity() == quantity && d.from().isAfter(from))
+                .map(Dated::from)
+                .findFirst();
+        boolean first = values.stream()
+                .noneMatch(d -> d.quantity() == quantity && d.from().isBefore(from));
         return new Span(first ? LocalDate.of(1, 1, 1) : from, next);
     }
 
     /** With some values put in place of those of the same quantity and day. */
     public DatedValues with(List<Dated> put) {
         List<Dated> all = new java.util.ArrayList<>(values);
-        all.removeIf(d -> put.stream().anyMatch(p -> p.quantity() == d.quantity() && p.from().equals(d.from())));
+        all.removeIf(d -> put.stream()
+                .anyMatch(p -> p.quantity() == d.quantity() && p.from().equals(d.from())));
         all.addAll(put);
         return new DatedValues(all, sex);
     }
 
     public Optional<Dated> latest(Quantity quantity, LocalDate day) {
-        return values.stream().filter(d -> d.quantity() == quantity && !d.from().isAfter(day)).reduce((a, b) -> b);
+        return values.stream()
+                .filter(d -> d.quantity() == quantity && !d.from().isAfter(day))
+                .reduce((a, b) -> b);
     }
 }

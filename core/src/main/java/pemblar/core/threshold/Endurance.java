@@ -4,16 +4,17 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
-import pemblar.core.effort.BestCurve.Point;
 
 /**
- * How fast an athlete's effort falls with its duration: effort ~ t^-k. From own best efforts of 20 min to 4 h when at least
- * three of them span a factor of 3, else a default.
- * @param k       the exponent
+ * How fast an athlete's effort falls with its duration: effort ~ t^-k. From own best efforts of 20 min to 4 h when at
+ * least three of them span a factor of 3, else a default.
+ *
+ * @param k the exponent
  * @param efforts number of own efforts it rests on; 0 for a default
- * @param span    longest over shortest of them; 0 for a default
+ * @param span longest over shortest of them; 0 for a default
  * @see "Riegel, Athletic Records and Human Endurance, American Scientist 69 (1981)"
  */
 public record Endurance(double k, Origin origin, int efforts, double span) {
@@ -29,10 +30,15 @@ public record Endurance(double k, Origin origin, int efforts, double span) {
     private static final int MOST_ROUNDS = 30;
     /** An exponent outside says more about what was ridden than about the athlete. */
     private static final double LEAST_OWN = 0.02;
+
     private static final double MOST_OWN = 0.15;
 
     /** Where an exponent comes from. */
-    public enum Origin { OWN_EFFORTS, DEFAULT, WORLD_BEST }
+    public enum Origin {
+        OWN_EFFORTS,
+        DEFAULT,
+        WORLD_BEST
+    }
 
     /** The exponent for power. */
     public static Endurance ofPower(List<Point> ownBests) {
@@ -40,8 +46,8 @@ public record Endurance(double k, Origin origin, int efforts, double span) {
     }
 
     /**
-     * The exponent for a running race: own efforts, else 0.05 + 0.06 log2(t / w) within 0.04..0.12, with w the world's best
-     * time for the distance: the slower, the steeper.
+     * The exponent for a running race: own efforts, else 0.05 + 0.06 log2(t / w) within 0.04..0.12, with w the world's
+     * best time for the distance: the slower, the steeper.
      */
     public static Endurance ofRunning(List<Point> ownBests, double metres, double seconds, Sex sex) {
         return own(ownBests).orElseGet(() -> {
@@ -56,15 +62,20 @@ public record Endurance(double k, Origin origin, int efforts, double span) {
     }
 
     /**
-     * Time for another distance, s, from a result, m and s, when speed falls with time as t^-k: t2 = t1 (d2 / d1)^(1 / (1 - k)).
+     * Time for another distance, s, from a result, m and s, when speed falls with time as t^-k: t2 = t1 (d2 / d1)^(1 /
+     * (1 - k)).
      */
     public double secondsFor(double metres, double ofMetres, double inSeconds) {
-        if (!(metres > 0 && ofMetres > 0 && inSeconds > 0)) throw new IllegalArgumentException("distances and time must be above 0, were " + metres + ", " + ofMetres + ", " + inSeconds);
+        if (!(metres > 0 && ofMetres > 0 && inSeconds > 0))
+            throw new IllegalArgumentException(
+                    "distances and time must be above 0, were " + metres + ", " + ofMetres + ", " + inSeconds);
         return inSeconds * Math.pow(metres / ofMetres, 1 / (1 - k));
     }
 
     private static Optional<Endurance> own(List<Point> bests) {
-        List<Point> chosen = bests.stream().filter(p -> p.seconds() >= SHORTEST_SECONDS && p.seconds() <= LONGEST_SECONDS).toList();
+        List<Point> chosen = bests.stream()
+                .filter(p -> p.seconds() >= SHORTEST_SECONDS && p.seconds() <= LONGEST_SECONDS)
+                .toList();
         for (int round = 0; round < MOST_ROUNDS && chosen.size() >= FEWEST; round++) {
             Line line = Line.through(chosen);
             List<Point> next = distinct(bests, line);
@@ -75,7 +86,8 @@ public record Endurance(double k, Origin origin, int efforts, double span) {
     }
 
     private static Optional<Endurance> endurance(Line line, List<Point> chosen) {
-        double span = (double) chosen.stream().mapToInt(Point::seconds).max().orElse(1) / chosen.stream().mapToInt(Point::seconds).min().orElse(1);
+        double span = (double) chosen.stream().mapToInt(Point::seconds).max().orElse(1)
+                / chosen.stream().mapToInt(Point::seconds).min().orElse(1);
         double k = -line.slope();
         if (span < SPREAD || !(k >= LEAST_OWN && k <= MOST_OWN)) return Optional.empty();
         return Optional.of(new Endurance(k, Origin.OWN_EFFORTS, chosen.size(), span));
@@ -83,11 +95,18 @@ public record Endurance(double k, Origin origin, int efforts, double span) {
 
     /** What lies within 5 % of the line; from one session a second point only at 1.5 times the duration. */
     private static List<Point> distinct(List<Point> bests, Line line) {
-        List<Point> near = bests.stream().filter(p -> p.seconds() >= SHORTEST_SECONDS && p.seconds() <= LONGEST_SECONDS && line.share(p) >= 1 - ENVELOPE)
-            .sorted(Comparator.comparingDouble((Point p) -> -line.share(p))).toList();
+        List<Point> near = bests.stream()
+                .filter(p -> p.seconds() >= SHORTEST_SECONDS
+                        && p.seconds() <= LONGEST_SECONDS
+                        && line.share(p) >= 1 - ENVELOPE)
+                .sorted(Comparator.comparingDouble((Point p) -> -line.share(p)))
+                .toList();
         List<Point> chosen = new ArrayList<>();
         for (Point p : near)
-            if (chosen.stream().noneMatch(q -> q.source() == p.source() && Math.max(p.seconds(), q.seconds()) < OTHER_EFFORT * Math.min(p.seconds(), q.seconds()))) chosen.add(p);
+            if (chosen.stream()
+                    .noneMatch(q -> q.source() == p.source()
+                            && Math.max(p.seconds(), q.seconds()) < OTHER_EFFORT * Math.min(p.seconds(), q.seconds())))
+                chosen.add(p);
         chosen.sort(Comparator.comparingInt(Point::seconds));
         return chosen;
     }
@@ -95,8 +114,14 @@ public record Endurance(double k, Origin origin, int efforts, double span) {
     /** ln(effort) = level + slope ln(t). */
     private record Line(double level, double slope) {
         static Line through(List<Point> points) {
-            double meanX = points.stream().mapToDouble(p -> Math.log(p.seconds())).average().orElse(0);
-            double meanY = points.stream().mapToDouble(p -> Math.log(p.value())).average().orElse(0);
+            double meanX = points.stream()
+                    .mapToDouble(p -> Math.log(p.seconds()))
+                    .average()
+                    .orElse(0);
+            double meanY = points.stream()
+                    .mapToDouble(p -> Math.log(p.value()))
+                    .average()
+                    .orElse(0);
             double squares = 0;
             double products = 0;
             for (Point p : points) {

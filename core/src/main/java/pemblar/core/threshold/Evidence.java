@@ -5,6 +5,7 @@ import pemblar.core.sport.Sport;
 
 /**
  * One thing that suggests a threshold.
+ *
  * @param source where it came from, in a few words
  * @param remark what to know about it; empty when there is nothing
  */

@@ -11,7 +11,8 @@ final class HumanLimit {
         if (seconds <= SECONDS[0]) return WATTS[0];
         int upper = 1;
         while (upper < SECONDS.length - 1 && seconds > SECONDS[upper]) upper++;
-        double share = Math.min(1, Math.log(seconds / SECONDS[upper - 1]) / Math.log(SECONDS[upper] / SECONDS[upper - 1]));
+        double share =
+                Math.min(1, Math.log(seconds / SECONDS[upper - 1]) / Math.log(SECONDS[upper] / SECONDS[upper - 1]));
         return WATTS[upper - 1] * Math.pow(WATTS[upper] / WATTS[upper - 1], share);
     }
 }

@@ -19,8 +19,14 @@ public enum Quantity {
 
     /** What is meant, whatever the sport. */
     public enum Kind {
-        THRESHOLD_POWER("W"), CRITICAL_POWER("W"), W_PRIME("J"), THRESHOLD_HEART_RATE("bpm"), MAXIMUM_HEART_RATE("bpm"), RESTING_HEART_RATE("bpm"),
-        THRESHOLD_SPEED("m/s"), BODY_MASS("kg");
+        THRESHOLD_POWER("W"),
+        CRITICAL_POWER("W"),
+        W_PRIME("J"),
+        THRESHOLD_HEART_RATE("bpm"),
+        MAXIMUM_HEART_RATE("bpm"),
+        RESTING_HEART_RATE("bpm"),
+        THRESHOLD_SPEED("m/s"),
+        BODY_MASS("kg");
 
         private final String unit;
 
@@ -28,7 +34,10 @@ public enum Quantity {
             this.unit = unit;
         }
 
-        /** The quantity by which zones and targets ask for this kind, once the values are those of one sport ({@link Thresholds#forSport}). */
+        /**
+         * The quantity by which zones and targets ask for this kind, once the values are those of one sport
+         * ({@link Thresholds#forSport}).
+         */
         public Quantity plain() {
             return Quantity.valueOf(name());
         }

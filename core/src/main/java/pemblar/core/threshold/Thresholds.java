@@ -13,7 +13,8 @@ public record Thresholds(Map<Quantity, Double> values, Sex sex) {
         EnumMap<Quantity, Double> copy = new EnumMap<>(Quantity.class);
         copy.putAll(values);
         copy.forEach((quantity, value) -> {
-            if (!(value > 0 && value < 1e6)) throw new IllegalArgumentException(quantity + " must be above 0, was " + value);
+            if (!(value > 0 && value < 1e6))
+                throw new IllegalArgumentException(quantity + " must be above 0, was " + value);
         });
         values = java.util.Collections.unmodifiableMap(copy);
     }
@@ -34,8 +35,9 @@ public record Thresholds(Map<Quantity, Double> values, Sex sex) {
     }
 
     /**
-     * The values as they count for a sport, each under its plain quantity. No sport borrows another's: running has its own threshold power and
-     * neither critical power nor W′ of riding; a threshold heart rate of the sport stands in the place of the general one when it is known.
+     * The values as they count for a sport, each under its plain quantity. No sport borrows another's: running has its
+     * own threshold power and neither critical power nor W′ of riding; a threshold heart rate of the sport stands in
+     * the place of the general one when it is known.
      */
     public Thresholds forSport(Sport sport) {
         Map<Quantity, Double> own = new EnumMap<>(Quantity.class);
@@ -44,7 +46,7 @@ public record Thresholds(Map<Quantity, Double> values, Sex sex) {
         });
         values.forEach((quantity, value) -> {
             if (quantity.sport() != sport) return;
-            own.put(quantity, value);          // so that asking twice answers the same
+            own.put(quantity, value); // so that asking twice answers the same
             own.put(quantity.kind().plain(), value);
         });
         return new Thresholds(own, sex);

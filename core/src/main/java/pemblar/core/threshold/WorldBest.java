@@ -1,8 +1,8 @@
 package pemblar.core.threshold;
 
 /**
- * The world's best running times by distance, as of 1 January 2025, rounded to whole seconds; between two distances by a power
- * law, beyond the ends by the nearest two.
+ * The world's best running times by distance, as of 1 January 2025, rounded to whole seconds; between two distances by
+ * a power law, beyond the ends by the nearest two.
  */
 final class WorldBest {
     private static final double[] METRES = {1500, 3000, 5000, 10_000, 21_097.5, 42_195, 100_000};

@@ -1,8 +1,8 @@
 package pemblar.core.workout;
 
+import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
-import pemblar.core.sport.Measure;
 
 /** The quantity a target is set in. */
 public enum Basis {

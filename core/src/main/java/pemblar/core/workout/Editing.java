@@ -9,8 +9,8 @@ import pemblar.core.workout.Element.Repeat;
 import pemblar.core.workout.Element.Step;
 
 /**
- * Edits of a workout as made in its drawing. An element is named by its path: the index at the top, then inside each repeat, from 0.
- * Every edit answers a valid workout or throws with the reason; the workout given is not changed.
+ * Edits of a workout as made in its drawing. An element is named by its path: the index at the top, then inside each
+ * repeat, from 0. Every edit answers a valid workout or throws with the reason; the workout given is not changed.
  */
 public final class Editing {
     private static final int SHORTEST_SPLIT_SECONDS = 2;
@@ -28,13 +28,17 @@ public final class Editing {
     public record Path(List<Integer> indexes) {
         public Path {
             indexes = List.copyOf(indexes);
-            if (indexes.isEmpty() || indexes.size() > 3) throw new IllegalArgumentException("a path must have 1 to 3 indexes, had " + indexes.size());
+            if (indexes.isEmpty() || indexes.size() > 3)
+                throw new IllegalArgumentException("a path must have 1 to 3 indexes, had " + indexes.size());
         }
 
         /** @throws IllegalArgumentException when it is not numbers with points between */
         public static Path parse(String text) {
-            if (!text.matches("\\d{1,4}(\\.\\d{1,4}){0,2}")) throw new IllegalArgumentException("a path must be numbers with points between, was '" + text + "'");
-            return new Path(java.util.Arrays.stream(text.split("\\.")).map(Integer::valueOf).toList());
+            if (!text.matches("\\d{1,4}(\\.\\d{1,4}){0,2}"))
+                throw new IllegalArgumentException("a path must be numbers with points between, was '" + text + "'");
+            return new Path(java.util.Arrays.stream(text.split("\\."))
+                    .map(Integer::valueOf)
+                    .toList());
         }
 
         int last() {
@@ -60,7 +64,8 @@ public final class Editing {
     /** The path of each step of {@link Workout#expanded}, in its order. */
     public static List<Path> paths(Workout workout) {
         List<Path> paths = new ArrayList<>();
-        for (int i = 0; i < workout.elements().size(); i++) add(paths, workout.elements().get(i), new Path(List.of(i)));
+        for (int i = 0; i < workout.elements().size(); i++)
+            add(paths, workout.elements().get(i), new Path(List.of(i)));
         return paths;
     }
 
@@ -68,7 +73,8 @@ public final class Editing {
         if (element instanceof Step) paths.add(path);
         if (element instanceof Repeat repeat)
             for (int time = 0; time < repeat.times(); time++)
-                for (int i = 0; i < repeat.elements().size(); i++) add(paths, repeat.elements().get(i), path.child(i));
+                for (int i = 0; i < repeat.elements().size(); i++)
+                    add(paths, repeat.elements().get(i), path.child(i));
     }
 
     /** @throws IllegalArgumentException when nothing stands there */
@@ -86,28 +92,44 @@ public final class Editing {
     /** Sets the length of a step that ends by time or distance, in s or m. */
     public Workout length(Path path, double amount) {
         return step(path, step -> {
-            Length length = step.length() instanceof Length.Distance ? new Length.Distance(Math.max(1, Math.rint(amount))) : step.length() instanceof Length.Time
-                ? new Length.Time((int) Math.max(1, Math.min(86_400, Math.round(amount)))) : refuse("only a step with a time or a distance has a length to drag");
+            Length length = step.length() instanceof Length.Distance
+                    ? new Length.Distance(Math.max(1, Math.rint(amount)))
+                    : step.length() instanceof Length.Time
+                            ? new Length.Time((int) Math.max(1, Math.min(86_400, Math.round(amount))))
+                            : refuse("only a step with a time or a distance has a length to drag");
             return new Step(step.name(), length, step.target(), step.cadence(), step.posture(), step.cue());
         });
     }
 
-    /** Moves a target up or down by so many percent of threshold; zones move by whole zones, perceived effort by whole points. */
+    /**
+     * Moves a target up or down by so many percent of threshold; zones move by whole zones, perceived effort by whole
+     * points.
+     */
     public Workout raise(Path path, double percent, double percentOfOneUnit) {
         return target(path, target -> Targets.shifted(target, percent, percent, percentOfOneUnit));
     }
 
     /** Moves one end of a target: the lower edge of a band or the begin of a ramp, else the upper edge or the end. */
     public Workout edge(Path path, boolean first, double percent, double percentOfOneUnit) {
-        return target(path, target -> Targets.shifted(target, first ? percent : 0, first ? 0 : percent, percentOfOneUnit));
+        return target(
+                path, target -> Targets.shifted(target, first ? percent : 0, first ? 0 : percent, percentOfOneUnit));
     }
 
     private Workout target(Path path, UnaryOperator<Target> change) {
-        return step(path, step -> new Step(step.name(), step.length(), change.apply(step.target()), step.cadence(), step.posture(), step.cue()));
+        return step(
+                path,
+                step -> new Step(
+                        step.name(),
+                        step.length(),
+                        change.apply(step.target()),
+                        step.cadence(),
+                        step.posture(),
+                        step.cue()));
     }
 
     private Workout step(Path path, UnaryOperator<Step> change) {
-        if (!(at(path) instanceof Step step)) throw new IllegalArgumentException("a repeat has no length or target of its own");
+        if (!(at(path) instanceof Step step))
+            throw new IllegalArgumentException("a repeat has no length or target of its own");
         Step changed = change.apply(step);
         return inside(path.parent(), level -> {
             level.set(path.last(), changed);
@@ -116,7 +138,8 @@ public final class Editing {
     }
 
     public Workout times(Path path, int times) {
-        if (!(at(path) instanceof Repeat repeat)) throw new IllegalArgumentException("only a repeat has a number of times");
+        if (!(at(path) instanceof Repeat repeat))
+            throw new IllegalArgumentException("only a repeat has a number of times");
         return inside(path.parent(), level -> {
             level.set(path.last(), new Repeat(repeat.name(), times, repeat.elements()));
             return level;
@@ -144,14 +167,17 @@ public final class Editing {
         Length second = half(step.length(), true);
         List<Target> halves = Targets.halves(step.target());
         return inside(path.parent(), level -> {
-            level.set(path.last(), new Step(step.name(), first, halves.get(0), step.cadence(), step.posture(), step.cue()));
+            level.set(
+                    path.last(),
+                    new Step(step.name(), first, halves.get(0), step.cadence(), step.posture(), step.cue()));
             level.add(path.last() + 1, new Step("", second, halves.get(1), step.cadence(), step.posture(), step.cue()));
             return level;
         });
     }
 
     private static Length half(Length length, boolean second) {
-        if (length instanceof Length.Time time && time.seconds() >= SHORTEST_SPLIT_SECONDS) return new Length.Time(second ? time.seconds() / 2 : time.seconds() - time.seconds() / 2);
+        if (length instanceof Length.Time time && time.seconds() >= SHORTEST_SPLIT_SECONDS)
+            return new Length.Time(second ? time.seconds() / 2 : time.seconds() - time.seconds() / 2);
         if (length instanceof Length.Distance distance && distance.metres() >= 2) {
             double half = Math.ceil(distance.metres() / 2);
             return new Length.Distance(second ? distance.metres() - half : half);
@@ -164,7 +190,8 @@ public final class Editing {
         at(path);
         Path gone = path;
         while (gone.indexes().size() > 1 && level(gone.parent()).size() == 1) gone = new Path(gone.parent());
-        if (gone.indexes().size() == 1 && workout.elements().size() == 1) throw new IllegalArgumentException("a workout must have at least one step");
+        if (gone.indexes().size() == 1 && workout.elements().size() == 1)
+            throw new IllegalArgumentException("a workout must have at least one step");
         Path removed = gone;
         return inside(removed.parent(), level -> {
             level.remove(removed.last());
@@ -172,7 +199,9 @@ public final class Editing {
         });
     }
 
-    /** Moves an element among its neighbours in the same repeat or at the top, by so many places; it stops at the ends. */
+    /**
+     * Moves an element among its neighbours in the same repeat or at the top, by so many places; it stops at the ends.
+     */
     public Workout move(Path path, int places) {
         at(path);
         return inside(path.parent(), level -> {
@@ -184,7 +213,9 @@ public final class Editing {
 
     /** Wraps neighbours of one level, first to last, in a repeat. */
     public Workout wrap(Path first, Path last, int times) {
-        if (!first.parent().equals(last.parent())) throw new IllegalArgumentException("only neighbours can be repeated together: choose steps of the same repeat");
+        if (!first.parent().equals(last.parent()))
+            throw new IllegalArgumentException(
+                    "only neighbours can be repeated together: choose steps of the same repeat");
         at(first);
         at(last);
         int from = Math.min(first.last(), last.last());
@@ -217,11 +248,17 @@ public final class Editing {
         return new Workout(workout.sport(), workout.basis(), changed(workout.elements(), parent, change));
     }
 
-    private static List<Element> changed(List<Element> level, List<Integer> parent, Function<List<Element>, List<Element>> change) {
+    private static List<Element> changed(
+            List<Element> level, List<Integer> parent, Function<List<Element>, List<Element>> change) {
         List<Element> copy = new ArrayList<>(level);
         if (parent.isEmpty()) return Collections.unmodifiableList(change.apply(copy));
         Repeat repeat = (Repeat) copy.get(parent.get(0));
-        copy.set(parent.get(0), new Repeat(repeat.name(), repeat.times(), changed(repeat.elements(), parent.subList(1, parent.size()), change)));
+        copy.set(
+                parent.get(0),
+                new Repeat(
+                        repeat.name(),
+                        repeat.times(),
+                        changed(repeat.elements(), parent.subList(1, parent.size()), change)));
         return copy;
     }
 

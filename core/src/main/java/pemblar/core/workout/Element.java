@@ -9,9 +9,11 @@ public sealed interface Element {
     Element scaled(double factor);
 
     /** @param cadence null when any will do */
-    record Step(String name, Length length, Target target, Cadence cadence, Posture posture, String cue) implements Element {
+    record Step(String name, Length length, Target target, Cadence cadence, Posture posture, String cue)
+            implements Element {
         public Step {
-            if (name.length() > 60 || cue.length() > 200) throw new IllegalArgumentException("name must have at most 60 characters and cue 200");
+            if (name.length() > 60 || cue.length() > 200)
+                throw new IllegalArgumentException("name must have at most 60 characters and cue 200");
         }
 
         @Override
@@ -33,7 +35,8 @@ public sealed interface Element {
 
         @Override
         public Repeat scaled(double factor) {
-            return new Repeat(name, times, elements.stream().map(e -> e.scaled(factor)).toList());
+            return new Repeat(
+                    name, times, elements.stream().map(e -> e.scaled(factor)).toList());
         }
     }
 
@@ -45,5 +48,9 @@ public sealed interface Element {
         }
     }
 
-    enum Posture { ANY, SEATED, STANDING }
+    enum Posture {
+        ANY,
+        SEATED,
+        STANDING
+    }
 }

@@ -15,30 +15,54 @@ import pemblar.core.zone.Zones;
 
 /**
  * What a workout will take, computed from its planned intensity second by second.
- * @param seconds   time of all steps whose time can be known
- * @param metres    distance, empty when a step's distance cannot be known
+ *
+ * @param seconds time of all steps whose time can be known
+ * @param metres distance, empty when a step's distance cannot be known
  * @param intensity steady equivalent over threshold, as a fraction; empty when nothing is known
- * @param reserve   the planned reserve, J, at the end of each second; empty without critical power, W′ and power targets
- * @param remarks   what the figures leave out or assume
+ * @param reserve the planned reserve, J, at the end of each second; empty without critical power, W′ and power targets
+ * @param remarks what the figures leave out or assume
  */
-public record Forecast(List<PlannedStep> steps, int seconds, OptionalDouble metres, OptionalDouble intensity, OptionalDouble load,
-                       Optional<Reserve.Lowest> lowestReserve, Optional<Series> reserve, List<Remark> remarks) {
+public record Forecast(
+        List<PlannedStep> steps,
+        int seconds,
+        OptionalDouble metres,
+        OptionalDouble intensity,
+        OptionalDouble load,
+        Optional<Reserve.Lowest> lowestReserve,
+        Optional<Series> reserve,
+        List<Remark> remarks) {
     /** What the figures leave out or assume. */
-    public enum Remark { TIME_OF_SOME_STEPS_UNKNOWN, OPEN_STEPS_TAKEN_AS_EASY, DISTANCE_UNKNOWN, THRESHOLD_UNKNOWN }
+    public enum Remark {
+        TIME_OF_SOME_STEPS_UNKNOWN,
+        OPEN_STEPS_TAKEN_AS_EASY,
+        DISTANCE_UNKNOWN,
+        THRESHOLD_UNKNOWN
+    }
 
     /** @throws IllegalArgumentException when a target cannot be resolved with these values */
     public static Forecast of(Workout workout, Zones zones) {
         List<PlannedStep> steps = Plan.resolve(workout, zones);
         Thresholds thresholds = zones.thresholds().forSport(workout.sport());
-        int seconds = (int) Math.round(steps.stream().mapToDouble(PlannedStep::seconds).filter(Double::isFinite).sum());
+        int seconds = (int) Math.round(steps.stream()
+                .mapToDouble(PlannedStep::seconds)
+                .filter(Double::isFinite)
+                .sum());
         double metres = steps.stream().mapToDouble(PlannedStep::metres).sum();
         double intensity = intensity(workout, steps, seconds);
         Optional<Reserve> model = thresholds.knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME)
-            ? Optional.of(new Reserve(thresholds.require(Quantity.CRITICAL_POWER), thresholds.require(Quantity.W_PRIME))) : Optional.empty();
+                ? Optional.of(
+                        new Reserve(thresholds.require(Quantity.CRITICAL_POWER), thresholds.require(Quantity.W_PRIME)))
+                : Optional.empty();
         Optional<Series> watts = seconds == 0 ? Optional.empty() : watts(steps, seconds, thresholds);
-        return new Forecast(steps, seconds, optional(metres), optional(intensity), optional(SessionLoad.ofIntensity(seconds, intensity, exponent(workout))),
-            model.flatMap(m -> watts.map(w -> m.lowest(w, List.of()))), model.flatMap(m -> watts.map(w -> m.over(w, List.of()))),
-            remarks(steps, metres, intensity));
+        return new Forecast(
+                steps,
+                seconds,
+                optional(metres),
+                optional(intensity),
+                optional(SessionLoad.ofIntensity(seconds, intensity, exponent(workout))),
+                model.flatMap(m -> watts.map(w -> m.lowest(w, List.of()))),
+                model.flatMap(m -> watts.map(w -> m.over(w, List.of()))),
+                remarks(steps, metres, intensity));
     }
 
     /** The same with the usual zones of the sport. */
@@ -66,7 +90,10 @@ public record Forecast(List<PlannedStep> steps, int seconds, OptionalDouble metr
 
     private static Series intensities(List<PlannedStep> steps, int seconds) {
         double[] values = new double[seconds];
-        fill(steps, values, (step, share) -> step.intensityFrom() + (step.intensityTo() - step.intensityFrom()) * share);
+        fill(
+                steps,
+                values,
+                (step, share) -> step.intensityFrom() + (step.intensityTo() - step.intensityFrom()) * share);
         return Series.of(values);
     }
 
@@ -77,20 +104,31 @@ public record Forecast(List<PlannedStep> steps, int seconds, OptionalDouble metr
         double threshold = thresholds.get(Quantity.THRESHOLD_POWER).orElse(Double.NaN);
         if (!power || other) return Optional.empty();
         double[] values = new double[seconds];
-        fill(steps, values, (step, share) -> step.basis() == Basis.POWER ? step.targetAt(share) : step.intensity() * threshold);
+        fill(
+                steps,
+                values,
+                (step, share) -> step.basis() == Basis.POWER ? step.targetAt(share) : step.intensity() * threshold);
         return Optional.of(Series.of(values));
     }
 
     /**
-     * Planned seconds in each zone of the workout's own quantity, by the middle of the target second by second; a step of another quantity
-     * counts by its intensity, one of unknown time not at all. Empty when there are no such zones.
+     * Planned seconds in each zone of the workout's own quantity, by the middle of the target second by second; a step
+     * of another quantity counts by its intensity, one of unknown time not at all. Empty when there are no such zones.
      */
     public List<Integer> secondsInZones(Zones zones, Workout workout) {
         Optional<ZoneSet> set = zones.of(workout.basis().measure(), workout.sport());
-        double threshold = zones.thresholds().forSport(workout.sport()).get(workout.basis().threshold()).orElse(Double.NaN);
+        double threshold = zones.thresholds()
+                .forSport(workout.sport())
+                .get(workout.basis().threshold())
+                .orElse(Double.NaN);
         if (set.isEmpty() || seconds == 0) return List.of();
         double[] values = new double[seconds];
-        fill(steps, values, (step, share) -> step.basis() == workout.basis() ? step.targetAt(share) : (step.intensityFrom() + (step.intensityTo() - step.intensityFrom()) * share) * threshold);
+        fill(
+                steps,
+                values,
+                (step, share) -> step.basis() == workout.basis()
+                        ? step.targetAt(share)
+                        : (step.intensityFrom() + (step.intensityTo() - step.intensityFrom()) * share) * threshold);
         return set.get().timeIn(Series.of(values)).seconds();
     }
 
@@ -112,9 +150,11 @@ public record Forecast(List<PlannedStep> steps, int seconds, OptionalDouble metr
     private static List<Remark> remarks(List<PlannedStep> steps, double metres, double intensity) {
         List<Remark> remarks = new ArrayList<>();
         if (steps.stream().anyMatch(s -> Double.isNaN(s.seconds()))) remarks.add(Remark.TIME_OF_SOME_STEPS_UNKNOWN);
-        if (steps.stream().anyMatch(s -> s.flat().step().target() instanceof Target.Open)) remarks.add(Remark.OPEN_STEPS_TAKEN_AS_EASY);
+        if (steps.stream().anyMatch(s -> s.flat().step().target() instanceof Target.Open))
+            remarks.add(Remark.OPEN_STEPS_TAKEN_AS_EASY);
         if (Double.isNaN(metres)) remarks.add(Remark.DISTANCE_UNKNOWN);
-        if (Double.isNaN(intensity) && steps.stream().anyMatch(s -> s.basis() != null)) remarks.add(Remark.THRESHOLD_UNKNOWN);
+        if (Double.isNaN(intensity) && steps.stream().anyMatch(s -> s.basis() != null))
+            remarks.add(Remark.THRESHOLD_UNKNOWN);
         return remarks;
     }
 

@@ -8,7 +8,8 @@ public sealed interface Length {
     /** @param seconds at least 1, at most 24 h */
     record Time(int seconds) implements Length {
         public Time {
-            if (seconds < 1 || seconds > 86_400) throw new IllegalArgumentException("seconds must be in 1..86400, was " + seconds);
+            if (seconds < 1 || seconds > 86_400)
+                throw new IllegalArgumentException("seconds must be in 1..86400, was " + seconds);
         }
 
         @Override
@@ -21,7 +22,8 @@ public sealed interface Length {
     /** @param metres at least 1, at most 1000 km */
     record Distance(double metres) implements Length {
         public Distance {
-            if (!(metres >= 1 && metres <= 1_000_000)) throw new IllegalArgumentException("metres must be in 1..1000000, was " + metres);
+            if (!(metres >= 1 && metres <= 1_000_000))
+                throw new IllegalArgumentException("metres must be in 1..1000000, was " + metres);
         }
 
         @Override

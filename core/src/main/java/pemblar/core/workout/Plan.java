@@ -14,6 +14,7 @@ public final class Plan {
     static final double OPEN_INTENSITY = 0.5;
     /** Half width of the band of a single value, for power and speed (computation, section 10). */
     public static final double BAND_SHARE = 0.05;
+
     public static final double BAND_BPM = 3;
     /** How far a first or last zone is taken to reach, as a share of its only boundary. */
     private static final double END_ZONE = 0.2;
@@ -29,7 +30,8 @@ public final class Plan {
     }
 
     /**
-     * @throws IllegalArgumentException when a target needs a threshold that is not known, or names a zone that is not there
+     * @throws IllegalArgumentException when a target needs a threshold that is not known, or names a zone that is not
+     *     there
      */
     public static List<PlannedStep> resolve(Workout workout, Zones zones) {
         Plan plan = new Plan(workout, zones);
@@ -47,7 +49,8 @@ public final class Plan {
         Target target = flat.step().target();
         if (target instanceof Target.Percent p) return percent(flat, p);
         if (target instanceof Target.Zone z) return zone(flat, z);
-        if (target instanceof Target.Absolute a) return valued(flat, a.basis(), a.from(), a.to(), a.ramp(), referenceIfKnown(a.basis()));
+        if (target instanceof Target.Absolute a)
+            return valued(flat, a.basis(), a.from(), a.to(), a.ramp(), referenceIfKnown(a.basis()));
         if (target instanceof Target.Effort e) {
             double intensity = SessionLoad.intensityOfPerceivedEffort((e.from() + e.to()) / 2);
             return without(flat, intensity);
@@ -64,15 +67,18 @@ public final class Plan {
     private PlannedStep zone(Workout.Flat flat, Target.Zone z) {
         Basis basis = z.basis() == null ? workout.basis() : z.basis();
         ZoneSet set = zones.of(basis.measure(), workout.sport()).orElseThrow(() -> noZones(basis));
-        if (z.to() > set.count()) throw new IllegalArgumentException("zone must be z1 to z" + set.count() + ", was z" + z.to());
+        if (z.to() > set.count())
+            throw new IllegalArgumentException("zone must be z1 to z" + set.count() + ", was z" + z.to());
         double low = z.from() == 1 ? set.ceilingOf(1) * (1 - END_ZONE) : set.floorOf(z.from());
         double high = z.to() == set.count() ? set.floorOf(z.to()) * (1 + END_ZONE) : set.ceilingOf(z.to());
         return valued(flat, basis, low, high, false, referenceIfKnown(basis));
     }
 
     private IllegalArgumentException noZones(Basis basis) {
-        boolean unknown = zones.scheme(basis.measure(), workout.sport()).isPresent() && !thresholds.knows(basis.threshold());
-        return new IllegalArgumentException(unknown ? unknown(basis) : "there are no " + basis.key() + " zones for this sport");
+        boolean unknown =
+                zones.scheme(basis.measure(), workout.sport()).isPresent() && !thresholds.knows(basis.threshold());
+        return new IllegalArgumentException(
+                unknown ? unknown(basis) : "there are no " + basis.key() + " zones for this sport");
     }
 
     private static String unknown(Basis basis) {
@@ -85,15 +91,36 @@ public final class Plan {
         double begin = ramp ? from : middle;
         double end = ramp ? to : middle;
         double speed = basis == Basis.PACE ? middle : Double.NaN;
-        return new PlannedStep(flat, seconds(flat, speed), metres(flat, speed), basis, begin, end, middle - half, middle + half,
-            intensity(basis, begin, reference), intensity(basis, end, reference));
+        return new PlannedStep(
+                flat,
+                seconds(flat, speed),
+                metres(flat, speed),
+                basis,
+                begin,
+                end,
+                middle - half,
+                middle + half,
+                intensity(basis, begin, reference),
+                intensity(basis, end, reference));
     }
 
     private PlannedStep without(Workout.Flat flat, double intensity) {
-        return new PlannedStep(flat, seconds(flat, Double.NaN), metres(flat, Double.NaN), null, Double.NaN, Double.NaN, Double.NaN, Double.NaN, intensity, intensity);
+        return new PlannedStep(
+                flat,
+                seconds(flat, Double.NaN),
+                metres(flat, Double.NaN),
+                null,
+                Double.NaN,
+                Double.NaN,
+                Double.NaN,
+                Double.NaN,
+                intensity,
+                intensity);
     }
 
-    /** For heart rate the steady intensity that gives the same load, where the values allow; else beats over threshold. */
+    /**
+     * For heart rate the steady intensity that gives the same load, where the values allow; else beats over threshold.
+     */
     private double intensity(Basis basis, double value, double reference) {
         if (basis != Basis.HEART_RATE || !SessionLoad.canUseHeartRate(thresholds)) return value / reference;
         return Math.sqrt(SessionLoad.ofHeartRate(Series.of(value), thresholds) * 36);

@@ -2,22 +2,31 @@ package pemblar.core.workout;
 
 /**
  * One step as it will be done, with its target resolved for a day.
- * @param seconds   NaN when it cannot be known beforehand
- * @param metres    NaN when it cannot be known beforehand
- * @param basis     the quantity of from, to, low and high; null for perceived effort and open steps
- * @param from      value at the start, in W, bpm or m/s; equal to {@code to} but for a ramp; NaN without a basis
- * @param low       lower end of the target band; NaN without a basis
+ *
+ * @param seconds NaN when it cannot be known beforehand
+ * @param metres NaN when it cannot be known beforehand
+ * @param basis the quantity of from, to, low and high; null for perceived effort and open steps
+ * @param from value at the start, in W, bpm or m/s; equal to {@code to} but for a ramp; NaN without a basis
+ * @param low lower end of the target band; NaN without a basis
  * @param intensity mean fraction of threshold that forecast and drawing use
  */
-public record PlannedStep(Workout.Flat flat, double seconds, double metres, Basis basis,
-                          double from, double to, double low, double high,
-                          double intensityFrom, double intensityTo) {
+public record PlannedStep(
+        Workout.Flat flat,
+        double seconds,
+        double metres,
+        Basis basis,
+        double from,
+        double to,
+        double low,
+        double high,
+        double intensityFrom,
+        double intensityTo) {
     public double intensity() {
         return (intensityFrom + intensityTo) / 2;
     }
 
     public boolean isRamp() {
-        return from < to || from > to;      // NaN is no ramp
+        return from < to || from > to; // NaN is no ramp
     }
 
     /** Middle of the target at a share (0..1) of the step. */

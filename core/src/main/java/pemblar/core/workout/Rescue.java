@@ -9,12 +9,14 @@ import pemblar.core.workout.Element.Step;
 import pemblar.core.zone.Zones;
 
 /**
- * What makes a workout possible that drives the reserve below zero: the least more rest in each repetition, in steps of 15 s up to 10 min,
- * or else the least lowering of its hard steps, in steps of 1 % up to 40 %. Found by trying each on the forecast.
+ * What makes a workout possible that drives the reserve below zero: the least more rest in each repetition, in steps of
+ * 15 s up to 10 min, or else the least lowering of its hard steps, in steps of 1 % up to 40 %. Found by trying each on
+ * the forecast.
+ *
  * @param repetition in which it runs out, from 1; 0 outside any repeat
- * @param second     at whose end the reserve is below zero for the first time
+ * @param second at whose end the reserve is below zero for the first time
  * @param moreRestSeconds for each rest of the repeat; 0 when rest cannot make it possible
- * @param lowerPercent    of each hard step's target; 0 when more rest does, or nothing does
+ * @param lowerPercent of each hard step's target; 0 when more rest does, or nothing does
  */
 public record Rescue(int repetition, int second, int moreRestSeconds, int lowerPercent) {
     private static final int REST_STEP = 15;
@@ -27,11 +29,13 @@ public record Rescue(int repetition, int second, int moreRestSeconds, int lowerP
         int second = firstBelowZero(forecast);
         PlannedStep step = stepAt(forecast, second);
         int rest = step.flat().repetition() == 0 ? 0 : leastRest(workout, zones);
-        return Optional.of(new Rescue(step.flat().repetition(), second, rest, rest > 0 ? 0 : leastLowering(workout, zones)));
+        return Optional.of(
+                new Rescue(step.flat().repetition(), second, rest, rest > 0 ? 0 : leastLowering(workout, zones)));
     }
 
     private static int firstBelowZero(Forecast forecast) {
-        for (int i = 0; i < forecast.reserve().orElseThrow().size(); i++) if (forecast.reserve().get().at(i) < 0) return i;
+        for (int i = 0; i < forecast.reserve().orElseThrow().size(); i++)
+            if (forecast.reserve().get().at(i) < 0) return i;
         return forecast.lowestReserve().map(Reserve.Lowest::index).orElse(0);
     }
 
@@ -48,8 +52,19 @@ public record Rescue(int repetition, int second, int moreRestSeconds, int lowerP
     private static int leastRest(Workout workout, Zones zones) {
         for (int more = REST_STEP; more <= MOST_REST; more += REST_STEP) {
             int added = more;
-            Workout longer = changed(workout, zones, (step, hard) -> hard || !(step.length() instanceof Length.Time time) ? step
-                : new Step(step.name(), new Length.Time(Math.min(86_400, time.seconds() + added)), step.target(), step.cadence(), step.posture(), step.cue()), true);
+            Workout longer = changed(
+                    workout,
+                    zones,
+                    (step, hard) -> hard || !(step.length() instanceof Length.Time time)
+                            ? step
+                            : new Step(
+                                    step.name(),
+                                    new Length.Time(Math.min(86_400, time.seconds() + added)),
+                                    step.target(),
+                                    step.cadence(),
+                                    step.posture(),
+                                    step.cue()),
+                    true);
             if (longer == null) return 0;
             if (isPossible(longer, zones)) return more;
         }
@@ -59,20 +74,38 @@ public record Rescue(int repetition, int second, int moreRestSeconds, int lowerP
     private static int leastLowering(Workout workout, Zones zones) {
         for (int percent = 1; percent <= MOST_LOWER; percent++) {
             double factor = 1 - percent / 100.0;
-            Workout lower = changed(workout, zones, (step, hard) -> !hard ? step : new Step(step.name(), step.length(), lowered(step.target(), factor), step.cadence(), step.posture(), step.cue()), false);
+            Workout lower = changed(
+                    workout,
+                    zones,
+                    (step, hard) -> !hard
+                            ? step
+                            : new Step(
+                                    step.name(),
+                                    step.length(),
+                                    lowered(step.target(), factor),
+                                    step.cadence(),
+                                    step.posture(),
+                                    step.cue()),
+                    false);
             if (lower != null && isPossible(lower, zones)) return percent;
         }
         return 0;
     }
 
     private static Target lowered(Target target, double factor) {
-        if (target instanceof Target.Percent p) return new Target.Percent(Math.max(1, p.from() * factor), Math.max(1, p.to() * factor), p.ramp(), p.basis());
-        if (target instanceof Target.Absolute a) return new Target.Absolute(a.from() * factor, a.to() * factor, a.ramp(), a.basis());
+        if (target instanceof Target.Percent p)
+            return new Target.Percent(
+                    Math.max(1, p.from() * factor), Math.max(1, p.to() * factor), p.ramp(), p.basis());
+        if (target instanceof Target.Absolute a)
+            return new Target.Absolute(a.from() * factor, a.to() * factor, a.ramp(), a.basis());
         return target;
     }
 
     private static boolean isPossible(Workout workout, Zones zones) {
-        return Forecast.of(workout, zones).lowestReserve().filter(lowest -> lowest.joules() >= 0).isPresent();
+        return Forecast.of(workout, zones)
+                .lowestReserve()
+                .filter(lowest -> lowest.joules() >= 0)
+                .isPresent();
     }
 
     private interface Change {
@@ -81,25 +114,45 @@ public record Rescue(int repetition, int second, int moreRestSeconds, int lowerP
 
     /** Changes every step, told whether it is above critical power; null when the change makes no valid workout. */
     private static Workout changed(Workout workout, Zones zones, Change change, boolean onlyInRepeats) {
-        double critical = zones.thresholds().forSport(workout.sport()).get(pemblar.core.threshold.Quantity.CRITICAL_POWER).orElse(Double.NaN);
-        double threshold = zones.thresholds().forSport(workout.sport()).get(pemblar.core.threshold.Quantity.THRESHOLD_POWER).orElse(Double.NaN);
+        double critical = zones.thresholds()
+                .forSport(workout.sport())
+                .get(pemblar.core.threshold.Quantity.CRITICAL_POWER)
+                .orElse(Double.NaN);
+        double threshold = zones.thresholds()
+                .forSport(workout.sport())
+                .get(pemblar.core.threshold.Quantity.THRESHOLD_POWER)
+                .orElse(Double.NaN);
         try {
-            return new Workout(workout.sport(), workout.basis(), changed(workout.elements(), workout, zones, critical / threshold, change, !onlyInRepeats));
+            return new Workout(
+                    workout.sport(),
+                    workout.basis(),
+                    changed(workout.elements(), workout, zones, critical / threshold, change, !onlyInRepeats));
         } catch (IllegalArgumentException e) {
             return null;
         }
     }
 
-    private static List<Element> changed(List<Element> elements, Workout workout, Zones zones, double hardFrom, Change change, boolean here) {
+    private static List<Element> changed(
+            List<Element> elements, Workout workout, Zones zones, double hardFrom, Change change, boolean here) {
         List<Element> all = new ArrayList<>();
         for (Element element : elements) {
-            if (element instanceof Repeat repeat) all.add(new Repeat(repeat.name(), repeat.times(), changed(repeat.elements(), workout, zones, hardFrom, change, true)));
-            else all.add(here ? change.of((Step) element, intensity((Step) element, workout, zones) > hardFrom) : element);
+            if (element instanceof Repeat repeat)
+                all.add(new Repeat(
+                        repeat.name(),
+                        repeat.times(),
+                        changed(repeat.elements(), workout, zones, hardFrom, change, true)));
+            else
+                all.add(
+                        here
+                                ? change.of((Step) element, intensity((Step) element, workout, zones) > hardFrom)
+                                : element);
         }
         return all;
     }
 
     private static double intensity(Step step, Workout workout, Zones zones) {
-        return Plan.resolve(new Workout(workout.sport(), workout.basis(), List.of(step)), zones).get(0).intensity();
+        return Plan.resolve(new Workout(workout.sport(), workout.basis(), List.of(step)), zones)
+                .get(0)
+                .intensity();
     }
 }

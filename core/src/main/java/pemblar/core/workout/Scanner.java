@@ -11,7 +11,8 @@ final class Scanner {
     private int mark;
 
     Scanner(String text) {
-        this.text = text.replace("\r\n", "\n").replace('\r', '\n').replace('×', 'x').replace('–', '-');
+        this.text =
+                text.replace("\r\n", "\n").replace('\r', '\n').replace('×', 'x').replace('–', '-');
         String folded = this.text.toLowerCase(Locale.ROOT);
         this.lower = folded.length() == this.text.length() ? folded : this.text;
     }
@@ -141,7 +142,9 @@ final class Scanner {
     double number() {
         spaces();
         int start = at;
-        while (at < text.length() && at - start < 12 && (isDigit(at) || text.charAt(at) == '.' && at > start && isDigit(at + 1))) at++;
+        while (at < text.length()
+                && at - start < 12
+                && (isDigit(at) || text.charAt(at) == '.' && at > start && isDigit(at + 1))) at++;
         if (at == start) throw expected("a number");
         try {
             return Double.parseDouble(text.substring(start, at));
@@ -207,7 +210,8 @@ final class Scanner {
         spaces();
         int start = ++at;
         int end = text.indexOf('"', start);
-        if (end < 0 || text.substring(start, end).contains("\n")) throw problemAt(start - 1, "a closing quotation mark on the same line");
+        if (end < 0 || text.substring(start, end).contains("\n"))
+            throw problemAt(start - 1, "a closing quotation mark on the same line");
         if (end - start > 200) throw problemAt(start - 1, "a cue of at most 200 characters");
         at = end + 1;
         return text.substring(start, end);
@@ -215,7 +219,10 @@ final class Scanner {
 
     private boolean ahead(String pattern) {
         spaces();
-        return java.util.regex.Pattern.compile(pattern).matcher(lower).region(at, Math.min(lower.length(), at + 60)).lookingAt();
+        return java.util.regex.Pattern.compile(pattern)
+                .matcher(lower)
+                .region(at, Math.min(lower.length(), at + 60))
+                .lookingAt();
     }
 
     boolean isCadence() {

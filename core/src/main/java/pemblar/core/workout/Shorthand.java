@@ -22,7 +22,8 @@ public final class Shorthand {
     public record Problem(int line, int column, String found, String expected) {
         @Override
         public String toString() {
-            return "line " + line + ", column " + column + ": " + (found.isEmpty() ? "the text ends" : "found '" + found + "'") + ", expected " + expected;
+            return "line " + line + ", column " + column + ": "
+                    + (found.isEmpty() ? "the text ends" : "found '" + found + "'") + ", expected " + expected;
         }
     }
 
@@ -36,13 +37,16 @@ public final class Shorthand {
     /** Reads a text whose bare percentages and zones are of {@code basis}. Case and spaces do not matter. */
     public static Reading read(String text, Sport sport, Basis basis) {
         if (text.length() > MAX_CHARACTERS)
-            return new Reading(Optional.empty(), Optional.of(new Problem(1, 1, text.substring(0, 12), "at most " + MAX_CHARACTERS + " characters")));
+            return new Reading(
+                    Optional.empty(),
+                    Optional.of(new Problem(1, 1, text.substring(0, 12), "at most " + MAX_CHARACTERS + " characters")));
         Shorthand reader = new Shorthand(text);
         try {
             List<Element> elements = reader.elements(0);
             if (!reader.in.atEnd()) throw reader.in.expected("a comma, a new line or the end");
             reader.in.mark();
-            return new Reading(Optional.of(reader.in.checked(() -> new Workout(sport, basis, elements))), Optional.empty());
+            return new Reading(
+                    Optional.of(reader.in.checked(() -> new Workout(sport, basis, elements))), Optional.empty());
         } catch (Scanner.Unexpected e) {
             return new Reading(Optional.empty(), Optional.of(e.problem()));
         }
@@ -90,7 +94,9 @@ public final class Shorthand {
             else if (target == null) target = new TargetReader(in).read();
             else throw in.expected("a cadence, seated, standing, a cue in quotes, a comma or a new line");
         }
-        if (target == null) throw in.expected("a target such as 95%, 60-65%, 45>65%, z2, 240W, 150bpm, 4:10/km, 1:45/100m, rpe 6, open or rest");
+        if (target == null)
+            throw in.expected(
+                    "a target such as 95%, 60-65%, 45>65%, z2, 240W, 150bpm, 4:10/km, 1:45/100m, rpe 6, open or rest");
         Target found = target;
         Cadence turning = cadence;
         Posture held = posture;
@@ -108,7 +114,8 @@ public final class Shorthand {
             double value = in.number();
             String unit = in.unit("min", "mi", "km", "h", "s", "m");
             if (unit == null) throw in.expected("a unit of length: s, min, h, m, km or mi");
-            if (any && (unit.equals("km") || unit.equals("mi") || unit.equals("m"))) throw in.refused("a length in time or in distance, not both");
+            if (any && (unit.equals("km") || unit.equals("mi") || unit.equals("m")))
+                throw in.refused("a length in time or in distance, not both");
             if (unit.equals("km") || unit.equals("mi") || unit.equals("m")) return distance(value, unit);
             seconds += value * (unit.equals("h") ? 3600 : unit.equals("min") ? 60 : 1);
             any = true;

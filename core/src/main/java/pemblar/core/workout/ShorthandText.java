@@ -8,7 +8,9 @@ import pemblar.core.workout.Element.Posture;
 import pemblar.core.workout.Element.Repeat;
 import pemblar.core.workout.Element.Step;
 
-/** Writes a workout in the normal form of the shorthand: reading it gives the same workout, writing that the same text. */
+/**
+ * Writes a workout in the normal form of the shorthand: reading it gives the same workout, writing that the same text.
+ */
 public final class ShorthandText {
     private ShorthandText() {}
 
@@ -21,7 +23,10 @@ public final class ShorthandText {
         for (Element element : elements) {
             if (!text.isEmpty()) text.append(element.name().isEmpty() ? ", " : "\n");
             if (!element.name().isEmpty()) text.append(element.name()).append(": ");
-            text.append(element instanceof Repeat r ? r.times() + " x (" + elements(r.elements(), sport) + ")" : step((Step) element, sport));
+            text.append(
+                    element instanceof Repeat r
+                            ? r.times() + " x (" + elements(r.elements(), sport) + ")"
+                            : step((Step) element, sport));
         }
         return text.toString();
     }
@@ -43,19 +48,26 @@ public final class ShorthandText {
 
     private static String time(int seconds) {
         if (seconds < 120 && seconds % 60 != 0) return seconds + "s";
-        return (seconds >= 3600 ? seconds / 3600 + "h" : "") + (seconds % 3600 >= 60 ? seconds % 3600 / 60 + "min" : "") + (seconds % 60 > 0 ? seconds % 60 + "s" : "");
+        return (seconds >= 3600 ? seconds / 3600 + "h" : "")
+                + (seconds % 3600 >= 60 ? seconds % 3600 / 60 + "min" : "")
+                + (seconds % 60 > 0 ? seconds % 60 + "s" : "");
     }
 
     private static String distance(double metres) {
         double miles = metres / Pace.METRES_PER_MILE;
-        if (Math.abs(metres - Math.rint(metres)) > 1e-6 && Math.abs(miles * 100 - Math.rint(miles * 100)) < 1e-6) return number(miles) + "mi";
-        return metres >= 1000 && Math.abs(metres / 100 - Math.rint(metres / 100)) < 1e-9 ? number(metres / 1000) + "km" : number(metres) + "m";
+        if (Math.abs(metres - Math.rint(metres)) > 1e-6 && Math.abs(miles * 100 - Math.rint(miles * 100)) < 1e-6)
+            return number(miles) + "mi";
+        return metres >= 1000 && Math.abs(metres / 100 - Math.rint(metres / 100)) < 1e-9
+                ? number(metres / 1000) + "km"
+                : number(metres) + "m";
     }
 
     /** A target as the shorthand writes it, as 60-65%; a pace as the sport reads it. */
     public static String target(Target target, Sport sport) {
         if (target instanceof Target.Percent p) return span(p.from(), p.to(), p.ramp()) + "%" + basis(p.basis());
-        if (target instanceof Target.Zone z) return "z" + z.from() + (z.to() > z.from() ? "-" + z.to() : "") + (z.basis() == null ? "" : " " + z.basis().key());
+        if (target instanceof Target.Zone z)
+            return "z" + z.from() + (z.to() > z.from() ? "-" + z.to() : "")
+                    + (z.basis() == null ? "" : " " + z.basis().key());
         if (target instanceof Target.Effort e) return "rpe " + span(e.from(), e.to(), false);
         if (target instanceof Target.Absolute a) return absolute(a, sport);
         return target instanceof Target.Rest ? "rest" : "open";
@@ -97,7 +109,9 @@ public final class ShorthandText {
     }
 
     static String number(double value) {
-        java.math.BigDecimal rounded = java.math.BigDecimal.valueOf(value).setScale(2, java.math.RoundingMode.HALF_UP).stripTrailingZeros();
+        java.math.BigDecimal rounded = java.math.BigDecimal.valueOf(value)
+                .setScale(2, java.math.RoundingMode.HALF_UP)
+                .stripTrailingZeros();
         return rounded.toPlainString();
     }
 }

@@ -4,15 +4,17 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * How fast an athlete rides at a power, from their own recent rides: ln(speed) = level + slope ln(power), by least squares on the means of whole
- * rides. It holds for the roads and the wind they usually have.
- * @param rides    it rests on
+ * How fast an athlete rides at a power, from their own recent rides: ln(speed) = level + slope ln(power), by least
+ * squares on the means of whole rides. It holds for the roads and the wind they usually have.
+ *
+ * @param rides it rests on
  * @param deviation of ln(speed) about the line: about the share by which a single ride differs
  */
 public record SpeedOfPower(double level, double slope, int rides, double deviation) {
     private static final int FEWEST = 8;
     /** Highest over lowest power that the rides need to tell a slope. */
     private static final double SPREAD = 1.15;
+
     private static final double LEAST_SLOPE = 0.1;
     private static final double MOST_SLOPE = 1.0;
 
@@ -24,14 +26,24 @@ public record SpeedOfPower(double level, double slope, int rides, double deviati
         double most = rides.stream().mapToDouble(Ride::watts).max().orElse(0);
         double least = rides.stream().mapToDouble(Ride::watts).min().orElse(1);
         if (rides.size() < FEWEST || most < SPREAD * least) return Optional.empty();
-        double meanX = rides.stream().mapToDouble(r -> Math.log(r.watts())).average().orElseThrow();
-        double meanY = rides.stream().mapToDouble(r -> Math.log(r.metresPerSecond())).average().orElseThrow();
-        double squares = rides.stream().mapToDouble(r -> Math.pow(Math.log(r.watts()) - meanX, 2)).sum();
-        double products = rides.stream().mapToDouble(r -> (Math.log(r.watts()) - meanX) * (Math.log(r.metresPerSecond()) - meanY)).sum();
+        double meanX =
+                rides.stream().mapToDouble(r -> Math.log(r.watts())).average().orElseThrow();
+        double meanY = rides.stream()
+                .mapToDouble(r -> Math.log(r.metresPerSecond()))
+                .average()
+                .orElseThrow();
+        double squares = rides.stream()
+                .mapToDouble(r -> Math.pow(Math.log(r.watts()) - meanX, 2))
+                .sum();
+        double products = rides.stream()
+                .mapToDouble(r -> (Math.log(r.watts()) - meanX) * (Math.log(r.metresPerSecond()) - meanY))
+                .sum();
         double slope = products / squares;
         if (!(slope >= LEAST_SLOPE && slope <= MOST_SLOPE)) return Optional.empty();
         double level = meanY - slope * meanX;
-        double residuals = rides.stream().mapToDouble(r -> Math.pow(Math.log(r.metresPerSecond()) - level - slope * Math.log(r.watts()), 2)).sum();
+        double residuals = rides.stream()
+                .mapToDouble(r -> Math.pow(Math.log(r.metresPerSecond()) - level - slope * Math.log(r.watts()), 2))
+                .sum();
         return Optional.of(new SpeedOfPower(level, slope, rides.size(), Math.sqrt(residuals / (rides.size() - 2))));
     }
 

@@ -2,7 +2,8 @@ package pemblar.core.workout;
 
 /** Reads a target of the shorthand. */
 final class TargetReader {
-    private static final String ACCEPTED = "a target such as 95%, 60-65%, 45>65%, z2, 240W, 150bpm, 4:10/km, 1:45/100m, rpe 6, open or rest";
+    private static final String ACCEPTED =
+            "a target such as 95%, 60-65%, 45>65%, z2, 240W, 150bpm, 4:10/km, 1:45/100m, rpe 6, open or rest";
     private final Scanner in;
 
     TargetReader(Scanner in) {
@@ -61,7 +62,8 @@ final class TargetReader {
         if (in.skip('%')) {
             Basis basis = basis();
             if (!(Math.min(from, to) >= 1 && Math.max(from, to) <= 300)) throw in.refused("1 to 300 % of threshold");
-            return in.checked(() -> new Target.Percent(ramp ? from : Math.min(from, to), ramp ? to : Math.max(from, to), ramp, basis));
+            return in.checked(() ->
+                    new Target.Percent(ramp ? from : Math.min(from, to), ramp ? to : Math.max(from, to), ramp, basis));
         }
         if (in.word("w")) return absolute(from, to, ramp, Basis.POWER, "1 to 2500 W");
         if (in.word("bpm")) return absolute(from, to, ramp, Basis.HEART_RATE, "40 to 240 bpm");

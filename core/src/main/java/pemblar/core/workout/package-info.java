@@ -1,4 +1,2 @@
-/**
- * Workouts: steps, targets, shorthand and forecast. Start at {@link pemblar.core.workout.Workout}.
- */
+/** Workouts: steps, targets, shorthand and forecast. Start at {@link pemblar.core.workout.Workout}. */
 package pemblar.core.workout;

@@ -15,7 +15,9 @@ public record DatedZones(DatedValues values, List<Dated> sets) {
     /** A scheme taken up for a sport, and the first day on which it holds. */
     public record Dated(Key key, LocalDate from, ZoneScheme scheme) {
         public Dated {
-            if (key.measure() != scheme.measure()) throw new IllegalArgumentException("a scheme for " + scheme.measure() + " cannot serve " + key.measure());
+            if (key.measure() != scheme.measure())
+                throw new IllegalArgumentException(
+                        "a scheme for " + scheme.measure() + " cannot serve " + key.measure());
         }
     }
 
@@ -32,10 +34,17 @@ public record DatedZones(DatedValues values, List<Dated> sets) {
 
     /** The days that a set put on a day changes: until the next set of the same kind. */
     public Span spanOf(Key key, LocalDate from) {
-        return new Span(from, sets.stream().filter(s -> s.key().equals(key) && s.from().isAfter(from)).map(Dated::from).findFirst());
+        return new Span(
+                from,
+                sets.stream()
+                        .filter(s -> s.key().equals(key) && s.from().isAfter(from))
+                        .map(Dated::from)
+                        .findFirst());
     }
 
     public Optional<Dated> latest(Key key, LocalDate day) {
-        return sets.stream().filter(s -> s.key().equals(key) && !s.from().isAfter(day)).reduce((a, b) -> b);
+        return sets.stream()
+                .filter(s -> s.key().equals(key) && !s.from().isAfter(day))
+                .reduce((a, b) -> b);
     }
 }

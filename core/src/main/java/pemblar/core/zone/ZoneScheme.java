@@ -5,17 +5,19 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import pemblar.core.sport.Measure;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
-import pemblar.core.sport.Measure;
 
 /**
- * A way to divide a quantity, before anybody's values are known: the same scheme serves many athletes. A boundary is one
- * number shared by two zones; every edit answers a scheme whose boundaries strictly rise.
+ * A way to divide a quantity, before anybody's values are known: the same scheme serves many athletes. A boundary is
+ * one number shared by two zones; every edit answers a scheme whose boundaries strictly rise.
+ *
  * @param boundaries in % of the reference; for {@link Reference#ABSOLUTE} in the quantity's own unit (W, bpm, m/s)
- * @param names      one more than boundaries
+ * @param names one more than boundaries
  */
-public record ZoneScheme(String name, Measure measure, Reference reference, List<Double> boundaries, List<String> names) {
+public record ZoneScheme(
+        String name, Measure measure, Reference reference, List<Double> boundaries, List<String> names) {
     public static final int FEWEST_ZONES = 2;
     public static final int MOST_ZONES = 9;
     public static final int LONGEST_NAME = 40;
@@ -24,7 +26,11 @@ public record ZoneScheme(String name, Measure measure, Reference reference, List
 
     /** What the boundaries are measured against. */
     public enum Reference {
-        THRESHOLD, MAXIMUM, RESERVE, CRITICAL_POWER, ABSOLUTE;
+        THRESHOLD,
+        MAXIMUM,
+        RESERVE,
+        CRITICAL_POWER,
+        ABSOLUTE;
 
         /** True when the reference exists for a measure. */
         public boolean serves(Measure measure) {
@@ -39,18 +45,25 @@ public record ZoneScheme(String name, Measure measure, Reference reference, List
     public ZoneScheme {
         boundaries = List.copyOf(boundaries);
         names = List.copyOf(names);
-        if (name.isBlank() || name.length() > LONGEST_NAME) throw new IllegalArgumentException("name must have 1 to " + LONGEST_NAME + " characters");
-        if (!reference.serves(measure)) throw new IllegalArgumentException(reference + " is no reference for " + measure);
+        if (name.isBlank() || name.length() > LONGEST_NAME)
+            throw new IllegalArgumentException("name must have 1 to " + LONGEST_NAME + " characters");
+        if (!reference.serves(measure))
+            throw new IllegalArgumentException(reference + " is no reference for " + measure);
         if (names.size() < FEWEST_ZONES || names.size() > MOST_ZONES)
-            throw new IllegalArgumentException("zones must be " + FEWEST_ZONES + " to " + MOST_ZONES + ", were " + names.size());
+            throw new IllegalArgumentException(
+                    "zones must be " + FEWEST_ZONES + " to " + MOST_ZONES + ", were " + names.size());
         if (names.size() != boundaries.size() + 1)
-            throw new IllegalArgumentException("names must be one more than boundaries, were " + names.size() + " for " + boundaries.size());
+            throw new IllegalArgumentException(
+                    "names must be one more than boundaries, were " + names.size() + " for " + boundaries.size());
         for (String zone : names)
-            if (zone.isBlank() || zone.length() > LONGEST_NAME) throw new IllegalArgumentException("each zone's name must have 1 to " + LONGEST_NAME + " characters");
+            if (zone.isBlank() || zone.length() > LONGEST_NAME)
+                throw new IllegalArgumentException("each zone's name must have 1 to " + LONGEST_NAME + " characters");
         double before = 0;
         double most = reference == Reference.ABSOLUTE ? MOST_ABSOLUTE : MOST_PERCENT;
         for (double boundary : boundaries) {
-            if (!(boundary > before && boundary <= most)) throw new IllegalArgumentException("boundaries must rise from above 0 to at most " + most + ", " + boundary + " follows " + before);
+            if (!(boundary > before && boundary <= most))
+                throw new IllegalArgumentException("boundaries must rise from above 0 to at most " + most + ", "
+                        + boundary + " follows " + before);
             before = boundary;
         }
     }
@@ -61,13 +74,18 @@ public record ZoneScheme(String name, Measure measure, Reference reference, List
     }
 
     /**
-     * Moves one boundary. It stops a {@link #gap} short of its neighbours, so that no order of edits makes them disagree.
+     * Moves one boundary. It stops a {@link #gap} short of its neighbours, so that no order of edits makes them
+     * disagree.
+     *
      * @param index of the boundary, from 0
      */
     public ZoneScheme moved(int index, double to) {
-        double least = index == 0 ? Math.min(boundaries.get(0), gap()) : boundaries.get(index - 1) + Math.min(gap(), spaceBelow(index));
-        double most = index == boundaries.size() - 1 ? reference == Reference.ABSOLUTE ? MOST_ABSOLUTE : MOST_PERCENT
-            : boundaries.get(index + 1) - Math.min(gap(), boundaries.get(index + 1) - boundaries.get(index));
+        double least = index == 0
+                ? Math.min(boundaries.get(0), gap())
+                : boundaries.get(index - 1) + Math.min(gap(), spaceBelow(index));
+        double most = index == boundaries.size() - 1
+                ? reference == Reference.ABSOLUTE ? MOST_ABSOLUTE : MOST_PERCENT
+                : boundaries.get(index + 1) - Math.min(gap(), boundaries.get(index + 1) - boundaries.get(index));
         List<Double> changed = new ArrayList<>(boundaries);
         changed.set(index, Math.max(least, Math.min(most, to)));
         return with(changed, names);
@@ -114,6 +132,7 @@ public record ZoneScheme(String name, Measure measure, Reference reference, List
 
     /**
      * The zones with an athlete's values.
+     *
      * @param values those of the sport ({@link Thresholds#forSport}); empty is answered when the reference is not known
      */
     public Optional<ZoneSet> with(Thresholds values) {
@@ -131,6 +150,8 @@ public record ZoneScheme(String name, Measure measure, Reference reference, List
     }
 
     private Optional<ZoneSet> on(OptionalDouble value, double offset) {
-        return value.isPresent() ? Optional.of(new ZoneSet(measure, value.getAsDouble(), offset, boundaries, names)) : Optional.empty();
+        return value.isPresent()
+                ? Optional.of(new ZoneSet(measure, value.getAsDouble(), offset, boundaries, names))
+                : Optional.empty();
     }
 }

@@ -5,23 +5,27 @@ import pemblar.core.recording.Series;
 import pemblar.core.sport.Measure;
 
 /**
- * Zones of one quantity: n - 1 boundaries, strictly rising, in percent of a reference; zone i (from 1) is
- * [boundary i-1, boundary i). A boundary is one number shared by two zones, so neighbours cannot disagree.
+ * Zones of one quantity: n - 1 boundaries, strictly rising, in percent of a reference; zone i (from 1) is [boundary
+ * i-1, boundary i). A boundary is one number shared by two zones, so neighbours cannot disagree.
+ *
  * @param reference threshold, maximum or reserve, in the quantity's own unit
- * @param offset    added to every value: the resting heart rate for zones of the reserve, else 0
- * @param percents  boundaries in % of the reference
- * @param names     one for each zone
+ * @param offset added to every value: the resting heart rate for zones of the reserve, else 0
+ * @param percents boundaries in % of the reference
+ * @param names one for each zone
  */
 public record ZoneSet(Measure measure, double reference, double offset, List<Double> percents, List<String> names) {
     public ZoneSet {
         percents = List.copyOf(percents);
         names = List.copyOf(names);
-        if (!(reference > 0 && reference < 10_000)) throw new IllegalArgumentException("reference must be in (0, 10000), was " + reference);
+        if (!(reference > 0 && reference < 10_000))
+            throw new IllegalArgumentException("reference must be in (0, 10000), was " + reference);
         if (names.size() != percents.size() + 1)
-            throw new IllegalArgumentException("names must be one more than boundaries, were " + names.size() + " for " + percents.size());
+            throw new IllegalArgumentException(
+                    "names must be one more than boundaries, were " + names.size() + " for " + percents.size());
         for (int i = 1; i < percents.size(); i++)
             if (!(percents.get(i) > percents.get(i - 1)))
-                throw new IllegalArgumentException("boundaries must rise, " + percents.get(i) + " follows " + percents.get(i - 1));
+                throw new IllegalArgumentException(
+                        "boundaries must rise, " + percents.get(i) + " follows " + percents.get(i - 1));
     }
 
     /** Seconds in each zone, and those whose value is missing. */
@@ -39,7 +43,9 @@ public record ZoneSet(Measure measure, double reference, double offset, List<Dou
         return names.size();
     }
 
-    /** Zone of a value, from 1; compared exactly as 100 (v - offset) >= p reference. NaN is in no zone and answers 0. */
+    /**
+     * Zone of a value, from 1; compared exactly as 100 (v - offset) >= p reference. NaN is in no zone and answers 0.
+     */
     public int zoneOf(double value) {
         if (Double.isNaN(value)) return 0;
         int zone = 1;

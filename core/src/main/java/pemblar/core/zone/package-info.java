@@ -1,4 +1,2 @@
-/**
- * Zone sets, the schemes that ship, and time in zones. Start at {@link pemblar.core.zone.ZoneSet}.
- */
+/** Zone sets, the schemes that ship, and time in zones. Start at {@link pemblar.core.zone.ZoneSet}. */
 package pemblar.core.zone;

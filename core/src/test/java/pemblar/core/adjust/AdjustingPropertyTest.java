@@ -19,20 +19,35 @@ import pemblar.core.adjust.Trigger.Kind;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Priority;
 
-/** Whatever happened: effects are those of the changed plan, broken limits are named, pins stay, nothing twice, and what is proposed helps. */
+/**
+ * Whatever happened: effects are those of the changed plan, broken limits are named, pins stay, nothing twice, and what
+ * is proposed helps.
+ */
 class AdjustingPropertyTest {
     private static final int SEEDS = 5000;
 
     /** Days ahead with their load, made by the words of the definition alone. */
-    private static Map<LocalDate, Double> loads(Situation s, Map<String, Session> sessions, Map<LocalDate, Double> targets, boolean events) {
+    private static Map<LocalDate, Double> loads(
+            Situation s, Map<String, Session> sessions, Map<LocalDate, Double> targets, boolean events) {
         Map<LocalDate, Double> loads = new HashMap<>();
         for (Session p : sessions.values()) loads.merge(p.day(), p.load(), Double::sum);
-        if (events) for (Situation.Coming c : s.events()) for (int i = 0; i < c.event().days(); i++) loads.merge(c.event().day().plusDays(i), c.event().load() / c.event().days(), Double::sum);
+        if (events)
+            for (Situation.Coming c : s.events())
+                for (int i = 0; i < c.event().days(); i++)
+                    loads.merge(
+                            c.event().day().plusDays(i),
+                            c.event().load() / c.event().days(),
+                            Double::sum);
         for (Situation.Target block : s.blocks()) {
-            boolean used = s.ahead().stream().anyMatch(a -> block.contains(a.day())) || s.behind().stream().anyMatch(b -> block.contains(b.planned().day())) || sessions.values().stream().anyMatch(p -> block.contains(p.day()));
+            boolean used = s.ahead().stream().anyMatch(a -> block.contains(a.day()))
+                    || s.behind().stream()
+                            .anyMatch(b -> block.contains(b.planned().day()))
+                    || sessions.values().stream().anyMatch(p -> block.contains(p.day()));
             if (used) continue;
             List<LocalDate> days = new ArrayList<>();
-            for (LocalDate d = block.first(); !d.isAfter(block.last()); d = d.plusDays(1)) if (!s.isEventDay(d) && s.awayOn(d).filter(a -> a.hoursPerWeek() <= 0).isEmpty()) days.add(d);
+            for (LocalDate d = block.first(); !d.isAfter(block.last()); d = d.plusDays(1))
+                if (!s.isEventDay(d)
+                        && s.awayOn(d).filter(a -> a.hoursPerWeek() <= 0).isEmpty()) days.add(d);
             for (LocalDate d : days) loads.merge(d, targets.get(block.first()) / days.size(), Double::sum);
         }
         return loads;
@@ -45,12 +60,22 @@ class AdjustingPropertyTest {
         s.blocks().forEach(b -> targets.put(b.first(), b.load()));
         for (Change change : changes) {
             if (change instanceof Change.Move m) {
-                Session old = sessions.containsKey(m.session()) ? sessions.get(m.session()) : s.behind().stream().map(Situation.Behind::planned).filter(b -> b.id().equals(m.session())).findFirst().orElseThrow();
+                Session old = sessions.containsKey(m.session())
+                        ? sessions.get(m.session())
+                        : s.behind().stream()
+                                .map(Situation.Behind::planned)
+                                .filter(b -> b.id().equals(m.session()))
+                                .findFirst()
+                                .orElseThrow();
                 sessions.put(m.session(), old.on(m.to(), old.startMinute()));
-            } else if (change instanceof Change.Scale c) sessions.computeIfPresent(c.session(), (id, p) -> p.scaled(c.factor()));
-            else if (change instanceof Change.Swap c) sessions.computeIfPresent(c.session(), (id, p) -> p.swapped(c.load(), c.hours(), c.hard()));
-            else if (change instanceof Change.Drop c) assertThat(sessions.remove(c.session())).isNotNull();
-            else if (change instanceof Change.Rest c) sessions.values().removeIf(p -> p.day().equals(c.day()) && !p.pinned());
+            } else if (change instanceof Change.Scale c)
+                sessions.computeIfPresent(c.session(), (id, p) -> p.scaled(c.factor()));
+            else if (change instanceof Change.Swap c)
+                sessions.computeIfPresent(c.session(), (id, p) -> p.swapped(c.load(), c.hours(), c.hard()));
+            else if (change instanceof Change.Drop c)
+                assertThat(sessions.remove(c.session())).isNotNull();
+            else if (change instanceof Change.Rest c)
+                sessions.values().removeIf(p -> p.day().equals(c.day()) && !p.pinned());
             else if (change instanceof Change.Retarget c) targets.put(c.first(), c.load());
         }
         return sessions;
@@ -72,17 +97,38 @@ class AdjustingPropertyTest {
     private static void check(Situation s, List<Change> changes, Effect effect, Set<Broken> breaks, String which) {
         Map<LocalDate, Double> targets = new HashMap<>();
         Map<String, Session> sessions = changed(s, changes, targets);
-        LocalDate aim = s.events().stream().map(Situation.Coming::event).filter(e -> e.priority() == Priority.A && e.day().isAfter(s.today())).map(e -> e.day()).min(Comparator.naturalOrder())
-            .orElse(sessions.values().stream().map(Session::day).max(Comparator.naturalOrder()).map(d -> d.plusDays(1)).orElse(s.today().plusDays(1)));
+        LocalDate aim = s.events().stream()
+                .map(Situation.Coming::event)
+                .filter(e -> e.priority() == Priority.A && e.day().isAfter(s.today()))
+                .map(e -> e.day())
+                .min(Comparator.naturalOrder())
+                .orElse(sessions.values().stream()
+                        .map(Session::day)
+                        .max(Comparator.naturalOrder())
+                        .map(d -> d.plusDays(1))
+                        .orElse(s.today().plusDays(1)));
         int days = (int) Math.max(30, aim.toEpochDay() - s.today().toEpochDay() + 2);
         List<LoadTrend.Day> all = trend(s, loads(s, sessions, targets, true), days);
         List<LoadTrend.Day> trained = trend(s, loads(s, sessions, targets, false), days);
         int index = (int) (aim.toEpochDay() - s.today().toEpochDay());
         assertThat(effect.chronic()).as(which).isCloseTo(all.get(index).chronicBefore(), within(1e-9));
         assertThat(effect.balance()).as(which).isCloseTo(all.get(index).balance(), within(1e-9));
-        assertThat(effect.lowestBalance()).as(which).isCloseTo(all.subList(1, index + 1).stream().mapToDouble(LoadTrend.Day::balance).min().orElseThrow(), within(1e-9));
+        assertThat(effect.lowestBalance())
+                .as(which)
+                .isCloseTo(
+                        all.subList(1, index + 1).stream()
+                                .mapToDouble(LoadTrend.Day::balance)
+                                .min()
+                                .orElseThrow(),
+                        within(1e-9));
         double highest = Double.NEGATIVE_INFINITY;
-        for (int i = 1; i < Math.max(2, index); i++) highest = Math.max(highest, trained.get(i).chronic() - (i >= 7 ? trained.get(i - 7).chronic() : s.chronicPast().get(i)));
+        for (int i = 1; i < Math.max(2, index); i++)
+            highest = Math.max(
+                    highest,
+                    trained.get(i).chronic()
+                            - (i >= 7
+                                    ? trained.get(i - 7).chronic()
+                                    : s.chronicPast().get(i)));
         assertThat(effect.highestBuild()).as(which).isCloseTo(highest, within(1e-9));
         if (breaks != null) assertThat(breaks).as(which).isEqualTo(broken(s, sessions, all, index, highest));
     }
@@ -93,20 +139,32 @@ class AdjustingPropertyTest {
         return LoadTrend.of(s.today(), values, new LoadTrend.Settings(7, 42, s.acute(), s.chronic()));
     }
 
-    private static Set<Broken> broken(Situation s, Map<String, Session> sessions, List<LoadTrend.Day> all, int aim, double highest) {
+    private static Set<Broken> broken(
+            Situation s, Map<String, Session> sessions, List<LoadTrend.Day> all, int aim, double highest) {
         Set<Broken> broken = EnumSet.noneOf(Broken.class);
         if (highest > s.limits().buildRate() + 1e-9) broken.add(Broken.BUILD_RATE);
         boolean hasAim = s.nextAim().isPresent();
-        if (all.subList(1, (hasAim ? Math.min(14, aim) : 14) + 1).stream().anyMatch(d -> d.balance() < s.limits().balanceFloor() - 1e-9)) broken.add(Broken.BALANCE);
+        if (all.subList(1, (hasAim ? Math.min(14, aim) : 14) + 1).stream()
+                .anyMatch(d -> d.balance() < s.limits().balanceFloor() - 1e-9)) broken.add(Broken.BALANCE);
         Map<LocalDate, Double> hours = new HashMap<>();
         sessions.values().forEach(p -> hours.merge(p.day(), p.hours(), Double::sum));
         if (hours.values().stream().anyMatch(h -> h > s.limits().hoursPerDay() + 1e-9)) broken.add(Broken.HOURS);
-        List<Session> hard = new ArrayList<>(sessions.values().stream().filter(Session::hard).toList());
-        s.behind().stream().filter(b -> b.planned().hard() && b.done().isPresent()).forEach(b -> hard.add(b.planned().swapped(b.done().get().load(), b.done().get().hours(), true)));
+        List<Session> hard =
+                new ArrayList<>(sessions.values().stream().filter(Session::hard).toList());
+        s.behind().stream()
+                .filter(b -> b.planned().hard() && b.done().isPresent())
+                .forEach(b -> hard.add(b.planned()
+                        .swapped(b.done().get().load(), b.done().get().hours(), true)));
         hard.sort(Comparator.comparing(Session::start));
         for (int i = 1; i < hard.size(); i++)
-            if (!hard.get(i).day().isBefore(s.today()) && Duration.between(hard.get(i - 1).end(), hard.get(i).start()).toSeconds() / 3600.0 < s.limits().spacingHours() - 1e-6) broken.add(Broken.SPACING);
-        if (sessions.values().stream().anyMatch(p -> !p.sport().equals("strength") && !p.sport().equals("swim") && s.isForbidden(p.day()))) broken.add(Broken.WEATHER);
+            if (!hard.get(i).day().isBefore(s.today())
+                    && Duration.between(hard.get(i - 1).end(), hard.get(i).start())
+                                            .toSeconds()
+                                    / 3600.0
+                            < s.limits().spacingHours() - 1e-6) broken.add(Broken.SPACING);
+        if (sessions.values().stream()
+                .anyMatch(p -> !p.sport().equals("strength") && !p.sport().equals("swim") && s.isForbidden(p.day())))
+            broken.add(Broken.WEATHER);
         return broken;
     }
 
@@ -119,8 +177,12 @@ class AdjustingPropertyTest {
             Map<Kind, Integer> counts = new EnumMap<>(Kind.class);
             Set<Set<Change>> seen = new HashSet<>();
             for (Proposal p : answer.proposals()) {
-                assertThat(counts.merge(p.trigger(), 1, Integer::sum)).as("seed " + seed).isLessThanOrEqualTo(3);
-                assertThat(seen.add(new HashSet<>(p.changes()))).as("seed " + seed + " twice " + p).isTrue();
+                assertThat(counts.merge(p.trigger(), 1, Integer::sum))
+                        .as("seed " + seed)
+                        .isLessThanOrEqualTo(3);
+                assertThat(seen.add(new HashSet<>(p.changes())))
+                        .as("seed " + seed + " twice " + p)
+                        .isTrue();
                 assertThat(answer.triggers()).anyMatch(t -> t.kind() == p.trigger());
             }
         }
@@ -130,10 +192,12 @@ class AdjustingPropertyTest {
     void pinsStayAndNothingGoesIntoThePast() {
         for (long seed = 0; seed < SEEDS; seed++) {
             Situation s = SeededSituations.of(seed);
-            Set<String> pinned = new HashSet<>(s.ahead().stream().filter(Session::pinned).map(Session::id).toList());
+            Set<String> pinned = new HashSet<>(
+                    s.ahead().stream().filter(Session::pinned).map(Session::id).toList());
             for (Proposal p : Adjusting.of(s).proposals())
                 for (Change change : p.changes()) {
-                    if (change instanceof Change.Move m) assertThat(m.to()).as("seed " + seed).isAfterOrEqualTo(s.today());
+                    if (change instanceof Change.Move m)
+                        assertThat(m.to()).as("seed " + seed).isAfterOrEqualTo(s.today());
                     assertThat(pinned).as("seed " + seed + " " + change).doesNotContain(touched(change));
                 }
         }
@@ -146,7 +210,10 @@ class AdjustingPropertyTest {
         return change instanceof Change.Drop m ? m.session() : "";
     }
 
-    /** A proposal's own result no longer raises its trigger in 95 %; what the body says and a moved event do not go away by a plan. */
+    /**
+     * A proposal's own result no longer raises its trigger in 95 %; what the body says and a moved event do not go away
+     * by a plan.
+     */
     @Test
     void whatIsProposedAnswersItsTrigger() {
         Map<Kind, int[]> counts = new EnumMap<>(Kind.class);
@@ -154,7 +221,8 @@ class AdjustingPropertyTest {
             Situation s = SeededSituations.of(seed);
             Adjusting.Answer answer = Adjusting.of(s);
             for (Proposal p : answer.proposals()) {
-                boolean donePast = p.trigger() == Kind.OVER && new Foresight(s, Plan.of(s)).overBuilt().isEmpty();
+                boolean donePast = p.trigger() == Kind.OVER
+                        && new Foresight(s, Plan.of(s)).overBuilt().isEmpty();
                 if (donePast || EnumSet.of(Kind.BODY, Kind.EVENT, Kind.READY).contains(p.trigger())) continue;
                 int[] count = counts.computeIfAbsent(p.trigger(), k -> new int[2]);
                 count[0]++;
@@ -164,7 +232,12 @@ class AdjustingPropertyTest {
         int all = counts.values().stream().mapToInt(c -> c[0]).sum();
         int raised = counts.values().stream().mapToInt(c -> c[1]).sum();
         StringBuilder words = new StringBuilder();
-        counts.forEach((kind, c) -> words.append(kind).append(' ').append(c[1]).append(" of ").append(c[0]).append("; "));
+        counts.forEach((kind, c) -> words.append(kind)
+                .append(' ')
+                .append(c[1])
+                .append(" of ")
+                .append(c[0])
+                .append("; "));
         assertThat((double) raised / all).as(words.toString()).isLessThan(0.05);
     }
 
@@ -172,10 +245,29 @@ class AdjustingPropertyTest {
         List<Trigger> after = Triggers.of(s, Plan.after(s, p.changes()));
         Set<List<String>> moved = new HashSet<>();
         for (Change change : p.changes()) moved.add(List.of(touched(change)));
-        if (p.trigger() == Kind.MISSED || p.trigger() == Kind.GAP) return after.stream().anyMatch(t -> (t.kind() == Kind.MISSED || t.kind() == Kind.GAP) && moved.stream().anyMatch(m -> t.sessions().containsAll(m)));
-        if (p.trigger() == Kind.STRENGTH) return after.stream().filter(t -> t.kind() == Kind.STRENGTH).count() >= before.triggers().stream().filter(t -> t.kind() == Kind.STRENGTH).count();
-        if (p.trigger() == Kind.OVER) return new Foresight(s, Plan.after(s, p.changes())).overBuilt().isPresent();
-        if (p.trigger() == Kind.AWAY || p.trigger() == Kind.WEATHER) return after.stream().filter(t -> t.kind() == p.trigger()).mapToInt(t -> t.sessions().size()).sum() >= before.triggers().stream().filter(t -> t.kind() == p.trigger()).mapToInt(t -> t.sessions().size()).sum();
-        return after.stream().filter(t -> t.kind() == p.trigger()).count() >= before.triggers().stream().filter(t -> t.kind() == p.trigger()).count();
+        if (p.trigger() == Kind.MISSED || p.trigger() == Kind.GAP)
+            return after.stream()
+                    .anyMatch(t -> (t.kind() == Kind.MISSED || t.kind() == Kind.GAP)
+                            && moved.stream().anyMatch(m -> t.sessions().containsAll(m)));
+        if (p.trigger() == Kind.STRENGTH)
+            return after.stream().filter(t -> t.kind() == Kind.STRENGTH).count()
+                    >= before.triggers().stream()
+                            .filter(t -> t.kind() == Kind.STRENGTH)
+                            .count();
+        if (p.trigger() == Kind.OVER)
+            return new Foresight(s, Plan.after(s, p.changes())).overBuilt().isPresent();
+        if (p.trigger() == Kind.AWAY || p.trigger() == Kind.WEATHER)
+            return after.stream()
+                            .filter(t -> t.kind() == p.trigger())
+                            .mapToInt(t -> t.sessions().size())
+                            .sum()
+                    >= before.triggers().stream()
+                            .filter(t -> t.kind() == p.trigger())
+                            .mapToInt(t -> t.sessions().size())
+                            .sum();
+        return after.stream().filter(t -> t.kind() == p.trigger()).count()
+                >= before.triggers().stream()
+                        .filter(t -> t.kind() == p.trigger())
+                        .count();
     }
 }

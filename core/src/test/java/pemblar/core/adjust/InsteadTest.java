@@ -15,25 +15,55 @@ import pemblar.core.adjust.Instead.Option;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.Purpose;
 
-/** Today holds intervals of 80 points; the last six days brought 250, and there is another hard session the day after tomorrow. */
+/**
+ * Today holds intervals of 80 points; the last six days brought 250, and there is another hard session the day after
+ * tomorrow.
+ */
 class InsteadTest {
     private static final LocalDate TODAY = LocalDate.of(2027, 5, 12);
-    private static final Session INTERVALS = new Session("t", TODAY, 1050, "ride", "intervals", 80, 1.25, true, false, false, false);
-    private static final List<Option> LIBRARY = List.of(option(1, Purpose.INTERVALS, 78), option(2, Purpose.INTERVALS, 60), option(3, Purpose.EASY, 45), option(4, Purpose.EASY, 40), option(5, Purpose.THRESHOLD, 75), option(6, Purpose.RECOVERY, 25));
+    private static final Session INTERVALS =
+            new Session("t", TODAY, 1050, "ride", "intervals", 80, 1.25, true, false, false, false);
+    private static final List<Option> LIBRARY = List.of(
+            option(1, Purpose.INTERVALS, 78),
+            option(2, Purpose.INTERVALS, 60),
+            option(3, Purpose.EASY, 45),
+            option(4, Purpose.EASY, 40),
+            option(5, Purpose.THRESHOLD, 75),
+            option(6, Purpose.RECOVERY, 25));
 
     private static Option option(long id, Purpose purpose, double load) {
         return new Option(id, 100, purpose, 3600, load, OptionalDouble.of(4000));
     }
 
     private static Situation situation(boolean restDay, List<Situation.Checkin> mornings) {
-        Session hard = new Session("h", TODAY.plusDays(2), 1050, "ride", "threshold", 80, 1.25, true, false, false, false);
+        Session hard =
+                new Session("h", TODAY.plusDays(2), 1050, "ride", "threshold", 80, 1.25, true, false, false, false);
         List<Session> ahead = new ArrayList<>(restDay ? List.of(hard) : List.of(INTERVALS, hard));
         List<Situation.Behind> behind = new ArrayList<>();
         for (int i = 1; i <= 7; i++) {
-            Session planned = new Session("b" + i, TODAY.minusDays(i), 1050, "ride", "easy", 50, 1, false, false, false, false);
-            behind.add(new Situation.Behind(planned, i == 3 ? Optional.empty() : Optional.of(new Situation.Done(50, 1)), OptionalDouble.empty(), false));
+            Session planned =
+                    new Session("b" + i, TODAY.minusDays(i), 1050, "ride", "easy", 50, 1, false, false, false, false);
+            behind.add(new Situation.Behind(
+                    planned,
+                    i == 3 ? Optional.empty() : Optional.of(new Situation.Done(50, 1)),
+                    OptionalDouble.empty(),
+                    false));
         }
-        return new Situation(TODAY, 45, 45, Collections.nCopies(7, 45.0), LoadTrend.Settings.DEFAULT, behind, ahead, List.of(), List.of(), new Situation.Limits(8, 4, 36, -40, Double.NaN, true), mornings, List.of(), List.of(), List.of());
+        return new Situation(
+                TODAY,
+                45,
+                45,
+                Collections.nCopies(7, 45.0),
+                LoadTrend.Settings.DEFAULT,
+                behind,
+                ahead,
+                List.of(),
+                List.of(),
+                new Situation.Limits(8, 4, 36, -40, Double.NaN, true),
+                mornings,
+                List.of(),
+                List.of(),
+                List.of());
     }
 
     private static List<Long> ids(Instead.Answer answer) {
@@ -45,7 +75,9 @@ class InsteadTest {
         Instead.Answer answer = Instead.of(situation(false, List.of()), LIBRARY, Feeling.AS_USUAL);
         assertThat(ids(answer)).containsExactly(1L, 2L, 3L);
         assertThat(answer.replaced()).contains(INTERVALS);
-        assertThat(answer.plannedWeek()).as("five done days within 7, and today").isEqualTo(5 * 50 + 80);
+        assertThat(answer.plannedWeek())
+                .as("five done days within 7, and today")
+                .isEqualTo(5 * 50 + 80);
         assertThat(answer.choices()).extracting(Choice::weekLoad).containsExactly(328.0, 310.0, 295.0);
     }
 
@@ -53,28 +85,69 @@ class InsteadTest {
     void theEffectIsTheForecastOfThePlanWithTheOneInPlaceOfTheOther() {
         Situation s = situation(false, List.of());
         Choice choice = Instead.of(s, LIBRARY, Feeling.TIRED).choices().get(0);
-        List<Session> swapped = List.of(new Session("x", TODAY, 1050, "ride", "easy", choice.option().load(), 1, false, false, false, false), s.ahead().get(1));
-        Situation other = new Situation(TODAY, 45, 45, s.chronicPast(), s.trend(), s.behind(), swapped, List.of(), List.of(), s.limits(), List.of(), List.of(), List.of(), List.of());
-        assertThat(choice.effect()).isEqualTo(Adjusting.preview(other, Trigger.Kind.READY, List.of()).effect());
+        List<Session> swapped = List.of(
+                new Session("x", TODAY, 1050, "ride", "easy", choice.option().load(), 1, false, false, false, false),
+                s.ahead().get(1));
+        Situation other = new Situation(
+                TODAY,
+                45,
+                45,
+                s.chronicPast(),
+                s.trend(),
+                s.behind(),
+                swapped,
+                List.of(),
+                List.of(),
+                s.limits(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of());
+        assertThat(choice.effect())
+                .isEqualTo(
+                        Adjusting.preview(other, Trigger.Kind.READY, List.of()).effect());
     }
 
     @Test
     void nothingHardForSomebodyTiredUnwellOrWithMorningsOutOfBand() {
-        assertThat(ids(Instead.of(situation(false, List.of()), LIBRARY, Feeling.TIRED))).containsExactly(3L, 4L, 6L);
-        assertThat(ids(Instead.of(situation(false, List.of()), LIBRARY, Feeling.UNWELL))).containsExactly(6L);
+        assertThat(ids(Instead.of(situation(false, List.of()), LIBRARY, Feeling.TIRED)))
+                .containsExactly(3L, 4L, 6L);
+        assertThat(ids(Instead.of(situation(false, List.of()), LIBRARY, Feeling.UNWELL)))
+                .containsExactly(6L);
         List<Situation.Checkin> sore = List.of(new Situation.Checkin(TODAY, Double.NaN, Double.NaN, 5, "", ""));
-        assertThat(ids(Instead.of(situation(false, sore), LIBRARY, Feeling.FRESH))).containsExactly(3L, 4L, 6L);
-        assertThat(ids(Instead.of(situation(true, List.of()), LIBRARY, Feeling.AS_USUAL))).containsExactlyInAnyOrder(3L, 4L, 6L);
+        assertThat(ids(Instead.of(situation(false, sore), LIBRARY, Feeling.FRESH)))
+                .containsExactly(3L, 4L, 6L);
+        assertThat(ids(Instead.of(situation(true, List.of()), LIBRARY, Feeling.AS_USUAL)))
+                .containsExactlyInAnyOrder(3L, 4L, 6L);
     }
 
     @Test
     void whatWouldEmptyTheReserveOrStandTooNearAHardDayIsNotOffered() {
         List<Option> empty = List.of(new Option(9, 100, Purpose.INTERVALS, 3600, 80, OptionalDouble.of(-200)));
-        assertThat(Instead.of(situation(false, List.of()), empty, Feeling.AS_USUAL).choices()).isEmpty();
+        assertThat(Instead.of(situation(false, List.of()), empty, Feeling.AS_USUAL)
+                        .choices())
+                .isEmpty();
         Situation s = situation(true, List.of());
-        Session tomorrow = new Session("h", TODAY.plusDays(1), 480, "ride", "threshold", 80, 1.25, true, false, false, false);
-        Situation near = new Situation(TODAY, 45, 45, s.chronicPast(), s.trend(), s.behind(), List.of(tomorrow), List.of(), List.of(), s.limits(), List.of(), List.of(), List.of(), List.of());
-        assertThat(ids(Instead.of(near, List.of(option(7, Purpose.TEMPO, 60), option(3, Purpose.EASY, 45)), Feeling.FRESH))).containsExactly(3L);
+        Session tomorrow =
+                new Session("h", TODAY.plusDays(1), 480, "ride", "threshold", 80, 1.25, true, false, false, false);
+        Situation near = new Situation(
+                TODAY,
+                45,
+                45,
+                s.chronicPast(),
+                s.trend(),
+                s.behind(),
+                List.of(tomorrow),
+                List.of(),
+                List.of(),
+                s.limits(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of());
+        assertThat(ids(Instead.of(
+                        near, List.of(option(7, Purpose.TEMPO, 60), option(3, Purpose.EASY, 45)), Feeling.FRESH)))
+                .containsExactly(3L);
     }
 
     @Test

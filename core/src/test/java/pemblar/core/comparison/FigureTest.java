@@ -9,17 +9,20 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 import pemblar.core.selection.Stretch;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 
-/** A run uphill, worked out by hand: 4 m/s, 160 steps a minute of 1.5 m, 5 % up, 280 W, 150 bpm, from second 100 to 400. */
+/**
+ * A run uphill, worked out by hand: 4 m/s, 160 steps a minute of 1.5 m, 5 % up, 280 W, 150 bpm, from second 100 to 400.
+ */
 class FigureTest {
     private static final int SECONDS = 500;
-    private static final Thresholds VALUES = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 350).with(Quantity.BODY_MASS, 70);
+    private static final Thresholds VALUES =
+            Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 350).with(Quantity.BODY_MASS, 70);
     private static final Recording HILL = hill();
     private static final Stretch CHOSEN = Stretch.of(HILL, VALUES, 100, 400);
 
@@ -74,10 +77,12 @@ class FigureTest {
 
     @Test
     void whatTheRecordingDoesNotSayIsNotANumber() {
-        Recording bare = new Recording(Sport.RIDE, Instant.EPOCH, SECONDS, List.of(), Map.of("heartRate", constant(130)), List.of());
+        Recording bare = new Recording(
+                Sport.RIDE, Instant.EPOCH, SECONDS, List.of(), Map.of("heartRate", constant(130)), List.of());
         Stretch stretch = Stretch.of(bare, Thresholds.NONE, 0, 60);
         for (Figure figure : Figure.values()) {
-            if (List.of(Figure.SECONDS, Figure.HEART_RATE, Figure.PEAK_HEART_RATE).contains(figure)) continue;
+            if (List.of(Figure.SECONDS, Figure.HEART_RATE, Figure.PEAK_HEART_RATE)
+                    .contains(figure)) continue;
             assertThat(figure.of(bare, stretch)).as(figure.word()).isNaN();
         }
         assertThat(Figure.SECONDS.of(bare, stretch)).isEqualTo(60);
@@ -85,13 +90,15 @@ class FigureTest {
 
     @Test
     void aFlatEquivalentSpeedIsNoPower() {
-        Recording run = new Recording(Sport.RUN, Instant.EPOCH, SECONDS, List.of(), Map.of("speed", constant(4)), List.of());
+        Recording run =
+                new Recording(Sport.RUN, Instant.EPOCH, SECONDS, List.of(), Map.of("speed", constant(4)), List.of());
         assertThat(Figure.EQUIVALENT.of(run, Stretch.of(run, VALUES, 0, 300))).isNaN();
     }
 
     @Test
     void figuresAreFoundByTheirNamesAndOthersAreNot() {
-        for (Figure figure : Figure.values()) assertThat(Figure.named(figure.name())).contains(figure);
+        for (Figure figure : Figure.values())
+            assertThat(Figure.named(figure.name())).contains(figure);
         assertThat(Figure.named("watts")).isEmpty();
         assertThat(Figure.named("")).isEmpty();
     }

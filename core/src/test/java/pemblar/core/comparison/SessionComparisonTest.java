@@ -11,7 +11,8 @@ import pemblar.core.comparison.SessionComparison.Design;
 import pemblar.core.comparison.SessionComparison.Repetition;
 
 class SessionComparisonTest {
-    private static Repetition repetition(boolean second, String session, int order, double watts, double bpm, int seconds) {
+    private static Repetition repetition(
+            boolean second, String session, int order, double watts, double bpm, int seconds) {
         double[] along = new double[seconds];
         double[] compared = new double[seconds];
         for (int i = 0; i < seconds; i++) {
@@ -21,12 +22,17 @@ class SessionComparisonTest {
         return new Repetition(second, session, order, along, compared);
     }
 
-    /** By hand: days 0 and 1.2 against 3.0 and 4.6 higher at 0.25 a watt: difference 3.2, Welch's t with 1.855 degrees of freedom. */
+    /**
+     * By hand: days 0 and 1.2 against 3.0 and 4.6 higher at 0.25 a watt: difference 3.2, Welch's t with 1.855 degrees
+     * of freedom.
+     */
     @Test
     void sessionsAreCountedNotRepetitions() {
         List<Repetition> all = new ArrayList<>();
         double[] days = {0, 1.2, 3.0, 4.6};
-        for (int s = 0; s < 4; s++) for (int r = 0; r < 2; r++) all.add(repetition(s >= 2, "s" + s, r, 250 + 20 * r, 80 + 0.25 * (250 + 20 * r) + days[s], 60));
+        for (int s = 0; s < 4; s++)
+            for (int r = 0; r < 2; r++)
+                all.add(repetition(s >= 2, "s" + s, r, 250 + 20 * r, 80 + 0.25 * (250 + 20 * r) + days[s], 60));
         SessionComparison c = SessionComparison.of(all);
         assertThat(c.difference()).isCloseTo(3.2, within(1e-9));
         assertThat(c.slope()).isCloseTo(0.25, within(1e-9));
@@ -37,13 +43,17 @@ class SessionComparisonTest {
 
     @Test
     void oneDayEachCannotTellTheGroupsFromTheDays() {
-        SessionComparison c = SessionComparison.of(List.of(repetition(false, "a", 0, 250, 150, 60), repetition(true, "b", 0, 250, 154, 60)));
+        SessionComparison c = SessionComparison.of(
+                List.of(repetition(false, "a", 0, 250, 150, 60), repetition(true, "b", 0, 250, 154, 60)));
         assertThat(c.design()).isEqualTo(Design.TOO_FEW_SESSIONS);
         assertThat(c.test()).isNull();
         assertThat(ComparisonWords.of(c, "old", "new", "power", " bpm")).contains("One day each");
     }
 
-    /** Pulse rises over the first minutes: the longer repetitions only look harder, and over the first 110 s there is nothing. */
+    /**
+     * Pulse rises over the first minutes: the longer repetitions only look harder, and over the first 110 s there is
+     * nothing.
+     */
     @Test
     void repetitionsOfUnlikeLengthAreCutToTheShortest() {
         List<Repetition> all = new ArrayList<>();
@@ -66,7 +76,9 @@ class SessionComparisonTest {
     @Test
     void groupsInsideEachOfSeveralSessionsAreComparedWithinThem() {
         List<Repetition> all = new ArrayList<>();
-        for (int s = 0; s < 4; s++) for (int r = 0; r < 4; r++) all.add(repetition(r % 2 == 1, "s" + s, r, 250, 150 + 5 * s + (r % 2 == 1 ? 2 + 0.1 * s : 0), 60));
+        for (int s = 0; s < 4; s++)
+            for (int r = 0; r < 4; r++)
+                all.add(repetition(r % 2 == 1, "s" + s, r, 250, 150 + 5 * s + (r % 2 == 1 ? 2 + 0.1 * s : 0), 60));
         SessionComparison c = SessionComparison.of(all);
         assertThat(c.design()).isEqualTo(Design.WITHIN_SESSIONS);
         assertThat(c.difference()).isCloseTo(2.15, within(1e-9));
@@ -78,7 +90,13 @@ class SessionComparisonTest {
         List<Repetition> inTurn = new ArrayList<>();
         List<Repetition> inOrder = new ArrayList<>();
         for (int r = 0; r < 8; r++) {
-            inTurn.add(repetition(r % 2 == 1, "s", r, 250 + 3 * (r * r % 5), 150 + 0.2 * 3 * (r * r % 5) + r + (r % 2 == 1 ? 3 : 0), 60));
+            inTurn.add(repetition(
+                    r % 2 == 1,
+                    "s",
+                    r,
+                    250 + 3 * (r * r % 5),
+                    150 + 0.2 * 3 * (r * r % 5) + r + (r % 2 == 1 ? 3 : 0),
+                    60));
             inOrder.add(repetition(r >= 4, "s", r, 250 + r * r % 5, 150 + r, 60));
         }
         SessionComparison c = SessionComparison.of(inTurn);
@@ -96,7 +114,13 @@ class SessionComparisonTest {
             double day = 2.5 * random.nextGaussian();
             for (int r = 0; r < 5; r++) {
                 double watts = 260 + 15 * random.nextGaussian();
-                all.add(repetition(second, "s" + s, r, watts, 90 + 0.25 * watts + day + (second ? difference : 0) + random.nextGaussian(), 30));
+                all.add(repetition(
+                        second,
+                        "s" + s,
+                        r,
+                        watts,
+                        90 + 0.25 * watts + day + (second ? difference : 0) + random.nextGaussian(),
+                        30));
             }
         }
         return SessionComparison.of(all);
@@ -111,7 +135,9 @@ class SessionComparisonTest {
             if (simulated(new Random(seed), 0).sure()) claimed++;
             if (simulated(new Random(seed), 5).sure()) found++;
         }
-        System.out.printf("comparisons: %.1f %% claimed without a difference, %.1f %% found with one of two deviations%n", claimed / 5.0, found / 5.0);
+        System.out.printf(
+                "comparisons: %.1f %% claimed without a difference, %.1f %% found with one of two deviations%n",
+                claimed / 5.0, found / 5.0);
         assertThat(claimed).isLessThanOrEqualTo(35);
         assertThat(found).isGreaterThan(300);
     }

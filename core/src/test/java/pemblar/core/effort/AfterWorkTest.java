@@ -37,7 +37,8 @@ class AfterWorkTest {
 
     @Test
     void aDemandBetweenTwoLevelsIsHeldAgainstTheHarderOne() {
-        assertThat(of(ride(), true).afterJoules(700_000, 60)).isEqualTo(of(ride(), true).afterJoules(1_000_000, 60));
+        assertThat(of(ride(), true).afterJoules(700_000, 60))
+                .isEqualTo(of(ride(), true).afterJoules(1_000_000, 60));
     }
 
     @Test
@@ -46,7 +47,8 @@ class AfterWorkTest {
         double five = after.afterJoules(1_000_000, 300);
         double seven = after.afterJoules(1_000_000, 420);
         assertThat(after.afterJoules(1_000_000, 355)).isBetween(seven, five);
-        assertThat(after.afterJoules(1_000_000, (int) Math.sqrt(300.0 * 420))).isCloseTo(Math.sqrt(five * seven), within(0.5));
+        assertThat(after.afterJoules(1_000_000, (int) Math.sqrt(300.0 * 420)))
+                .isCloseTo(Math.sqrt(five * seven), within(0.5));
     }
 
     @Test

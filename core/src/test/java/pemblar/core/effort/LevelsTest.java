@@ -57,12 +57,15 @@ class LevelsTest {
         for (int i = 0; i < values.length; i++) values[i] = random.nextInt(10) == 0 ? Double.NaN : random.nextInt(600);
         int from = random.nextInt(values.length - 1);
         int to = from + 1 + random.nextInt(values.length - from - 1);
-        double[] present = Arrays.stream(values, from, to).filter(v -> !Double.isNaN(v)).toArray();
+        double[] present =
+                Arrays.stream(values, from, to).filter(v -> !Double.isNaN(v)).toArray();
         Levels levels = new Levels(Series.of(values));
         double mean = Arrays.stream(present).average().orElse(Double.NaN);
         assertThat(levels.present(from, to)).isEqualTo(present.length);
         if (present.length == 0) return;
         assertThat(levels.mean(from, to)).isCloseTo(mean, within(1e-6));
-        assertThat(levels.rest(from, to)).isCloseTo(Arrays.stream(present).map(v -> (v - mean) * (v - mean)).sum(), within(1e-4));
+        assertThat(levels.rest(from, to))
+                .isCloseTo(
+                        Arrays.stream(present).map(v -> (v - mean) * (v - mean)).sum(), within(1e-4));
     }
 }

@@ -33,15 +33,19 @@ class MeanMaximalTest {
     void durationsHoldEverySecondToTwoMinutesTheRoundOnesAndTheLength() {
         int[] durations = MeanMaximal.durations(4000);
         for (int i = 0; i < 120; i++) assertEquals(i + 1, durations[i]);
-        for (int i = 120; i < durations.length; i++) assertEquals(true, durations[i] > durations[i - 1] && durations[i] <= durations[i - 1] * 1.02);
-        assertEquals(true, java.util.Arrays.stream(durations).anyMatch(d -> d == 1200) && durations[durations.length - 1] == 4000);
+        for (int i = 120; i < durations.length; i++)
+            assertEquals(true, durations[i] > durations[i - 1] && durations[i] <= durations[i - 1] * 1.02);
+        assertEquals(
+                true,
+                java.util.Arrays.stream(durations).anyMatch(d -> d == 1200) && durations[durations.length - 1] == 4000);
     }
 
     @Property(tries = 60)
     void agreesWithTheDefinitionByBruteForce(@ForAll long seed, @ForAll @IntRange(min = 1, max = 200) int length) {
         Random random = new Random(seed);
         double[] values = new double[length];
-        for (int i = 0; i < length; i++) values[i] = random.nextInt(20) == 0 ? Double.NaN : random.nextInt(900) - (seed % 3 == 0 ? 300 : 0);
+        for (int i = 0; i < length; i++)
+            values[i] = random.nextInt(20) == 0 ? Double.NaN : random.nextInt(900) - (seed % 3 == 0 ? 300 : 0);
         Series series = Series.of(values);
         MeanMaximal.curve(series).forEach((duration, best) -> assertEquals(bruteForce(series, duration), best, 1e-9));
     }
@@ -49,7 +53,8 @@ class MeanMaximalTest {
     private static double bruteForce(Series values, int duration) {
         double best = Double.NEGATIVE_INFINITY;
         for (int from = 0; from + duration <= values.size(); from++)
-            if (values.present(from, from + duration) == duration) best = Math.max(best, values.mean(from, from + duration));
+            if (values.present(from, from + duration) == duration)
+                best = Math.max(best, values.mean(from, from + duration));
         return best;
     }
 }

@@ -22,7 +22,13 @@ class CombinationTest {
     private static final int SEEDS = 500;
 
     private static Piece value(String id, double best, double sd, int daysAgo) {
-        return new Piece(id, TODAY.minusDays(daysAgo), true, new Value(Quantity.THRESHOLD_POWER, best, best - sd, best + sd), Optional.empty(), false);
+        return new Piece(
+                id,
+                TODAY.minusDays(daysAgo),
+                true,
+                new Value(Quantity.THRESHOLD_POWER, best, best - sd, best + sd),
+                Optional.empty(),
+                false);
     }
 
     private static Combination of(Piece... pieces) {
@@ -35,7 +41,11 @@ class CombinationTest {
         Combination two = of(value("a", 260, 4, 0), value("b", 265, 8, 0));
         assertThat(two.suggestions().get(Quantity.THRESHOLD_POWER).value()).isCloseTo(261, within(1e-9));
         assertThat(two.suggestions().get(Quantity.THRESHOLD_POWER).sd()).isCloseTo(Math.sqrt(64 / 5.0), within(1e-9));
-        assertThat(of(value("a", 260, 5, 0), value("b", 266, 5, 42)).suggestions().get(Quantity.THRESHOLD_POWER).value()).isCloseTo(262, within(1e-9));
+        assertThat(of(value("a", 260, 5, 0), value("b", 266, 5, 42))
+                        .suggestions()
+                        .get(Quantity.THRESHOLD_POWER)
+                        .value())
+                .isCloseTo(262, within(1e-9));
     }
 
     /** A ramp that says 250 and a race that says 300, five watts each, are no 275. */
@@ -51,7 +61,8 @@ class CombinationTest {
     @Test
     void criticalPowerAndReserveMoveTogether() {
         Piece both = new Piece("fit", TODAY, true, new Both(255, 18_000, 25, -6000, 4e6), Optional.empty(), false);
-        Piece reserve = new Piece("w", TODAY, true, new Value(Quantity.W_PRIME, 20_000, 19_000, 21_000), Optional.empty(), false);
+        Piece reserve = new Piece(
+                "w", TODAY, true, new Value(Quantity.W_PRIME, 20_000, 19_000, 21_000), Optional.empty(), false);
         Combination joint = of(both, reserve);
         // gain of the reserve: 4e6 / (4e6 + 1e6) = 0.8, so +1600 J; critical power by -6000 / 4e6 of it: -2.4 W
         assertThat(joint.suggestions().get(Quantity.W_PRIME).value()).isCloseTo(19_600, within(1e-6));
@@ -70,14 +81,19 @@ class CombinationTest {
         List<Double> table = new ArrayList<>();
         for (int joules = 4000; joules <= 40_000; joules += 2000) table.add(floor.least(joules));
         Tabled tabled = new Tabled(table);
-        for (double joules : new double[] {6500, 12_000, 17_300, 24_900}) assertThat(tabled.least(joules)).isCloseTo(floor.least(joules), within(1.0));
-        Piece reserve = new Piece("w", TODAY, true, new Value(Quantity.W_PRIME, 20_000, 19_000, 21_000), Optional.empty(), false);
+        for (double joules : new double[] {6500, 12_000, 17_300, 24_900})
+            assertThat(tabled.least(joules)).isCloseTo(floor.least(joules), within(1.0));
+        Piece reserve = new Piece(
+                "w", TODAY, true, new Value(Quantity.W_PRIME, 20_000, 19_000, 21_000), Optional.empty(), false);
         Combination with = of(new Piece("s", TODAY, true, floor, Optional.empty(), false), reserve);
         assertThat(with.floor().orElseThrow()).isCloseTo(floor.least(20_000), within(1e-6));
         assertThat(floor.least(25_000)).isLessThan(floor.least(15_000));
     }
 
-    /** Tests of one athlete, honest about their ranges: how often is the truth within two deviations, and how often a contradiction claimed? Then one dishonest test among them. */
+    /**
+     * Tests of one athlete, honest about their ranges: how often is the truth within two deviations, and how often a
+     * contradiction claimed? Then one dishonest test among them.
+     */
     @Test
     void theTruthIsFoundAndALieIsSeen() {
         int inside = 0;
@@ -101,9 +117,14 @@ class CombinationTest {
                 falsely++;
             }
             honest.add(value("lie", truth * 0.8, truth * 0.015, 4));
-            if (!Combination.of(honest, TODAY, OptionalDouble.empty()).contradicting().isEmpty()) seen++;
+            if (!Combination.of(honest, TODAY, OptionalDouble.empty())
+                    .contradicting()
+                    .isEmpty()) seen++;
         }
-        System.out.printf("evidence: truth within two deviations in %.1f %%, contradiction claimed of honest tests in %.1f %%, a test 20 %% low seen in %.1f %%%n", 100.0 * inside / suggested, 100.0 * falsely / SEEDS, 100.0 * seen / SEEDS);
+        System.out.printf(
+                "evidence: truth within two deviations in %.1f %%, contradiction claimed of honest tests in "
+                        + "%.1f %%, a test 20 %% low seen in %.1f %%%n",
+                100.0 * inside / suggested, 100.0 * falsely / SEEDS, 100.0 * seen / SEEDS);
         assertThat((double) inside / suggested).isGreaterThan(0.93);
         assertThat((double) falsely / SEEDS).isLessThan(0.05);
         assertThat((double) seen / SEEDS).isGreaterThan(0.9);

@@ -48,14 +48,17 @@ class LoadTrendTest {
 
     @Test
     void theBuildRateOfTheFirstWeekIsAgainstTheStart() {
-        List<Day> days = LoadTrend.of(FIRST, new double[] {70, 70, 70, 70, 70, 70, 70, 70, 70}, new Settings(7, 42, 10, 10));
+        List<Day> days =
+                LoadTrend.of(FIRST, new double[] {70, 70, 70, 70, 70, 70, 70, 70, 70}, new Settings(7, 42, 10, 10));
         assertEquals(days.get(3).chronic() - 10, days.get(3).build(), 1e-12);
         assertEquals(days.get(8).chronic() - days.get(1).chronic(), days.get(8).build(), 1e-12);
     }
 
     @Test
     void aLoadThatIsNoNumberIsRefusedWithItsDay() {
-        var refused = assertThrows(IllegalArgumentException.class, () -> LoadTrend.of(FIRST, new double[] {1, Double.NaN}, Settings.DEFAULT));
+        var refused = assertThrows(
+                IllegalArgumentException.class,
+                () -> LoadTrend.of(FIRST, new double[] {1, Double.NaN}, Settings.DEFAULT));
         assertTrue(refused.getMessage().contains("2025-03-02"));
     }
 }

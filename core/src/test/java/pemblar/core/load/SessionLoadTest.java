@@ -9,16 +9,19 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Sex;
 import pemblar.core.threshold.Thresholds;
 
 class SessionLoadTest {
-    private static final Thresholds HEART = Thresholds.NONE.with(Quantity.RESTING_HEART_RATE, 50).with(Quantity.MAXIMUM_HEART_RATE, 190).with(Quantity.THRESHOLD_HEART_RATE, 170);
+    private static final Thresholds HEART = Thresholds.NONE
+            .with(Quantity.RESTING_HEART_RATE, 50)
+            .with(Quantity.MAXIMUM_HEART_RATE, 190)
+            .with(Quantity.THRESHOLD_HEART_RATE, 170);
 
     private static Series constant(double value, int seconds) {
         double[] values = new double[seconds];
@@ -56,10 +59,20 @@ class SessionLoadTest {
 
     @Test
     void powerCountsBeforeSpeedBeforeHeartRate() {
-        Thresholds all = HEART.with(Quantity.RUNNING_THRESHOLD_POWER, 200).with(Quantity.THRESHOLD_POWER, 300).with(Quantity.THRESHOLD_SPEED, 4);
-        Recording run = new Recording(Sport.RUN, Instant.EPOCH, 3600, List.of(), Map.of("power", constant(100, 3600), "speed", constant(4, 3600), "heartRate", constant(170, 3600)), List.of());
+        Thresholds all = HEART.with(Quantity.RUNNING_THRESHOLD_POWER, 200)
+                .with(Quantity.THRESHOLD_POWER, 300)
+                .with(Quantity.THRESHOLD_SPEED, 4);
+        Recording run = new Recording(
+                Sport.RUN,
+                Instant.EPOCH,
+                3600,
+                List.of(),
+                Map.of("power", constant(100, 3600), "speed", constant(4, 3600), "heartRate", constant(170, 3600)),
+                List.of());
         SessionSummary summary = SessionSummary.of(run, all);
-        assertEquals(List.of(Source.POWER, Source.SPEED, Source.HEART_RATE), List.copyOf(summary.loads().keySet()));
+        assertEquals(
+                List.of(Source.POWER, Source.SPEED, Source.HEART_RATE),
+                List.copyOf(summary.loads().keySet()));
         assertEquals(25, LoadChoice.BY_ORDER.of(summary.loads()).orElseThrow().points(), 1e-9);
         assertEquals(0.5, summary.intensity().orElseThrow(), 1e-9);
         assertEquals(100, summary.loads().get(Source.SPEED), 1e-9);
@@ -67,9 +80,12 @@ class SessionLoadTest {
 
     @Test
     void whatCannotBeComputedIsNotThere() {
-        Recording ride = new Recording(Sport.RIDE, Instant.EPOCH, 60, List.of(), Map.of("speed", constant(8, 60)), List.of());
+        Recording ride =
+                new Recording(Sport.RIDE, Instant.EPOCH, 60, List.of(), Map.of("speed", constant(8, 60)), List.of());
         SessionSummary summary = SessionSummary.of(ride, Thresholds.NONE.with(Quantity.THRESHOLD_SPEED, 4));
-        assertTrue(LoadChoice.BY_ORDER.of(summary.loads()).isEmpty() && summary.flatSpeed().isEmpty() && summary.bests().isEmpty());
+        assertTrue(LoadChoice.BY_ORDER.of(summary.loads()).isEmpty()
+                && summary.flatSpeed().isEmpty()
+                && summary.bests().isEmpty());
         assertFalse(SessionLoad.canUseHeartRate(HEART.with(Quantity.THRESHOLD_HEART_RATE, 195)));
     }
 
@@ -77,10 +93,12 @@ class SessionLoadTest {
     void underNinetyPercentPresentIsSaid() {
         double[] values = new double[100];
         Arrays.fill(values, 0, 11, Double.NaN);
-        Recording ride = new Recording(Sport.RIDE, Instant.EPOCH, 100, List.of(), Map.of("power", Series.of(values)), List.of());
+        Recording ride =
+                new Recording(Sport.RIDE, Instant.EPOCH, 100, List.of(), Map.of("power", Series.of(values)), List.of());
         assertEquals(List.of("power"), SessionSummary.of(ride, Thresholds.NONE).lowData());
         values[10] = 5;
-        Recording sound = new Recording(Sport.RIDE, Instant.EPOCH, 100, List.of(), Map.of("power", Series.of(values)), List.of());
+        Recording sound =
+                new Recording(Sport.RIDE, Instant.EPOCH, 100, List.of(), Map.of("power", Series.of(values)), List.of());
         assertEquals(List.of(), SessionSummary.of(sound, Thresholds.NONE).lowData());
     }
 }

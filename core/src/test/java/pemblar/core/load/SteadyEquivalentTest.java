@@ -12,9 +12,9 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 
 class SteadyEquivalentTest {
     private static double[] constant(double value, int seconds) {
@@ -54,8 +54,10 @@ class SteadyEquivalentTest {
     }
 
     @Property(tries = 50)
-    void itIsNeverBelowTheMeanOfItsWindowsNorAboveTheHighest(@ForAll @Size(min = 30, max = 300) List<@DoubleRange(min = 0, max = 1500) Double> watts) {
-        Series series = Series.of(watts.stream().mapToDouble(Double::doubleValue).toArray());
+    void itIsNeverBelowTheMeanOfItsWindowsNorAboveTheHighest(
+            @ForAll @Size(min = 30, max = 300) List<@DoubleRange(min = 0, max = 1500) Double> watts) {
+        Series series =
+                Series.of(watts.stream().mapToDouble(Double::doubleValue).toArray());
         double equivalent = SteadyEquivalent.of(series);
         assertTrue(equivalent <= series.max() + 1e-9 && equivalent >= 0);
     }
@@ -77,20 +79,35 @@ class SteadyEquivalentTest {
             distance[i] = 3.0 * i;
             altitude[i] = 0.3 * i;
         }
-        Recording run = new Recording(Sport.RUN, Instant.EPOCH, n, List.of(), Map.of("speed", Series.of(speed), "distance", Series.of(distance), "altitude", Series.of(altitude)), List.of());
+        Recording run = new Recording(
+                Sport.RUN,
+                Instant.EPOCH,
+                n,
+                List.of(),
+                Map.of("speed", Series.of(speed), "distance", Series.of(distance), "altitude", Series.of(altitude)),
+                List.of());
         Series flat = SteadyEquivalent.flatSpeed(run);
         for (int i = 0; i < n; i++) assertEquals(3 * SteadyEquivalent.costOfRunning(0.1) / 3.6, flat.at(i), 1e-9);
     }
 
     private static Recording run(double[] speed, double[] distance, double[] altitude) {
-        return new Recording(Sport.RUN, Instant.EPOCH, speed.length, List.of(),
-            Map.of("speed", Series.of(speed), "distance", Series.of(distance), "altitude", Series.of(altitude)), List.of());
+        return new Recording(
+                Sport.RUN,
+                Instant.EPOCH,
+                speed.length,
+                List.of(),
+                Map.of("speed", Series.of(speed), "distance", Series.of(distance), "altitude", Series.of(altitude)),
+                List.of());
     }
 
     @Test
     void fewSamplesOrAShortStretchAreFlat() {
         double[] two = {3, 3};
-        assertEquals(3, SteadyEquivalent.flatSpeed(run(two, new double[] {0, 24}, new double[] {0, 5})).at(0), 1e-12);
+        assertEquals(
+                3,
+                SteadyEquivalent.flatSpeed(run(two, new double[] {0, 24}, new double[] {0, 5}))
+                        .at(0),
+                1e-12);
         double[] near = constant(0.5, 30);
         double[] distance = new double[30];
         double[] altitude = new double[30];
@@ -98,11 +115,13 @@ class SteadyEquivalentTest {
             distance[i] = 0.5 * i;
             altitude[i] = 0.1 * i;
         }
-        assertEquals(0.5, SteadyEquivalent.flatSpeed(run(near, distance, altitude)).at(10), 1e-12, "15 m do not span 20");
+        assertEquals(
+                0.5, SteadyEquivalent.flatSpeed(run(near, distance, altitude)).at(10), 1e-12, "15 m do not span 20");
     }
 
     @Property(tries = 40)
-    void theGradientIsTheLeastSquaresLineOfAllWithin25Metres(@ForAll @Size(min = 40, max = 200) List<@DoubleRange(min = 0, max = 6) Double> steps) {
+    void theGradientIsTheLeastSquaresLineOfAllWithin25Metres(
+            @ForAll @Size(min = 40, max = 200) List<@DoubleRange(min = 0, max = 6) Double> steps) {
         int n = steps.size();
         double[] distance = new double[n];
         double[] altitude = new double[n];
@@ -116,12 +135,18 @@ class SteadyEquivalentTest {
 
     /** The definition, without any thrift. */
     private static double plainly(double[] distance, double[] altitude, double here) {
-        int[] near = java.util.stream.IntStream.range(0, distance.length).filter(i -> Math.abs(distance[i] - here) <= 25).toArray();
+        int[] near = java.util.stream.IntStream.range(0, distance.length)
+                .filter(i -> Math.abs(distance[i] - here) <= 25)
+                .toArray();
         if (near.length < 3 || distance[near[near.length - 1]] - distance[near[0]] < 20) return 0;
         double x = Arrays.stream(near).mapToDouble(i -> distance[i]).average().orElseThrow();
         double y = Arrays.stream(near).mapToDouble(i -> altitude[i]).average().orElseThrow();
-        double squares = Arrays.stream(near).mapToDouble(i -> Math.pow(distance[i] - x, 2)).sum();
-        double products = Arrays.stream(near).mapToDouble(i -> (distance[i] - x) * (altitude[i] - y)).sum();
+        double squares = Arrays.stream(near)
+                .mapToDouble(i -> Math.pow(distance[i] - x, 2))
+                .sum();
+        double products = Arrays.stream(near)
+                .mapToDouble(i -> (distance[i] - x) * (altitude[i] - y))
+                .sum();
         return Math.max(-0.45, Math.min(0.45, products / squares));
     }
 
@@ -130,7 +155,8 @@ class SteadyEquivalentTest {
         double[] speed = constant(1.2, 100);
         Arrays.fill(speed, 40, 70, 0);
         speed[5] = Double.NaN;
-        Recording swim = new Recording(Sport.SWIM, Instant.EPOCH, 100, List.of(), Map.of("speed", Series.of(speed)), List.of());
+        Recording swim =
+                new Recording(Sport.SWIM, Instant.EPOCH, 100, List.of(), Map.of("speed", Series.of(speed)), List.of());
         assertEquals(1.2, SteadyEquivalent.ofSpeed(swim, 0, 100), 1e-12);
         assertTrue(Double.isNaN(SteadyEquivalent.ofSpeed(swim, 45, 60)), "nothing but rest");
     }

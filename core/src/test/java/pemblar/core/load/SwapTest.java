@@ -8,7 +8,8 @@ import org.junit.jupiter.api.Test;
 class SwapTest {
     @Test
     void theDaysOfARaceWeekCanBeTrainedLikeAnOrdinaryOne() {
-        assertThat(Swap.of(new double[] {50, 60, 70, 0, 0, 200, 10}, 3, 3, 0, 3)).containsExactly(50, 60, 70, 50, 60, 70, 10);
+        assertThat(Swap.of(new double[] {50, 60, 70, 0, 0, 200, 10}, 3, 3, 0, 3))
+                .containsExactly(50, 60, 70, 50, 60, 70, 10);
     }
 
     @Test

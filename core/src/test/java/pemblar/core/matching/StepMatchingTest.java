@@ -7,11 +7,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.matching.StepMatching.Method;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Plan;
@@ -19,8 +19,11 @@ import pemblar.core.workout.PlannedStep;
 import pemblar.core.workout.Shorthand;
 
 class StepMatchingTest {
-    private static final List<PlannedStep> PLAN = Plan.resolve(Shorthand.read("1min 50%, 2 x (1min 100%, 1min 50%)", Sport.RIDE).workout().orElseThrow(),
-        Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200));
+    private static final List<PlannedStep> PLAN = Plan.resolve(
+            Shorthand.read("1min 50%, 2 x (1min 100%, 1min 50%)", Sport.RIDE)
+                    .workout()
+                    .orElseThrow(),
+            Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200));
 
     private static Recording recording(List<Lap> laps) {
         double[] watts = new double[300];
@@ -33,7 +36,14 @@ class StepMatchingTest {
 
     @Test
     void lapsThatCarryTheStepAreTheSteps() {
-        var result = StepMatching.match(PLAN, recording(List.of(new Lap(0, 60, 0), new Lap(60, 120, 1), new Lap(120, 180, 2), new Lap(180, 240, 1), new Lap(240, 300, 2))));
+        var result = StepMatching.match(
+                PLAN,
+                recording(List.of(
+                        new Lap(0, 60, 0),
+                        new Lap(60, 120, 1),
+                        new Lap(120, 180, 2),
+                        new Lap(180, 240, 1),
+                        new Lap(240, 300, 2))));
         assertEquals(Method.LAPS_WITH_STEP_INDEX, result.method());
         assertEquals(5, result.steps().size());
         assertEquals(2, result.steps().get(3).step().flat().repetition());
@@ -45,14 +55,17 @@ class StepMatchingTest {
     @Test
     void lapsInOrderNeedTheRightCountAndLength() {
         List<Lap> close = List.of(lap(0, 62), lap(62, 120), lap(120, 180), lap(180, 240), lap(240, 300));
-        assertEquals(Method.LAPS_IN_ORDER, StepMatching.match(PLAN, recording(close)).method());
+        assertEquals(
+                Method.LAPS_IN_ORDER, StepMatching.match(PLAN, recording(close)).method());
         List<Lap> far = List.of(lap(0, 80), lap(80, 120), lap(120, 180), lap(180, 240), lap(240, 300));
         var byPattern = StepMatching.match(PLAN, recording(far));
         assertEquals(Method.PATTERN, byPattern.method());
         assertEquals(60, byPattern.steps().get(1).from());
         assertEquals(120, byPattern.steps().get(1).to());
-        Recording withoutWhatThePlanIsAbout = new Recording(Sport.RIDE, Instant.EPOCH, 300, List.of(), Map.of(), List.of());
-        assertEquals(Method.NONE, StepMatching.match(PLAN, withoutWhatThePlanIsAbout).method());
+        Recording withoutWhatThePlanIsAbout =
+                new Recording(Sport.RIDE, Instant.EPOCH, 300, List.of(), Map.of(), List.of());
+        assertEquals(
+                Method.NONE, StepMatching.match(PLAN, withoutWhatThePlanIsAbout).method());
     }
 
     private static Lap lap(int from, int to) {

@@ -12,7 +12,10 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
 import pemblar.core.matching.Stretches.One;
 
-/** Whatever is done to stretches in whatever order: they stay apart, inside the recording and long enough, or nothing changes. */
+/**
+ * Whatever is done to stretches in whatever order: they stay apart, inside the recording and long enough, or nothing
+ * changes.
+ */
 class StretchesPropertyTest {
     private static final int SECONDS = 3600;
     private static final int SHORTEST = 3;
@@ -35,7 +38,8 @@ class StretchesPropertyTest {
     }
 
     @Property(tries = 300)
-    void aLapTableThatDisagreesWithTheRecordsBecomesStretchesThatCanBe(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    void aLapTableThatDisagreesWithTheRecordsBecomesStretchesThatCanBe(
+            @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         Random random = new Random(seed);
         List<One> wild = new ArrayList<>();
         for (int i = random.nextInt(60); i > 0; i--) {
@@ -44,9 +48,13 @@ class StretchesPropertyTest {
         }
         Stretches apart = Stretches.apart(SECONDS, wild);
         isSound(apart);
-        assertThat(Stretches.apart(SECONDS, apart.all())).as("what can be stays as it is").isEqualTo(apart);
+        assertThat(Stretches.apart(SECONDS, apart.all()))
+                .as("what can be stays as it is")
+                .isEqualTo(apart);
         for (One one : apart.all())
-            assertThat(wild).as("nothing is made up").anyMatch(w -> w.from() <= one.from() && w.to() >= one.to() && w.step() == one.step());
+            assertThat(wild)
+                    .as("nothing is made up")
+                    .anyMatch(w -> w.from() <= one.from() && w.to() >= one.to() && w.step() == one.step());
     }
 
     @Property(tries = 200)
@@ -57,9 +65,11 @@ class StretchesPropertyTest {
         int to = from + SHORTEST + random.nextInt(SECONDS - from - SHORTEST);
         Stretches after = before.add(from, to, Stretches.NO_STEP);
         assertThat(after.all()).contains(new One(from, to, Stretches.NO_STEP, false));
-        assertThat(after.all().stream().filter(o -> o.to() > from && o.from() < to)).hasSize(1);
+        assertThat(after.all().stream().filter(o -> o.to() > from && o.from() < to))
+                .hasSize(1);
         for (One one : before.all())
-            if (one.to() <= from || one.from() >= to) assertThat(after.all()).as("those beside it stay").contains(one);
+            if (one.to() <= from || one.from() >= to)
+                assertThat(after.all()).as("those beside it stay").contains(one);
     }
 
     @Property(tries = 200)

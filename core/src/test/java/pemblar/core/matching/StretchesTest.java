@@ -9,7 +9,8 @@ import org.junit.jupiter.api.Test;
 import pemblar.core.matching.Stretches.One;
 
 class StretchesTest {
-    private static final Stretches THREE = new Stretches(600, List.of(new One(0, 100, 0, false), new One(100, 200, 1, false), new One(300, 400, 2, false)));
+    private static final Stretches THREE = new Stretches(
+            600, List.of(new One(0, 100, 0, false), new One(100, 200, 1, false), new One(300, 400, 2, false)));
 
     @Test
     void aSharedBoundaryMovesForBothAndAGapStaysAGap() {
@@ -20,7 +21,9 @@ class StretchesTest {
 
     @Test
     void whatCannotBeIsRefusedAndNothingChanges() {
-        assertThatThrownBy(() -> THREE.move(0, 0, 199)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("shorter");
+        assertThatThrownBy(() -> THREE.move(0, 0, 199))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("shorter");
         assertThatThrownBy(() -> THREE.move(1, 100, 350)).hasMessageContaining("neighbour");
         assertThatThrownBy(() -> THREE.move(2, 300, 700)).hasMessageContaining("outside");
         assertThatThrownBy(() -> THREE.split(250)).hasMessageContaining("no stretch");
@@ -38,7 +41,11 @@ class StretchesTest {
 
     @Test
     void anAddedStretchTakesItsPlaceFromThoseUnderIt() {
-        assertThat(THREE.add(50, 350, Stretches.NO_STEP).all()).containsExactly(new One(0, 50, 0, false), new One(50, 350, Stretches.NO_STEP, false), new One(350, 400, 2, false));
+        assertThat(THREE.add(50, 350, Stretches.NO_STEP).all())
+                .containsExactly(
+                        new One(0, 50, 0, false),
+                        new One(50, 350, Stretches.NO_STEP, false),
+                        new One(350, 400, 2, false));
         assertThat(THREE.add(320, 360, Stretches.NO_STEP).all()).hasSize(5);
     }
 

@@ -12,13 +12,13 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
-import pemblar.core.sport.Sport;
 import pemblar.core.mending.Mending.Kept;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Pause;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 
 /** Whatever is corrected: the original stays, the rest is a sound recording, and what no edit touches is as it was. */
 class MendingPropertyTest {
@@ -32,7 +32,13 @@ class MendingPropertyTest {
         channels.put("distance", Series.of(metres));
         List<Pause> pauses = random.nextBoolean() ? List.of() : List.of(new Pause(1 + random.nextInt(seconds - 1), 30));
         int lap = 1 + random.nextInt(seconds - 1);
-        return new Recording(Sport.RIDE, Instant.EPOCH, seconds, pauses, channels, List.of(new Lap(0, lap, 0), new Lap(lap, seconds, 1)));
+        return new Recording(
+                Sport.RIDE,
+                Instant.EPOCH,
+                seconds,
+                pauses,
+                channels,
+                List.of(new Lap(0, lap, 0), new Lap(lap, seconds, 1)));
     }
 
     private static Series noisy(Random random, int seconds, int most) {
@@ -69,9 +75,12 @@ class MendingPropertyTest {
         Kept kept = Mending.kept(original.seconds(), edits);
         assertThat(original).as("the original stays as it came").isEqualTo(copy);
         assertThat(mended.seconds()).isEqualTo(kept.to() - kept.from());
-        assertThat(mended.start()).isEqualTo(original.start().plusMillis(Math.round(1000 * original.clockSecondsAt(kept.from()))));
+        assertThat(mended.start())
+                .isEqualTo(original.start().plusMillis(Math.round(1000 * original.clockSecondsAt(kept.from()))));
         assertThat(mended.end()).isBeforeOrEqualTo(original.end());
-        for (Lap lap : mended.laps()) assertThat(lap.from() >= 0 && lap.to() > lap.from() && lap.to() <= mended.seconds()).isTrue();
+        for (Lap lap : mended.laps())
+            assertThat(lap.from() >= 0 && lap.to() > lap.from() && lap.to() <= mended.seconds())
+                    .isTrue();
         for (Pause pause : mended.pauses()) assertThat(pause.index()).isBetween(1, mended.seconds() - 1);
     }
 
@@ -79,13 +88,16 @@ class MendingPropertyTest {
     void whatNoEditTouchesIsAsItWas(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         Random random = new Random(seed);
         Recording original = any(random);
-        List<Edit> edits = edits(random, original.seconds()).stream().filter(e -> !(e instanceof Edit.Trim)).toList();
+        List<Edit> edits = edits(random, original.seconds()).stream()
+                .filter(e -> !(e instanceof Edit.Trim))
+                .toList();
         Recording mended = Mending.apply(original, edits);
         for (String key : mended.channels().keySet()) {
             for (int i = 0; i < original.seconds(); i++) {
                 int second = i;
                 if (edits.stream().anyMatch(e -> touches(e, key) && second >= e.from() && second < e.to())) continue;
-                assertThat(mended.channels().get(key).at(i)).isEqualTo(Double.valueOf(original.channels().get(key).at(i)));
+                assertThat(mended.channels().get(key).at(i))
+                        .isEqualTo(Double.valueOf(original.channels().get(key).at(i)));
             }
         }
     }
@@ -97,16 +109,21 @@ class MendingPropertyTest {
     }
 
     @Property(tries = 200)
-    void aHiddenStretchHasNoValueAndABridgedOneLiesBetweenItsNeighbours(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    void aHiddenStretchHasNoValueAndABridgedOneLiesBetweenItsNeighbours(
+            @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         Random random = new Random(seed);
         Recording original = any(random);
         int from = 1 + random.nextInt(original.seconds() - 3);
         int to = from + 1 + random.nextInt(original.seconds() - from - 1);
-        Series hidden = Mending.apply(original, List.of(new Edit.Hide("power", from, to))).channels().get("power");
+        Series hidden = Mending.apply(original, List.of(new Edit.Hide("power", from, to)))
+                .channels()
+                .get("power");
         if (hidden != null) assertThat(hidden.present(from, to)).isZero();
         Series watts = original.channel(Channel.POWER).orElseThrow();
         if (to >= watts.size() || !watts.isPresent(from - 1) || !watts.isPresent(to)) return;
-        Series bridged = Mending.apply(original, List.of(new Edit.Bridge("power", from, to))).channels().get("power");
+        Series bridged = Mending.apply(original, List.of(new Edit.Bridge("power", from, to)))
+                .channels()
+                .get("power");
         double low = Math.min(watts.at(from - 1), watts.at(to));
         double high = Math.max(watts.at(from - 1), watts.at(to));
         for (int i = from; i < to; i++) assertThat(bridged.at(i)).isBetween(low - 1e-9, high + 1e-9);

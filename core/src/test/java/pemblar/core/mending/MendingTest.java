@@ -8,12 +8,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Pause;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 
 class MendingTest {
     private static final Instant START = Instant.parse("2026-05-01T08:00:00Z");
@@ -25,7 +25,13 @@ class MendingTest {
         double[] metres = new double[watts.length];
         for (int i = 0; i < metres.length; i++) metres[i] = 10 * (i + 1);
         channels.put(Channel.DISTANCE.key(), Series.of(metres));
-        return new Recording(Sport.RIDE, START, watts.length, List.of(new Pause(5, 30)), channels, List.of(new Lap(0, 4, 0), new Lap(4, watts.length, 1)));
+        return new Recording(
+                Sport.RIDE,
+                START,
+                watts.length,
+                List.of(new Pause(5, 30)),
+                channels,
+                List.of(new Lap(0, 4, 0), new Lap(4, watts.length, 1)));
     }
 
     private static double[] filled(int size, double value) {
@@ -36,7 +42,8 @@ class MendingTest {
 
     @Test
     void aTrimCutsTheGridAndDistanceLapsPausesAndStartFollow() {
-        Recording cut = Mending.apply(recording(new double[] {1, 2, 3, 4, 5, 6, 7, 8, 9, 10}, null), List.of(new Edit.Trim(2, 8)));
+        Recording cut = Mending.apply(
+                recording(new double[] {1, 2, 3, 4, 5, 6, 7, 8, 9, 10}, null), List.of(new Edit.Trim(2, 8)));
         assertThat(cut.seconds()).isEqualTo(6);
         assertThat(cut.channel(Channel.POWER)).contains(Series.of(3, 4, 5, 6, 7, 8));
         assertThat(cut.channel(Channel.DISTANCE)).contains(Series.of(10, 20, 30, 40, 50, 60));
@@ -57,13 +64,20 @@ class MendingTest {
         Recording original = recording(new double[] {1, 2, 3, 4, 5, 6, 7, 8, 9, 10}, null);
         Edit hide = new Edit.Hide("power", 4, 6);
         Edit trim = new Edit.Trim(2, 10);
-        assertThat(Mending.apply(original, List.of(hide, trim))).isEqualTo(Mending.apply(original, List.of(trim, hide)));
-        assertThat(Mending.apply(original, List.of(trim, hide)).channel(Channel.POWER).orElseThrow().isPresent(2)).isFalse();
+        assertThat(Mending.apply(original, List.of(hide, trim)))
+                .isEqualTo(Mending.apply(original, List.of(trim, hide)));
+        assertThat(Mending.apply(original, List.of(trim, hide))
+                        .channel(Channel.POWER)
+                        .orElseThrow()
+                        .isPresent(2))
+                .isFalse();
     }
 
     @Test
     void aBridgedSpikeIsTheLineBetweenItsNeighboursAndAtTheEdgeItIsMissing() {
-        Recording mended = Mending.apply(recording(new double[] {100, 2000, 2000, 160, 160, 3000}, null), List.of(new Edit.Bridge("power", 1, 3), new Edit.Bridge("power", 5, 6)));
+        Recording mended = Mending.apply(
+                recording(new double[] {100, 2000, 2000, 160, 160, 3000}, null),
+                List.of(new Edit.Bridge("power", 1, 3), new Edit.Bridge("power", 5, 6)));
         Series watts = mended.channel(Channel.POWER).orElseThrow();
         assertThat(new double[] {watts.at(1), watts.at(2)}).containsExactly(120, 140);
         assertThat(watts.isPresent(5)).isFalse();
@@ -72,7 +86,9 @@ class MendingTest {
     @Test
     void aChannelOfWhichAllIsHiddenIsGoneAndTheOriginalStaysAsItWas() {
         Recording original = recording(filled(10, 100), filled(10, 150));
-        assertThat(Mending.apply(original, List.of(new Edit.Hide("heartRate", 0, 10))).has(Channel.HEART_RATE)).isFalse();
+        assertThat(Mending.apply(original, List.of(new Edit.Hide("heartRate", 0, 10)))
+                        .has(Channel.HEART_RATE))
+                .isFalse();
         assertThat(original.channel(Channel.HEART_RATE).orElseThrow().present()).isEqualTo(10);
         assertThat(Mending.apply(original, List.of())).isSameAs(original);
     }
@@ -82,7 +98,8 @@ class MendingTest {
         Recording mine = recording(filled(10, 100), null);
         double[] theirs = new double[60];
         for (int i = 0; i < 60; i++) theirs[i] = 100 + i;
-        Recording other = new Recording(Sport.RIDE, START.plusSeconds(2), 60, List.of(), Map.of("heartRate", Series.of(theirs)), List.of());
+        Recording other = new Recording(
+                Sport.RIDE, START.plusSeconds(2), 60, List.of(), Map.of("heartRate", Series.of(theirs)), List.of());
         Series found = Replacing.series(mine, other, "heartRate", 0).orElseThrow();
         assertThat(found.isPresent(0)).isFalse();
         assertThat(found.at(2)).isEqualTo(100);
@@ -90,7 +107,8 @@ class MendingTest {
         assertThat(found.at(5)).as("30 s later by the clock").isEqualTo(133);
         Recording mended = Mending.apply(mine, List.of(new Edit.Replace("heartRate", found, 0, 10)));
         assertThat(mended.channel(Channel.HEART_RATE)).contains(found);
-        Recording elsewhere = new Recording(Sport.RIDE, START.plusSeconds(99_999), 60, List.of(), other.channels(), List.of());
+        Recording elsewhere =
+                new Recording(Sport.RIDE, START.plusSeconds(99_999), 60, List.of(), other.channels(), List.of());
         assertThat(Replacing.series(mine, elsewhere, "heartRate", 0)).isEmpty();
     }
 
@@ -100,10 +118,13 @@ class MendingTest {
         watts[100] = 1400;
         watts[101] = 1350;
         watts[300] = 2600;
-        for (int i = 400; i < 420; i++) watts[i] = 1250;       // a sprint does not fall back within three seconds
+        for (int i = 400; i < 420; i++) watts[i] = 1250; // a sprint does not fall back within three seconds
         List<Proposal> found = Proposals.of(recording(watts, null), new Proposals.Known(1000, 70, Double.NaN));
-        assertThat(found).extracting(p -> p.edit().from(), p -> p.edit().to(), p -> p.kind())
-            .containsExactly(org.assertj.core.groups.Tuple.tuple(100, 102, Proposal.Kind.SPIKE), org.assertj.core.groups.Tuple.tuple(300, 301, Proposal.Kind.SPIKE));
+        assertThat(found)
+                .extracting(p -> p.edit().from(), p -> p.edit().to(), p -> p.kind())
+                .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple(100, 102, Proposal.Kind.SPIKE),
+                        org.assertj.core.groups.Tuple.tuple(300, 301, Proposal.Kind.SPIKE));
     }
 
     @Test
@@ -113,18 +134,25 @@ class MendingTest {
         double[] steady = filled(1200, 200);
         double[] varied = new double[1200];
         for (int i = 0; i < varied.length; i++) varied[i] = i / 60 % 2 == 0 ? 150 : 250;
-        assertThat(Proposals.of(recording(steady, bpm), Proposals.Known.NOTHING)).isEmpty();
-        assertThat(Proposals.of(recording(varied, bpm), Proposals.Known.NOTHING)).extracting(p -> p.kind(), p -> p.edit().from(), p -> p.edit().to())
-            .containsExactly(org.assertj.core.groups.Tuple.tuple(Proposal.Kind.STUCK_HEART_RATE, 300, 540));
-        assertThat(Proposals.of(recording(varied, bpm), new Proposals.Known(Double.NaN, Double.NaN, 130))).extracting(Proposal::kind).contains(Proposal.Kind.HEART_RATE_TOO_HIGH);
+        assertThat(Proposals.of(recording(steady, bpm), Proposals.Known.NOTHING))
+                .isEmpty();
+        assertThat(Proposals.of(recording(varied, bpm), Proposals.Known.NOTHING))
+                .extracting(p -> p.kind(), p -> p.edit().from(), p -> p.edit().to())
+                .containsExactly(org.assertj.core.groups.Tuple.tuple(Proposal.Kind.STUCK_HEART_RATE, 300, 540));
+        assertThat(Proposals.of(recording(varied, bpm), new Proposals.Known(Double.NaN, Double.NaN, 130)))
+                .extracting(Proposal::kind)
+                .contains(Proposal.Kind.HEART_RATE_TOO_HIGH);
     }
 
     @Test
     void aDescentWithoutPedallingInTheMiddleIsNoEnd() {
         double[] watts = filled(2000, 200);
         Arrays.fill(watts, 800, 1200, 0);
-        assertThat(Proposals.of(recording(watts, null), Proposals.Known.NOTHING)).isEmpty();
+        assertThat(Proposals.of(recording(watts, null), Proposals.Known.NOTHING))
+                .isEmpty();
         Arrays.fill(watts, 1600, 2000, 0);
-        assertThat(Proposals.of(recording(watts, null), Proposals.Known.NOTHING)).extracting(Proposal::edit).containsExactly(new Edit.Trim(0, 1600));
+        assertThat(Proposals.of(recording(watts, null), Proposals.Known.NOTHING))
+                .extracting(Proposal::edit)
+                .containsExactly(new Edit.Trim(0, 1600));
     }
 }

@@ -6,10 +6,10 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Pause;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 
 /** A channel of another device by the clock, worked out by hand. */
 class ReplacingTest {
@@ -27,7 +27,8 @@ class ReplacingTest {
 
     @Test
     void eachSecondTakesWhatTheOtherHadAtTheSameTime() {
-        Recording early = recording(START.minusSeconds(2), "heartRate", List.of(), 100, 101, 102, 103, 104, 105, 106, 107, 108);
+        Recording early =
+                recording(START.minusSeconds(2), "heartRate", List.of(), 100, 101, 102, 103, 104, 105, 106, 107, 108);
         assertThat(from(early, MINE, 0)).isEqualTo(Series.of(102, 103, 104, 105, 106, 107));
     }
 
@@ -44,7 +45,9 @@ class ReplacingTest {
     @Test
     void aClockThatIsBehindIsSetRight() {
         Recording other = recording(START.minusSeconds(60), "heartRate", List.of(), 100, 101, 102, 103, 104, 105);
-        assertThat(from(other, MINE, 60)).as("its 07:59 was the other's 08:00").isEqualTo(Series.of(100, 101, 102, 103, 104, 105));
+        assertThat(from(other, MINE, 60))
+                .as("its 07:59 was the other's 08:00")
+                .isEqualTo(Series.of(100, 101, 102, 103, 104, 105));
     }
 
     @Test
@@ -52,10 +55,31 @@ class ReplacingTest {
         Recording paused = recording(START, "heartRate", List.of(new Pause(2, 3)), 100, 101, 105, 106);
         Series found = from(paused, MINE, 0);
         assertThat(found.at(1)).isEqualTo(101);
-        assertThat(found.isPresent(3)).as("three seconds after the stop nothing was measured").isFalse();
+        assertThat(found.isPresent(3))
+                .as("three seconds after the stop nothing was measured")
+                .isFalse();
         assertThat(found.at(5)).isEqualTo(105);
         Recording stopped = recording(START, "power", List.of(new Pause(3, 10)), 200, 200, 200, 200, 200);
-        Recording through = recording(START, "heartRate", List.of(), 100, 101, 102, 103, 104, 105, 106, 107, 108, 109, 110, 111, 112, 113, 114, 115);
+        Recording through = recording(
+                START,
+                "heartRate",
+                List.of(),
+                100,
+                101,
+                102,
+                103,
+                104,
+                105,
+                106,
+                107,
+                108,
+                109,
+                110,
+                111,
+                112,
+                113,
+                114,
+                115);
         assertThat(from(through, stopped, 0)).isEqualTo(Series.of(100, 101, 102, 113, 114));
     }
 

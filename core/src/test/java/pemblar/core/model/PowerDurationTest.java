@@ -23,7 +23,8 @@ class PowerDurationTest {
 
     private static CriticalPower fit(double... secondsAndWatts) {
         List<Effort> efforts = new ArrayList<>();
-        for (int i = 0; i < secondsAndWatts.length; i += 2) efforts.add(new Effort(secondsAndWatts[i], secondsAndWatts[i + 1]));
+        for (int i = 0; i < secondsAndWatts.length; i += 2)
+            efforts.add(new Effort(secondsAndWatts[i], secondsAndWatts[i + 1]));
         return CriticalPower.fit(efforts).orElseThrow();
     }
 
@@ -38,9 +39,11 @@ class PowerDurationTest {
 
     @Test
     void theErrorsAreThoseOfALineThroughScatteredPoints() {
-        // t 200, 600, 1000; work 72 000, 174 000, 282 000: mean t 600, mean work 176 000; Sxx 320 000, Sxy 84 000 000: CP 262.5, W' 18 500
+        // t 200, 600, 1000; work 72 000, 174 000, 282 000: mean t 600, mean work 176 000; Sxx 320 000, Sxy 84 000 000:
+        // CP 262.5, W' 18 500
         // residuals 1 000, -2 000, 1 000: RSS 6e6, s = sqrt(6e6 / 1) = 2449.5, above 1 % of 176 000
-        // CP error 2449.5 / sqrt(320 000) = 4.3301; W' error 2449.5 x sqrt(1/3 + 360 000 / 320 000) = 2449.5 x 1.20761 = 2958.0
+        // CP error 2449.5 / sqrt(320 000) = 4.3301; W' error 2449.5 x sqrt(1/3 + 360 000 / 320 000) = 2449.5 x 1.20761
+        // = 2958.0
         CriticalPower c = fit(200, 360, 600, 290, 1000, 282);
         assertEquals(262.5, c.watts(), 1e-9);
         assertEquals(18_500, c.reserveJoules(), 1e-6);
@@ -66,10 +69,12 @@ class PowerDurationTest {
         assertEquals(CriticalPower.Parameter.W_PRIME, advice.parameter());
         assertEquals(120, advice.seconds());
         assertEquals(c.reserveError(), advice.errorNow(), 1e-9);
-        // the same line with that effort added, at the same scatter: sqrt(1/4 + 600^2 / Sxx of four) over sqrt(1/3 + 760^2 / Sxx of three) of it
+        // the same line with that effort added, at the same scatter: sqrt(1/4 + 600^2 / Sxx of four) over sqrt(1/3 +
+        // 760^2 / Sxx of three) of it
         double sxx = sumOfSquares(360, 720, 1200);
         double more = sumOfSquares(120, 360, 720, 1200);
-        double expected = c.reserveError() * Math.sqrt(0.25 + 600.0 * 600 / more) / Math.sqrt(1 / 3.0 + 760.0 * 760 / sxx);
+        double expected =
+                c.reserveError() * Math.sqrt(0.25 + 600.0 * 600 / more) / Math.sqrt(1 / 3.0 + 760.0 * 760 / sxx);
         assertEquals(expected, advice.errorAfter(), 1e-6);
     }
 
@@ -85,7 +90,9 @@ class PowerDurationTest {
             double best = 0;
             long source = 0;
             for (int effort : allOut) {
-                double held = seconds <= effort ? morton(effort) : (morton(effort) * effort + 150.0 * (seconds - effort)) / seconds;
+                double held = seconds <= effort
+                        ? morton(effort)
+                        : (morton(effort) * effort + 150.0 * (seconds - effort)) / seconds;
                 if (held > best) {
                     best = held;
                     source = effort;
@@ -125,7 +132,8 @@ class PowerDurationTest {
         List<Point> sound = training(2, 15, 60, 180, 480, 1200);
         List<Point> spiked = new ArrayList<>(sound);
         spiked.set(0, new Point(1, 2200, 77));
-        assertEquals(PowerDuration.of(sound).critical(), PowerDuration.of(spiked).critical());
+        assertEquals(
+                PowerDuration.of(sound).critical(), PowerDuration.of(spiked).critical());
     }
 
     @Test
@@ -145,7 +153,9 @@ class PowerDurationTest {
     }
 
     @Property(tries = 200)
-    void anyTrueLineIsFound(@ForAll @DoubleRange(min = 120, max = 420) double cp, @ForAll @DoubleRange(min = 8000, max = 35_000) double reserve) {
+    void anyTrueLineIsFound(
+            @ForAll @DoubleRange(min = 120, max = 420) double cp,
+            @ForAll @DoubleRange(min = 8000, max = 35_000) double reserve) {
         CriticalPower c = fit(150, cp + reserve / 150, 400, cp + reserve / 400, 1100, cp + reserve / 1100);
         assertEquals(cp, c.watts(), 1e-6);
         assertEquals(reserve, c.reserveJoules(), 1e-3);

@@ -21,7 +21,8 @@ class ReserveTest {
 
     @Test
     void aboveCriticalPowerItFallsByTheWorkAboveIt() {
-        assertEquals(20_000 - 100 * 120, MODEL.lowest(constant(350, 120), List.of()).joules(), 1e-6);
+        assertEquals(
+                20_000 - 100 * 120, MODEL.lowest(constant(350, 120), List.of()).joules(), 1e-6);
         assertEquals(80, MODEL.secondsToExhaustion(8000, 350), 1e-9);
     }
 

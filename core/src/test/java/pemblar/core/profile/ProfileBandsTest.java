@@ -52,6 +52,7 @@ class ProfileBandsTest {
     @Test
     void floorsMustRise() {
         TreeMap<Integer, List<Double>> rows = new TreeMap<>(Map.of(5, List.of(4.0, 4.0)));
-        assertThrows(IllegalArgumentException.class, () -> new ProfileBands(List.of("a", "b", "c"), Map.of(Sex.MALE, rows)));
+        assertThrows(
+                IllegalArgumentException.class, () -> new ProfileBands(List.of("a", "b", "c"), Map.of(Sex.MALE, rows)));
     }
 }

@@ -33,16 +33,21 @@ class GridTest {
 
     @Test
     void tenSecondsAreBridgedLinearlyAndElevenAreNot() {
-        Series bridged = new Grid(samples(0, 100, 10, 200), List.of(new Running(0, 10))).channels().get("power");
+        Series bridged = new Grid(samples(0, 100, 10, 200), List.of(new Running(0, 10)))
+                .channels()
+                .get("power");
         assertEquals(150, bridged.at(5), 1e-9);
-        Series open = new Grid(samples(0, 100, 11, 200), List.of(new Running(0, 11))).channels().get("power");
+        Series open = new Grid(samples(0, 100, 11, 200), List.of(new Running(0, 11)))
+                .channels()
+                .get("power");
         assertEquals(2, open.present());
         assertTrue(Double.isNaN(open.at(5)));
     }
 
     @Test
     void aPauseIsNoGapButClockTimeBetweenTwoGridPoints() {
-        Grid grid = new Grid(samples(0, 100, 1, 100, 2, 100, 60, 130, 61, 130), List.of(new Running(0, 2), new Running(60, 61)));
+        Grid grid = new Grid(
+                samples(0, 100, 1, 100, 2, 100, 60, 130, 61, 130), List.of(new Running(0, 2), new Running(60, 61)));
         assertEquals(5, grid.seconds());
         assertEquals(5, grid.channels().get("power").present());
         assertEquals(List.of(new Pause(3, 57)), grid.pauses());
@@ -50,7 +55,8 @@ class GridTest {
 
     @Test
     void samplesTakenWhileTheTimerStoodAreLeftOutAndCounted() {
-        Grid grid = new Grid(samples(0, 100, 1, 100, 30, 999, 60, 130), List.of(new Running(0, 1), new Running(60, 60)));
+        Grid grid =
+                new Grid(samples(0, 100, 1, 100, 30, 999, 60, 130), List.of(new Running(0, 1), new Running(60, 60)));
         assertEquals(1, grid.leftOut());
         assertEquals(130, grid.channels().get("power").max(), 0);
     }

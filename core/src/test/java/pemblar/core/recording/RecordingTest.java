@@ -16,7 +16,8 @@ class RecordingTest {
 
     @Test
     void clockTimeCountsThePausesBeforeAGridPoint() {
-        Recording ride = new Recording(Sport.RIDE, START, 10, List.of(new Pause(4, 60), new Pause(8, 5)), Map.of(), List.of());
+        Recording ride =
+                new Recording(Sport.RIDE, START, 10, List.of(new Pause(4, 60), new Pause(8, 5)), Map.of(), List.of());
         assertEquals(3, ride.clockSecondsAt(3));
         assertEquals(64, ride.clockSecondsAt(4));
         assertEquals(75, ride.elapsedSeconds());
@@ -25,14 +26,19 @@ class RecordingTest {
 
     @Test
     void distanceIsTheLastValueThere() {
-        Recording ride = new Recording(Sport.RIDE, START, 4, List.of(), Map.of("distance", Series.of(1, 2, 3, Double.NaN)), List.of());
+        Recording ride = new Recording(
+                Sport.RIDE, START, 4, List.of(), Map.of("distance", Series.of(1, 2, 3, Double.NaN)), List.of());
         assertEquals(3, ride.distanceMetres().orElseThrow());
-        assertTrue(new Recording(Sport.RIDE, START, 4, List.of(), Map.of(), List.of()).distanceMetres().isEmpty());
+        assertTrue(new Recording(Sport.RIDE, START, 4, List.of(), Map.of(), List.of())
+                .distanceMetres()
+                .isEmpty());
     }
 
     @Test
     void aChannelOfAnotherLengthIsRefusedByName() {
-        var refused = assertThrows(IllegalArgumentException.class, () -> new Recording(Sport.RIDE, START, 3, List.of(), Map.of("power", Series.of(1, 2)), List.of()));
+        var refused = assertThrows(
+                IllegalArgumentException.class,
+                () -> new Recording(Sport.RIDE, START, 3, List.of(), Map.of("power", Series.of(1, 2)), List.of()));
         assertTrue(refused.getMessage().contains("power"));
         assertThrows(IllegalArgumentException.class, () -> new Lap(5, 3, 0));
         assertThrows(IllegalArgumentException.class, () -> new Pause(1, Double.NaN));

@@ -11,11 +11,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 import pemblar.core.repetition.RepetitionSet.Quantity;
+import pemblar.core.sport.Sport;
 
 class RepetitionSetTest {
     /** Ten minutes at 150 W, then efforts of 240 s with 180 s between, with noise. */
@@ -31,7 +31,8 @@ class RepetitionSetTest {
 
     @Test
     void effortsAreFoundToTheSecondWithoutNoise() {
-        assertThat(FoundEfforts.of(ride(4, 300, 0, 0, new Random(1)), 200)).containsExactly(new Span(600, 840), new Span(1020, 1260), new Span(1440, 1680), new Span(1860, 2100));
+        assertThat(FoundEfforts.of(ride(4, 300, 0, 0, new Random(1)), 200))
+                .containsExactly(new Span(600, 840), new Span(1020, 1260), new Span(1440, 1680), new Span(1860, 2100));
     }
 
     @Test
@@ -80,8 +81,10 @@ class RepetitionSetTest {
 
     @Test
     void theLargestGroupOfAlikeEffortsIsTheExercise() {
-        List<Span> spans = List.of(new Span(0, 30), new Span(100, 340), new Span(500, 742), new Span(900, 1135), new Span(1300, 1900));
-        assertThat(RepetitionSet.alike(spans)).containsExactly(new Span(100, 340), new Span(500, 742), new Span(900, 1135));
+        List<Span> spans = List.of(
+                new Span(0, 30), new Span(100, 340), new Span(500, 742), new Span(900, 1135), new Span(1300, 1900));
+        assertThat(RepetitionSet.alike(spans))
+                .containsExactly(new Span(100, 340), new Span(500, 742), new Span(900, 1135));
         assertThat(RepetitionSet.alike(List.of(new Span(0, 30)))).isEmpty();
     }
 
@@ -89,7 +92,9 @@ class RepetitionSetTest {
     private static RepetitionSet run(boolean fading, Random random) {
         int size = 8 * 180;
         Map<Channel, double[]> channels = new EnumMap<>(Channel.class);
-        for (Channel channel : new Channel[] {Channel.SPEED, Channel.CADENCE, Channel.STEP_LENGTH, Channel.GROUND_CONTACT_TIME, Channel.HEART_RATE}) channels.put(channel, new double[size]);
+        for (Channel channel : new Channel[] {
+            Channel.SPEED, Channel.CADENCE, Channel.STEP_LENGTH, Channel.GROUND_CONTACT_TIME, Channel.HEART_RATE
+        }) channels.put(channel, new double[size]);
         List<Span> spans = new ArrayList<>();
         for (int r = 0; r < 8; r++) {
             spans.add(new Span(r * 180, r * 180 + 100));
@@ -101,13 +106,15 @@ class RepetitionSetTest {
                 channels.get(Channel.SPEED)[r * 180 + i] = speed;
                 channels.get(Channel.CADENCE)[r * 180 + i] = steps;
                 channels.get(Channel.STEP_LENGTH)[r * 180 + i] = speed * 60 / steps;
-                channels.get(Channel.GROUND_CONTACT_TIME)[r * 180 + i] = 0.2 + 0.006 * tired + 0.004 * random.nextGaussian() + 0.0004 * ofDay;
+                channels.get(Channel.GROUND_CONTACT_TIME)[r * 180 + i] =
+                        0.2 + 0.006 * tired + 0.004 * random.nextGaussian() + 0.0004 * ofDay;
                 channels.get(Channel.HEART_RATE)[r * 180 + i] = i < 100 ? (r == 0 ? 150 : 170) : 125;
             }
         }
         Map<String, Series> series = new java.util.LinkedHashMap<>();
         channels.forEach((channel, values) -> series.put(channel.key(), Series.of(values)));
-        return RepetitionSet.of(new Recording(Sport.RUN, Instant.EPOCH, size, List.of(), series, List.of()), spans).orElseThrow();
+        return RepetitionSet.of(new Recording(Sport.RUN, Instant.EPOCH, size, List.of(), series, List.of()), spans)
+                .orElseThrow();
     }
 
     @Test
@@ -126,7 +133,8 @@ class RepetitionSetTest {
     @Test
     void fadingIsNotReportedWhenItIsNotThere() {
         int alarms = 0;
-        for (int seed = 0; seed < 500; seed++) if (run(false, new Random(10_000 + seed)).fading().isPresent()) alarms++;
+        for (int seed = 0; seed < 500; seed++)
+            if (run(false, new Random(10_000 + seed)).fading().isPresent()) alarms++;
         assertThat(alarms).isLessThan(25);
     }
 

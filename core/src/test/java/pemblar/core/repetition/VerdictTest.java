@@ -18,7 +18,16 @@ import pemblar.core.repetition.Verdict.Statement;
 class VerdictTest {
     private static RepetitionSet set(double[] watts, double[] cadence, double[] valleys) {
         List<Repetition> all = new ArrayList<>();
-        for (int i = 0; i < watts.length; i++) all.add(new Repetition(new Span(i * 100, i * 100 + 60), watts[i], 0.03, cadence[i], Double.NaN, Double.NaN, 170, valleys[i]));
+        for (int i = 0; i < watts.length; i++)
+            all.add(new Repetition(
+                    new Span(i * 100, i * 100 + 60),
+                    watts[i],
+                    0.03,
+                    cadence[i],
+                    Double.NaN,
+                    Double.NaN,
+                    170,
+                    valleys[i]));
         Map<Quantity, Slope> slopes = new EnumMap<>(Quantity.class);
         slopes.put(Quantity.MAIN, Slope.of(watts));
         slopes.put(Quantity.VALLEY_HEART_RATE, Slope.of(valleys));
@@ -26,12 +35,18 @@ class VerdictTest {
     }
 
     private static Statement one(List<Statement> all, Kind kind) {
-        return all.stream().filter(s -> s.kind() == kind).findFirst().orElseThrow(() -> new AssertionError(kind + " is not among " + all));
+        return all.stream()
+                .filter(s -> s.kind() == kind)
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(kind + " is not among " + all));
     }
 
     @Test
     void theExampleOfTheDesign() {
-        RepetitionSet set = set(new double[] {281, 279, 282, 278, 280, 271}, new double[] {70, 69, 68, 77, 78, 80}, new double[] {118, 121, 119, 120, 121, Double.NaN});
+        RepetitionSet set =
+                set(new double[] {281, 279, 282, 278, 280, 271}, new double[] {70, 69, 68, 77, 78, 80}, new double[] {
+                    118, 121, 119, 120, 121, Double.NaN
+                });
         List<Statement> verdict = Verdict.of(set, new Asked(275, 290, 60, 75));
         assertThat(one(verdict, Kind.TARGET_MET).count()).isEqualTo(5);
         assertThat(one(verdict, Kind.HELD).value()).isBetween(-0.01, 0.0);
@@ -41,7 +56,10 @@ class VerdictTest {
 
     @Test
     void aFallBeyondNoiseIsSaid() {
-        RepetitionSet set = set(new double[] {300, 294, 289, 282, 277}, new double[] {70, 70, 70, 70, 70}, new double[] {110, 116, 121, 127, Double.NaN});
+        RepetitionSet set =
+                set(new double[] {300, 294, 289, 282, 277}, new double[] {70, 70, 70, 70, 70}, new double[] {
+                    110, 116, 121, 127, Double.NaN
+                });
         List<Statement> verdict = Verdict.of(set, Asked.NOTHING);
         assertThat(one(verdict, Kind.FELL).value()).isBetween(-0.025, -0.015);
         assertThat(one(verdict, Kind.RECOVERS_LESS).value()).isBetween(5.0, 6.0);
@@ -50,7 +68,10 @@ class VerdictTest {
 
     @Test
     void aSureButTinyChangeIsHolding() {
-        RepetitionSet set = set(new double[] {280.0, 280.3, 280.6, 280.9, 281.2}, new double[] {70, 70, 70, 70, 70}, new double[] {110, 111, 110, 111, Double.NaN});
+        RepetitionSet set =
+                set(new double[] {280.0, 280.3, 280.6, 280.9, 281.2}, new double[] {70, 70, 70, 70, 70}, new double[] {
+                    110, 111, 110, 111, Double.NaN
+                });
         assertThat(set.slopes().get(Quantity.MAIN).isTrend()).isTrue();
         assertThat(one(Verdict.of(set, Asked.NOTHING), Kind.HELD).value()).isBetween(0.0009, 0.0012);
     }

@@ -38,45 +38,72 @@ class DayPlanTest {
     @Test
     void aBuildWeekHasTwoHardSessionsALongDayAndItsLoad() {
         List<Slot> slots = DayPlan.of(days(0, 90, 60, 90, 0, 120, 240), List.of(), wish(Phase.BUILD, 420));
-        assertThat(slots.stream().filter(s -> s.purpose().isHard()).map(s -> s.date().getDayOfWeek())).containsExactly(DayOfWeek.TUESDAY, DayOfWeek.THURSDAY);
+        assertThat(slots.stream()
+                        .filter(s -> s.purpose().isHard())
+                        .map(s -> s.date().getDayOfWeek()))
+                .containsExactly(DayOfWeek.TUESDAY, DayOfWeek.THURSDAY);
         assertThat(slots.get(slots.size() - 1).purpose()).isEqualTo(Purpose.LONG);
         assertThat(slots.stream().mapToDouble(Slot::load).sum()).isCloseTo(420, within(420 * 0.05));
     }
 
     @Test
     void stackedHardDaysFollowEachOtherWithinADay() {
-        List<Slot> hard = DayPlan.of(days(60, 90, 90, 90, 60, 90, 240), List.of(), new Wish(Phase.BUILD, false, 420, DayOfWeek.SUNDAY, true, List.of())).stream().filter(s -> s.purpose().isHard()).toList();
+        List<Slot> hard = DayPlan.of(
+                        days(60, 90, 90, 90, 60, 90, 240),
+                        List.of(),
+                        new Wish(Phase.BUILD, false, 420, DayOfWeek.SUNDAY, true, List.of()))
+                .stream()
+                .filter(s -> s.purpose().isHard())
+                .toList();
         assertThat(hard).hasSize(2);
         assertThat(hard.get(1).hour() - hard.get(0).hour()).isBetween(1.0, 24.0);
     }
 
     @Test
     void aHardSessionOnTheEveBeforeTheBlockKeepsTheFirstDayEasy() {
-        List<Slot> slots = DayPlan.of(days(90, 90, 90, 90, 90, 90, 90), List.of(new Fixed(MONDAY.minusDays(1), 1080, 3600, 90, true, false)), wish(Phase.PEAK, 300));
-        assertThat(slots.stream().filter(s -> s.purpose().isHard()).findFirst().orElseThrow().date()).isAfter(MONDAY);
+        List<Slot> slots = DayPlan.of(
+                days(90, 90, 90, 90, 90, 90, 90),
+                List.of(new Fixed(MONDAY.minusDays(1), 1080, 3600, 90, true, false)),
+                wish(Phase.PEAK, 300));
+        assertThat(slots.stream()
+                        .filter(s -> s.purpose().isHard())
+                        .findFirst()
+                        .orElseThrow()
+                        .date())
+                .isAfter(MONDAY);
     }
 
     @Test
     void theDaysBeforeARaceAreCalm() {
-        List<Slot> slots = DayPlan.of(days(90, 90, 90, 90, 90, 90, 0), List.of(new Fixed(MONDAY.plusDays(6), 540, 10_800, 220, true, true)), wish(Phase.TAPER, 420));
-        assertThat(slots.stream().filter(s -> s.purpose().isHard()).map(Slot::date)).allMatch(d -> d.isBefore(MONDAY.plusDays(4)));
+        List<Slot> slots = DayPlan.of(
+                days(90, 90, 90, 90, 90, 90, 0),
+                List.of(new Fixed(MONDAY.plusDays(6), 540, 10_800, 220, true, true)),
+                wish(Phase.TAPER, 420));
+        assertThat(slots.stream().filter(s -> s.purpose().isHard()).map(Slot::date))
+                .allMatch(d -> d.isBefore(MONDAY.plusDays(4)));
         assertThat(slots.stream().mapToDouble(Slot::load).sum()).isCloseTo(200, within(12.0));
     }
 
     @Test
     void recoveryHasNothingHardAndNothingLong() {
-        assertThat(DayPlan.of(days(90, 90, 90, 90, 90, 120, 240), List.of(), wish(Phase.RECOVERY, 180)).stream().map(Slot::purpose)).allMatch(p -> p == Purpose.EASY || p == Purpose.RECOVERY);
+        assertThat(DayPlan.of(days(90, 90, 90, 90, 90, 120, 240), List.of(), wish(Phase.RECOVERY, 180)).stream()
+                        .map(Slot::purpose))
+                .allMatch(p -> p == Purpose.EASY || p == Purpose.RECOVERY);
     }
 
     @Test
     void whatTheEventDemandsComesFirst() {
         Wish wish = new Wish(Phase.BUILD, false, 400, DayOfWeek.SUNDAY, false, List.of(Purpose.TEMPO));
-        assertThat(DayPlan.of(days(0, 90, 60, 90, 0, 120, 240), List.of(), wish).stream().filter(s -> s.purpose().isHard()).map(Slot::purpose)).containsExactly(Purpose.TEMPO, Purpose.THRESHOLD);
+        assertThat(DayPlan.of(days(0, 90, 60, 90, 0, 120, 240), List.of(), wish).stream()
+                        .filter(s -> s.purpose().isHard())
+                        .map(Slot::purpose))
+                .containsExactly(Purpose.TEMPO, Purpose.THRESHOLD);
     }
 
     @Test
     void withoutTimeThereAreNoSessions() {
-        assertThat(DayPlan.of(days(0, 0, 0, 0, 0, 0, 0), List.of(), wish(Phase.BUILD, 400))).isEmpty();
+        assertThat(DayPlan.of(days(0, 0, 0, 0, 0, 0, 0), List.of(), wish(Phase.BUILD, 400)))
+                .isEmpty();
     }
 
     @Property(tries = 500)
@@ -85,14 +112,26 @@ class DayPlanTest {
         int[] minutes = new int[3 + random.nextInt(26)];
         for (int i = 0; i < minutes.length; i++) minutes[i] = random.nextInt(4) == 0 ? 0 : 30 + 15 * random.nextInt(16);
         boolean stack = random.nextBoolean();
-        List<Slot> slots = DayPlan.of(days(minutes), List.of(), new Wish(Phase.values()[random.nextInt(5)], random.nextBoolean(), random.nextInt(1200), DayOfWeek.of(1 + random.nextInt(7)), stack, List.of()));
+        List<Slot> slots = DayPlan.of(
+                days(minutes),
+                List.of(),
+                new Wish(
+                        Phase.values()[random.nextInt(5)],
+                        random.nextBoolean(),
+                        random.nextInt(1200),
+                        DayOfWeek.of(1 + random.nextInt(7)),
+                        stack,
+                        List.of()));
         List<Slot> hard = slots.stream().filter(s -> s.purpose().isHard()).toList();
         for (int i = 1; i < hard.size(); i++) {
             double gap = hard.get(i).hour() - hard.get(i - 1).hour();
             assertThat(gap >= 36 || stack && gap <= 24).as("gap of " + gap).isTrue();
         }
-        for (int i = 2; i < hard.size(); i++) assertThat(hard.get(i).hour() - hard.get(i - 2).hour()).isGreaterThanOrEqualTo(36);
-        for (Slot slot : slots) assertThat(slot.seconds()).isBetween(1, minutes[(int) (slot.date().toEpochDay() - MONDAY.toEpochDay())] * 60);
+        for (int i = 2; i < hard.size(); i++)
+            assertThat(hard.get(i).hour() - hard.get(i - 2).hour()).isGreaterThanOrEqualTo(36);
+        for (Slot slot : slots)
+            assertThat(slot.seconds())
+                    .isBetween(1, minutes[(int) (slot.date().toEpochDay() - MONDAY.toEpochDay())] * 60);
         assertThat(slots.stream().map(Slot::date).distinct().count()).isEqualTo(slots.size());
     }
 

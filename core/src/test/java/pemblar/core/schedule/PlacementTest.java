@@ -20,25 +20,35 @@ class PlacementTest {
 
     @Test
     void fromADayAndEndingOnADay() {
-        assertEquals(List.of(MONDAY, MONDAY.plusDays(1), MONDAY.plusDays(1), MONDAY.plusDays(3)), Placement.from(MONDAY, OFFSETS));
+        assertEquals(
+                List.of(MONDAY, MONDAY.plusDays(1), MONDAY.plusDays(1), MONDAY.plusDays(3)),
+                Placement.from(MONDAY, OFFSETS));
         assertEquals(Placement.from(MONDAY.minusDays(3), OFFSETS), Placement.endingOn(MONDAY, OFFSETS));
     }
 
     @Test
     void onlyTuesdaysAndSaturdays() {
-        // Monday waits for Tuesday; the pair of the template's Tuesday then waits for Saturday, together; its Thursday for the next Tuesday
+        // Monday waits for Tuesday; the pair of the template's Tuesday then waits for Saturday, together; its Thursday
+        // for the next Tuesday
         LocalDate saturday = MONDAY.plusDays(5);
-        assertEquals(List.of(MONDAY.plusDays(1), saturday, saturday, MONDAY.plusDays(8)), Placement.onWeekdays(MONDAY, OFFSETS, Set.of(DayOfWeek.TUESDAY, DayOfWeek.SATURDAY)));
+        assertEquals(
+                List.of(MONDAY.plusDays(1), saturday, saturday, MONDAY.plusDays(8)),
+                Placement.onWeekdays(MONDAY, OFFSETS, Set.of(DayOfWeek.TUESDAY, DayOfWeek.SATURDAY)));
         assertThrows(IllegalArgumentException.class, () -> Placement.onWeekdays(MONDAY, OFFSETS, Set.of()));
     }
 
     @Property
-    void orderIsKeptAndEveryDayIsAllowed(@ForAll @Size(min = 1, max = 12) List<@IntRange(min = 0, max = 60) Integer> offsets, @ForAll @Size(min = 1, max = 7) Set<DayOfWeek> weekdays) {
+    void orderIsKeptAndEveryDayIsAllowed(
+            @ForAll @Size(min = 1, max = 12) List<@IntRange(min = 0, max = 60) Integer> offsets,
+            @ForAll @Size(min = 1, max = 7) Set<DayOfWeek> weekdays) {
         List<LocalDate> days = Placement.onWeekdays(MONDAY, offsets, weekdays);
         for (int i = 0; i < offsets.size(); i++) {
             assertTrue(weekdays.contains(days.get(i).getDayOfWeek()));
             assertTrue(!days.get(i).isBefore(MONDAY.plusDays(offsets.get(i))));
-            for (int j = 0; j < offsets.size(); j++) assertEquals(Integer.signum(offsets.get(i).compareTo(offsets.get(j))), Integer.signum(days.get(i).compareTo(days.get(j))));
+            for (int j = 0; j < offsets.size(); j++)
+                assertEquals(
+                        Integer.signum(offsets.get(i).compareTo(offsets.get(j))),
+                        Integer.signum(days.get(i).compareTo(days.get(j))));
         }
     }
 }

@@ -22,7 +22,8 @@ class PurposeTest {
 
     @Test
     void anEffortIsTrainedByWhatIsNearIt() {
-        assertThat(List.of(15, 300, 1200, 7200).stream().map(Purpose::training)).containsExactly(Purpose.SPRINTS, Purpose.INTERVALS, Purpose.THRESHOLD, Purpose.TEMPO);
+        assertThat(List.of(15, 300, 1200, 7200).stream().map(Purpose::training))
+                .containsExactly(Purpose.SPRINTS, Purpose.INTERVALS, Purpose.THRESHOLD, Purpose.TEMPO);
     }
 
     private static Other hard(int day) {
@@ -31,7 +32,8 @@ class PurposeTest {
 
     @Test
     void aHardSessionThatLosesItsDayKeepsAwayFromTheOthers() {
-        List<Proposal> proposals = Rescheduling.of(DAY, 18, true, List.of(hard(-2), hard(2)), Set.of(DAY.plusDays(4)), DAY.minusDays(1));
+        List<Proposal> proposals =
+                Rescheduling.of(DAY, 18, true, List.of(hard(-2), hard(2)), Set.of(DAY.plusDays(4)), DAY.minusDays(1));
         assertThat(proposals).hasSize(3);
         assertThat(proposals.get(0).day()).isEqualTo(DAY.plusDays(5));
         assertThat(proposals.get(0).tooNearToHard()).isFalse();
@@ -40,7 +42,8 @@ class PurposeTest {
 
     @Test
     void anEasySessionMovesToTheNearestEmptyDay() {
-        Proposal best = Rescheduling.of(DAY, 18, false, List.of(new Other(DAY.plusDays(1), 0, false)), Set.of(), DAY).get(0);
+        Proposal best = Rescheduling.of(DAY, 18, false, List.of(new Other(DAY.plusDays(1), 0, false)), Set.of(), DAY)
+                .get(0);
         assertThat(best.day()).isEqualTo(DAY.plusDays(2));
     }
 }

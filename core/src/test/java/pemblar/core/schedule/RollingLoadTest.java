@@ -32,9 +32,13 @@ class RollingLoadTest {
                 spells.add(new Spell(start, start.plusSeconds(600 + random.nextInt(14_400)), 20 + random.nextInt(150)));
             }
             Instant end = EVENING.plus(Duration.ofDays(7));
-            double highest = RollingLoad.bends(spells, EVENING, end, 24).stream().mapToDouble(t -> RollingLoad.at(spells, t, 24)).max().orElse(0);
+            double highest = RollingLoad.bends(spells, EVENING, end, 24).stream()
+                    .mapToDouble(t -> RollingLoad.at(spells, t, 24))
+                    .max()
+                    .orElse(0);
             double byMinute = 0;
-            for (Instant now = EVENING; now.isBefore(end); now = now.plusSeconds(60)) byMinute = Math.max(byMinute, RollingLoad.at(spells, now, 24));
+            for (Instant now = EVENING; now.isBefore(end); now = now.plusSeconds(60))
+                byMinute = Math.max(byMinute, RollingLoad.at(spells, now, 24));
             assertTrue(highest >= byMinute - 1e-9, "seed " + seed + ": " + highest + " against " + byMinute);
             assertEquals(byMinute, highest, 5, "seed " + seed);
         }

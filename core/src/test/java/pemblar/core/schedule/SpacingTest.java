@@ -25,12 +25,17 @@ class SpacingTest {
 
     @Test
     void aWeekIsNoLongRunButEightDaysAre() {
-        assertThat(Spacing.longRun(days(0, 1, 2, 3, 4, 5, 6), DAY, DAY.plusDays(20))).isEmpty();
-        assertThat(Spacing.longRun(days(0, 1, 2, 3, 4, 5, 6, 7, 9), DAY, DAY.plusDays(20)).orElseThrow().days()).isEqualTo(8);
+        assertThat(Spacing.longRun(days(0, 1, 2, 3, 4, 5, 6), DAY, DAY.plusDays(20)))
+                .isEmpty();
+        assertThat(Spacing.longRun(days(0, 1, 2, 3, 4, 5, 6, 7, 9), DAY, DAY.plusDays(20))
+                        .orElseThrow()
+                        .days())
+                .isEqualTo(8);
     }
 
     @Test
     void aRunThatEndedBeforeTheSpanIsNotPointedOut() {
-        assertThat(Spacing.longRun(days(0, 1, 2, 3, 4, 5, 6, 7), DAY.plusDays(10), DAY.plusDays(20))).isEmpty();
+        assertThat(Spacing.longRun(days(0, 1, 2, 3, 4, 5, 6, 7), DAY.plusDays(10), DAY.plusDays(20)))
+                .isEmpty();
     }
 }

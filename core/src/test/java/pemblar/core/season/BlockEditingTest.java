@@ -41,8 +41,10 @@ class BlockEditingTest {
 
     @Test
     void anEdgeLeavesThreeDaysOnEitherSide() {
-        assertThatThrownBy(() -> BlockEditing.moveEdge(BLOCKS, FIRST, FIRST.plusDays(15))).hasMessageContaining("one of 2");
-        assertThatThrownBy(() -> BlockEditing.moveEdge(BLOCKS, FIRST, FIRST.plusDays(1))).hasMessageContaining("one of 2");
+        assertThatThrownBy(() -> BlockEditing.moveEdge(BLOCKS, FIRST, FIRST.plusDays(15)))
+                .hasMessageContaining("one of 2");
+        assertThatThrownBy(() -> BlockEditing.moveEdge(BLOCKS, FIRST, FIRST.plusDays(1)))
+                .hasMessageContaining("one of 2");
     }
 
     @Test
@@ -60,33 +62,44 @@ class BlockEditingTest {
     void shiftingMovesAllThatFollowsAndRunsIntoNothing() {
         List<Block> later = BlockEditing.shift(BLOCKS, FIRST.plusDays(9), 4);
         assertThat(later.stream().map(Block::first)).containsExactly(FIRST, FIRST.plusDays(13), FIRST.plusDays(22));
-        assertThatThrownBy(() -> BlockEditing.shift(BLOCKS, FIRST.plusDays(9), -1)).hasMessageContaining("would begin before");
+        assertThatThrownBy(() -> BlockEditing.shift(BLOCKS, FIRST.plusDays(9), -1))
+                .hasMessageContaining("would begin before");
     }
 
     private static final Hours ALL = new Hours(10, List.of());
 
-    /** By hand: 300 aimed for in 6 days, one of them away: 60 a day on the five others; today is the second day, so three of them are to come. */
+    /**
+     * By hand: 300 aimed for in 6 days, one of them away: 60 a day on the five others; today is the second day, so
+     * three of them are to come.
+     */
     @Test
     void aBlockInWhichNothingIsPlannedCountsWithItsTargetOnTheDaysThatCanBeTrained() {
         Hours away = new Hours(10, List.of(new Hours.Exception(FIRST.plusDays(3), FIRST.plusDays(3), 0)));
         Outlook.Plan plan = new Outlook.Plan(List.of(block(0, 6, 300)), List.of(), away);
-        assertThat(Outlook.of(FIRST, new double[7], FIRST.plusDays(1), plan, Set.of())).containsExactly(0, 0, 60, 0, 60, 60, 0);
+        assertThat(Outlook.of(FIRST, new double[7], FIRST.plusDays(1), plan, Set.of()))
+                .containsExactly(0, 0, 60, 0, 60, 60, 0);
     }
 
     @Test
     void aBlockInWhichAnythingIsPlannedCountsWithJustThat() {
         double[] loads = {0, 0, 40, 0};
         Outlook.Plan plan = new Outlook.Plan(List.of(block(0, 3, 300)), List.of(), ALL);
-        assertThat(Outlook.of(FIRST, loads, FIRST, plan, Set.of(FIRST.plusDays(2)))).containsExactly(loads);
+        assertThat(Outlook.of(FIRST, loads, FIRST, plan, Set.of(FIRST.plusDays(2))))
+                .containsExactly(loads);
     }
 
-    /** The event's load lies on its own days and the block's on the others; a session on the event's day stands for it. */
+    /**
+     * The event's load lies on its own days and the block's on the others; a session on the event's day stands for it.
+     */
     @Test
     void anEventLiesOnItsDaysAlone() {
-        Outlook.Plan plan = new Outlook.Plan(List.of(block(0, 6, 240)), List.of(new Event(FIRST.plusDays(4), 2, Priority.A, 300)), ALL);
-        assertThat(Outlook.of(FIRST, new double[6], FIRST.minusDays(1), plan, Set.of())).containsExactly(60, 60, 60, 60, 150, 150);
+        Outlook.Plan plan = new Outlook.Plan(
+                List.of(block(0, 6, 240)), List.of(new Event(FIRST.plusDays(4), 2, Priority.A, 300)), ALL);
+        assertThat(Outlook.of(FIRST, new double[6], FIRST.minusDays(1), plan, Set.of()))
+                .containsExactly(60, 60, 60, 60, 150, 150);
         double[] sketched = {0, 0, 0, 0, 243, 0};
-        assertThat(Outlook.of(FIRST, sketched, FIRST.minusDays(1), plan, Set.of(FIRST.plusDays(4)))).containsExactly(0, 0, 0, 0, 243, 150);
+        assertThat(Outlook.of(FIRST, sketched, FIRST.minusDays(1), plan, Set.of(FIRST.plusDays(4))))
+                .containsExactly(0, 0, 0, 0, 243, 150);
     }
 
     /** By hand: 55 min at threshold cost 55 / 60 x 100. */

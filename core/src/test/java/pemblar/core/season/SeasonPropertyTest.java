@@ -11,12 +11,15 @@ import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Block.Phase;
 import pemblar.core.season.Season.Target;
 
-/** Whatever is asked: every rule of the definition, read again day by day, and the optimum of another library's simplex. */
+/**
+ * Whatever is asked: every rule of the definition, read again day by day, and the optimum of another library's simplex.
+ */
 class SeasonPropertyTest {
     private static final int SEEDS = 500;
     private static final double DUST = 2e-5;
     /** Planned once for all tests: without pins, and every third with. */
     private static final Season[] PLANNED = new Season[SEEDS];
+
     private static final Season[] PINNED = new Season[SEEDS];
 
     @BeforeAll
@@ -34,7 +37,8 @@ class SeasonPropertyTest {
             LocalDate day = ask.first();
             for (Target target : PINNED[seed].targets()) {
                 assertThat(target.first()).as("seed " + seed).isEqualTo(day);
-                if (ask.pinned().isEmpty() && ask.of(Priority.A).isEmpty()) assertThat(target.days()).as("seed " + seed).isBetween(Block.SHORTEST, Block.LONGEST);
+                if (ask.pinned().isEmpty() && ask.of(Priority.A).isEmpty())
+                    assertThat(target.days()).as("seed " + seed).isBetween(Block.SHORTEST, Block.LONGEST);
                 day = target.last().plusDays(1);
             }
             assertThat(day).isEqualTo(ask.last().plusDays(1));
@@ -68,7 +72,8 @@ class SeasonPropertyTest {
 
     private static void between(Target target, double share, double low, double high, double most, String which) {
         assertThat(share).as(which).isLessThan(high + 1e-3);
-        if (share < low - 1e-3) assertThat(target.load()).as(which + " takes all its hours").isCloseTo(most, within(1e-3));
+        if (share < low - 1e-3)
+            assertThat(target.load()).as(which + " takes all its hours").isCloseTo(most, within(1e-3));
     }
 
     /** Training alone, from tomorrow; days that break the limit without any load are excused. */
@@ -76,9 +81,14 @@ class SeasonPropertyTest {
         double kept = Math.exp(-1 / 42.0);
         List<Double> trained = new java.util.ArrayList<>(ask.start().chronicOfWeek());
         List<Double> idle = new java.util.ArrayList<>(trained);
-        for (LocalDate day = ask.first().minusDays(ask.start().between().size()); !day.isAfter(ask.last()); day = day.plusDays(1)) {
+        for (LocalDate day = ask.first().minusDays(ask.start().between().size());
+                !day.isAfter(ask.last());
+                day = day.plusDays(1)) {
             LocalDate now = day;
-            Target target = season.targets().stream().filter(t -> !now.isBefore(t.first()) && !now.isAfter(t.last())).findFirst().orElse(null);
+            Target target = season.targets().stream()
+                    .filter(t -> !now.isBefore(t.first()) && !now.isAfter(t.last()))
+                    .findFirst()
+                    .orElse(null);
             double load = target == null || truth.hoursOn(day) <= 0 ? 0 : target.load() / truth.trainable(target);
             trained.add(trained.get(trained.size() - 1) * kept + load * (1 - kept));
             idle.add(idle.get(idle.size() - 1) * kept);
@@ -101,8 +111,12 @@ class SeasonPropertyTest {
             if (Double.isNaN(most) || Double.isNaN(least)) continue;
             exact++;
             double nearest = Math.max(least, Math.min(most, ask.aim().value()));
-            assertThat(season.outcome().nearest()).as("seed " + seed).isCloseTo(nearest, within(1e-3 * Math.max(1, nearest)));
-            assertThat(season.outcome().reached()).as("seed " + seed).isCloseTo(nearest, within(1e-3 * Math.max(1, nearest)));
+            assertThat(season.outcome().nearest())
+                    .as("seed " + seed)
+                    .isCloseTo(nearest, within(1e-3 * Math.max(1, nearest)));
+            assertThat(season.outcome().reached())
+                    .as("seed " + seed)
+                    .isCloseTo(nearest, within(1e-3 * Math.max(1, nearest)));
         }
         assertThat(exact).isGreaterThan(SEEDS * 3 / 4);
     }
@@ -113,7 +127,8 @@ class SeasonPropertyTest {
             Season.Outcome outcome = PINNED[seed].outcome();
             if (outcome.met()) assertThat(outcome.binding()).as("seed " + seed).isEmpty();
             else assertThat(outcome.binding().size()).as("seed " + seed).isLessThanOrEqualTo(2);
-            if (!outcome.met() && outcome.nearest() < outcome.aim().value()) assertThat(outcome.binding()).as("seed " + seed + outcome).isNotEmpty();
+            if (!outcome.met() && outcome.nearest() < outcome.aim().value())
+                assertThat(outcome.binding()).as("seed " + seed + outcome).isNotEmpty();
         }
     }
 
@@ -123,8 +138,13 @@ class SeasonPropertyTest {
             Ask ask = Seeded.ask(seed, seed % 3 == 0);
             Season season = PINNED[seed];
             for (LoadTrend.Day day : season.forecast()) {
-                double events = ask.events().stream().filter(e -> !day.date().isBefore(e.day()) && !day.date().isAfter(e.last())).mapToDouble(e -> e.load() / e.days()).sum();
-                if (events > 0 && ask.pinned().isEmpty()) assertThat(day.load()).as("seed " + seed + " " + day).isCloseTo(events, within(1e-6));
+                double events = ask.events().stream()
+                        .filter(e ->
+                                !day.date().isBefore(e.day()) && !day.date().isAfter(e.last()))
+                        .mapToDouble(e -> e.load() / e.days())
+                        .sum();
+                if (events > 0 && ask.pinned().isEmpty())
+                    assertThat(day.load()).as("seed " + seed + " " + day).isCloseTo(events, within(1e-6));
             }
         }
     }

@@ -15,7 +15,10 @@ import org.hipparchus.optim.nonlinear.scalar.GoalType;
 import pemblar.core.season.Block.Phase;
 import pemblar.core.season.Season.Target;
 
-/** The rules read again from the words of the definition, day by day, and solved by another library's simplex: the reference that plans are held against. */
+/**
+ * The rules read again from the words of the definition, day by day, and solved by another library's simplex: the
+ * reference that plans are held against.
+ */
 final class SeasonTruth {
     private final Ask ask;
     private final List<Target> blocks;
@@ -36,16 +39,23 @@ final class SeasonTruth {
 
     double hoursOn(LocalDate day) {
         double hours = ask.hours().weekly();
-        for (Hours.Exception a : ask.hours().away()) if (!day.isBefore(a.from()) && !day.isAfter(a.to())) hours = Math.min(hours, a.weekly());
+        for (Hours.Exception a : ask.hours().away())
+            if (!day.isBefore(a.from()) && !day.isAfter(a.to())) hours = Math.min(hours, a.weekly());
         return isEvent(day) ? 0 : hours / 7;
     }
 
     int trainable(Target block) {
-        return (int) block.first().datesUntil(block.last().plusDays(1)).filter(d -> hoursOn(d) > 0).count();
+        return (int) block.first()
+                .datesUntil(block.last().plusDays(1))
+                .filter(d -> hoursOn(d) > 0)
+                .count();
     }
 
     double hours(Target block) {
-        return block.first().datesUntil(block.last().plusDays(1)).mapToDouble(this::hoursOn).sum();
+        return block.first()
+                .datesUntil(block.last().plusDays(1))
+                .mapToDouble(this::hoursOn)
+                .sum();
     }
 
     /** The last loading block before one that had at least 80 % of its days; null without one. */
@@ -53,14 +63,21 @@ final class SeasonTruth {
         Target found = null;
         for (Target b : blocks) {
             if (b == block) break;
-            boolean loading = !b.easy() && (b.phase() == Phase.BASE || b.phase() == Phase.BUILD || b.phase() == Phase.PEAK);
-            long full = b.first().datesUntil(b.last().plusDays(1)).filter(d -> hoursOn(d) > 0 && !isAway(d)).count();
+            boolean loading =
+                    !b.easy() && (b.phase() == Phase.BASE || b.phase() == Phase.BUILD || b.phase() == Phase.PEAK);
+            long full = b.first()
+                    .datesUntil(b.last().plusDays(1))
+                    .filter(d -> hoursOn(d) > 0 && !isAway(d))
+                    .count();
             if (loading && full >= 0.8 * b.days() - 1e-9) found = b;
         }
         return found;
     }
 
-    /** Best value of the aim's quantity within the limits, with the layout as it is and lower edges that hours may miss left out: a bound from above. */
+    /**
+     * Best value of the aim's quantity within the limits, with the layout as it is and lower edges that hours may miss
+     * left out: a bound from above.
+     */
     double optimum(boolean most) {
         int n = blocks.size();
         List<LinearConstraint> rows = new ArrayList<>();
@@ -70,7 +87,14 @@ final class SeasonTruth {
         double constant = aim[n];
         LinearObjectiveFunction objective = new LinearObjectiveFunction(java.util.Arrays.copyOf(aim, n), constant);
         try {
-            return new SimplexSolver(1e-9).optimize(new MaxIter(100_000), objective, new LinearConstraintSet(rows), most ? GoalType.MAXIMIZE : GoalType.MINIMIZE, new NonNegativeConstraint(true)).getValue();
+            return new SimplexSolver(1e-9)
+                    .optimize(
+                            new MaxIter(100_000),
+                            objective,
+                            new LinearConstraintSet(rows),
+                            most ? GoalType.MAXIMIZE : GoalType.MINIMIZE,
+                            new NonNegativeConstraint(true))
+                    .getValue();
         } catch (MathRuntimeException e) {
             return Double.NaN;
         }
@@ -107,7 +131,9 @@ final class SeasonTruth {
             int days = trainable(block);
             if (days == 0 || measure == null || !(block.easy() || block.phase() == Phase.TAPER)) continue;
             double low = block.easy() ? 0.55 : 0.4;
-            if (hours(block) * ask.loadPerHour().in(block.phase()) / days < low * hours(measure) * ask.loadPerHour().in(measure.phase()) / Math.max(1, trainable(measure)) - 1e-9) return false;
+            if (hours(block) * ask.loadPerHour().in(block.phase()) / days
+                    < low * hours(measure) * ask.loadPerHour().in(measure.phase()) / Math.max(1, trainable(measure))
+                            - 1e-9) return false;
         }
         return true;
     }
@@ -116,7 +142,9 @@ final class SeasonTruth {
     private double[] weights(LocalDate day) {
         double[] weights = new double[blocks.size()];
         for (int b = 0; b < weights.length; b++)
-            if (!day.isBefore(blocks.get(b).first()) && !day.isAfter(blocks.get(b).last()) && hoursOn(day) > 0) weights[b] = 1;
+            if (!day.isBefore(blocks.get(b).first())
+                    && !day.isAfter(blocks.get(b).last())
+                    && hoursOn(day) > 0) weights[b] = 1;
         return weights;
     }
 
@@ -131,7 +159,9 @@ final class SeasonTruth {
             double[] build = new double[next.length];
             for (int i = 0; i < build.length; i++) build[i] = next[i] - before[i];
             double none = build[blocks.size()];
-            if (none <= ask.highestBuild() + 1e-9) rows.add(new LinearConstraint(java.util.Arrays.copyOf(build, blocks.size()), Relationship.LEQ, ask.highestBuild() - none));
+            if (none <= ask.highestBuild() + 1e-9)
+                rows.add(new LinearConstraint(
+                        java.util.Arrays.copyOf(build, blocks.size()), Relationship.LEQ, ask.highestBuild() - none));
         }
     }
 
@@ -144,7 +174,8 @@ final class SeasonTruth {
     private double[] next(double[] before, LocalDate day, double event) {
         double[] next = new double[before.length];
         double[] weights = weights(day);
-        for (int i = 0; i < next.length; i++) next[i] = kept * before[i] + (i < weights.length ? (1 - kept) * weights[i] : (1 - kept) * event);
+        for (int i = 0; i < next.length; i++)
+            next[i] = kept * before[i] + (i < weights.length ? (1 - kept) * weights[i] : (1 - kept) * event);
         return next;
     }
 
@@ -155,7 +186,13 @@ final class SeasonTruth {
         long days = until.toEpochDay() - ask.first().toEpochDay() + 1;
         for (LocalDate day = ask.first(); !day.isAfter(until); day = day.plusDays(1)) {
             double[] weights = weights(day);
-            for (int b = 0; b < weights.length; b++) aim[b] += weights[b] * 7 / days / (ask.aim().kind() == Aim.Kind.WEEKLY_HOURS ? ask.loadPerHour().in(blocks.get(b).phase()) : 1);
+            for (int b = 0; b < weights.length; b++)
+                aim[b] += weights[b]
+                        * 7
+                        / days
+                        / (ask.aim().kind() == Aim.Kind.WEEKLY_HOURS
+                                ? ask.loadPerHour().in(blocks.get(b).phase())
+                                : 1);
         }
         return aim;
     }
@@ -164,9 +201,12 @@ final class SeasonTruth {
         List<Event> aims = ask.of(Priority.A);
         LocalDate morning = aims.get(aims.size() - 1).day();
         double[] chronic = constant(ask.start().chronic());
-        for (LocalDate day = ask.first().minusDays(ask.start().between().size()); day.isBefore(morning); day = day.plusDays(1)) {
+        for (LocalDate day = ask.first().minusDays(ask.start().between().size());
+                day.isBefore(morning);
+                day = day.plusDays(1)) {
             double event = 0;
-            for (Event e : ask.events()) if (!day.isBefore(e.day()) && !day.isAfter(e.last())) event += e.load() / e.days();
+            for (Event e : ask.events())
+                if (!day.isBefore(e.day()) && !day.isAfter(e.last())) event += e.load() / e.days();
             chronic = next(chronic, day, event);
         }
         return chronic;
@@ -177,10 +217,12 @@ final class SeasonTruth {
         List<Event> aims = ask.of(Priority.A);
         if (aims.isEmpty()) return ask.last();
         int at = aims.size() - 1;
-        while (at > 0 && aims.get(at).day().toEpochDay() - aims.get(at - 1).last().toEpochDay() < 21) at--;
+        while (at > 0
+                && aims.get(at).day().toEpochDay() - aims.get(at - 1).last().toEpochDay() < 21) at--;
         LocalDate event = aims.get(at).day();
         int index = 0;
-        for (int b = 0; b < blocks.size(); b++) if (!event.isBefore(blocks.get(b).first())) index = b;
+        for (int b = 0; b < blocks.size(); b++)
+            if (!event.isBefore(blocks.get(b).first())) index = b;
         if (blocks.get(index).first().equals(event) && index > 0) index--;
         LocalDate eve = blocks.get(index).first().minusDays(1);
         return eve.isBefore(ask.first()) ? ask.last() : eve;

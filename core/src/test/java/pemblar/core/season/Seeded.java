@@ -23,7 +23,8 @@ final class Seeded {
         List<Hours.Exception> away = new ArrayList<>();
         for (int i = random.nextInt(3); i > 0; i--) {
             LocalDate from = first.plusDays(random.nextInt(days));
-            away.add(new Hours.Exception(from, from.plusDays(random.nextInt(14)), random.nextBoolean() ? 0 : weekly / 3));
+            away.add(new Hours.Exception(
+                    from, from.plusDays(random.nextInt(14)), random.nextBoolean() ? 0 : weekly / 3));
         }
         double chronic = 10 + random.nextInt(70);
         List<Double> week = new ArrayList<>();
@@ -31,14 +32,28 @@ final class Seeded {
         List<Double> between = new ArrayList<>();
         for (int i = random.nextInt(4); i > 0; i--) between.add(0.0);
         Ask.Start start = new Ask.Start(chronic + random.nextInt(20) - 10, week, LoadTrend.Settings.DEFAULT, between);
-        return new Ask(first, first.plusDays(days - 1L), events, aim(random, events, chronic, weekly), rhythm, 1 + random.nextInt(7), new Hours(weekly, away), perHour(random), start,
-            withPins ? pins(random, first, days) : List.of(), Ask.Shape.FREE);
+        return new Ask(
+                first,
+                first.plusDays(days - 1L),
+                events,
+                aim(random, events, chronic, weekly),
+                rhythm,
+                1 + random.nextInt(7),
+                new Hours(weekly, away),
+                perHour(random),
+                start,
+                withPins ? pins(random, first, days) : List.of(),
+                Ask.Shape.FREE);
     }
 
     private static List<Event> events(Random random, LocalDate first, int days) {
         List<Event> events = new ArrayList<>();
         for (int i = random.nextInt(4); i > 0; i--)
-            events.add(new Event(first.plusDays(random.nextInt(days)), random.nextInt(5) == 0 ? 1 + random.nextInt(7) : 1, Priority.values()[random.nextInt(3)], 40 + random.nextInt(250)));
+            events.add(new Event(
+                    first.plusDays(random.nextInt(days)),
+                    random.nextInt(5) == 0 ? 1 + random.nextInt(7) : 1,
+                    Priority.values()[random.nextInt(3)],
+                    40 + random.nextInt(250)));
         return events;
     }
 

@@ -8,19 +8,22 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Derived;
 import pemblar.core.recording.Pause;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 
 class StretchTest {
     private static final int SECONDS = 3600;
 
-    /** An hour at 200 W and 10 m/s over flat road, with a climb of 5 % from 1000 s to 1600 s; heart rate rises from 140 to 147 at half time. */
+    /**
+     * An hour at 200 W and 10 m/s over flat road, with a climb of 5 % from 1000 s to 1600 s; heart rate rises from 140
+     * to 147 at half time.
+     */
     private static Recording hour() {
         double[] watts = new double[SECONDS];
         double[] bpm = new double[SECONDS];
@@ -43,7 +46,8 @@ class StretchTest {
 
     @Test
     void figuresOfAStretchAreWhatAHandWouldWorkOut() {
-        Stretch s = Stretch.of(hour(), Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250).with(Quantity.BODY_MASS, 80), 1000, 1600);
+        Stretch s = Stretch.of(
+                hour(), Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250).with(Quantity.BODY_MASS, 80), 1000, 1600);
         assertThat(s.watts()).isEqualTo(200);
         assertThat(s.wattsPerKilogram()).isEqualTo(2.5);
         assertThat(s.intensity()).isCloseTo(0.8, within(1e-9));
@@ -75,14 +79,16 @@ class StretchTest {
 
     @Test
     void onlyRisesMakeTheClimbAndAGapIsBridged() {
-        assertThat(Climbs.risen(Series.of(100, 110, 105, Double.NaN, 112, 90), 0, 6)).isEqualTo(17);
+        assertThat(Climbs.risen(Series.of(100, 110, 105, Double.NaN, 112, 90), 0, 6))
+                .isEqualTo(17);
         assertThat(Climbs.risen(Series.of(100, 110, 105), 1, 3)).isZero();
         assertThat(Climbs.risen(Series.of(Double.NaN, Double.NaN), 0, 2)).isZero();
     }
 
     @Test
     void theTremorOfABarometerIsNoClimb() {
-        assertThat(Climbs.risen(hour().channel(Channel.ALTITUDE).orElseThrow(), 0, 1000)).isZero();
+        assertThat(Climbs.risen(hour().channel(Channel.ALTITUDE).orElseThrow(), 0, 1000))
+                .isZero();
     }
 
     @Test
@@ -110,14 +116,23 @@ class StretchTest {
             metres[i] = 10.0 * (i + 1);
             altitude[i] = (i == 0 ? 0 : altitude[i - 1]) + (i >= up && i < up + down ? -0.6 : 0.6);
         }
-        return new Recording(Sport.RIDE, Instant.EPOCH, altitude.length, List.of(), Map.of("distance", Series.of(metres), "altitude", Series.of(altitude)), List.of());
+        return new Recording(
+                Sport.RIDE,
+                Instant.EPOCH,
+                altitude.length,
+                List.of(),
+                Map.of("distance", Series.of(metres), "altitude", Series.of(altitude)),
+                List.of());
     }
 
     @Test
     void aDerivedChannelIsMissingWhereEitherIsAndWhereItWouldDivideByZero() {
-        Series quotient = Derived.of(Series.of(10, 8, Double.NaN, 6), Derived.Operation.OVER, Series.of(5, 0, 2, Double.NaN));
+        Series quotient =
+                Derived.of(Series.of(10, 8, Double.NaN, 6), Derived.Operation.OVER, Series.of(5, 0, 2, Double.NaN));
         assertThat(quotient.at(0)).isEqualTo(2);
         assertThat(quotient.present()).isEqualTo(1);
-        assertThat(Derived.of(Series.of(10), Derived.Operation.MINUS, Series.of(4)).at(0)).isEqualTo(6);
+        assertThat(Derived.of(Series.of(10), Derived.Operation.MINUS, Series.of(4))
+                        .at(0))
+                .isEqualTo(6);
     }
 }

@@ -24,7 +24,10 @@ import pemblar.core.zone.Zones;
 
 /** Swimming as the proof that a sport is data: nothing here is asked by name elsewhere. */
 class SwimmingTest {
-    private static final Thresholds SWIMMER = Thresholds.NONE.with(Quantity.SWIMMING_THRESHOLD_SPEED, 1.0).with(Quantity.THRESHOLD_SPEED, 4).with(Quantity.THRESHOLD_POWER, 250);
+    private static final Thresholds SWIMMER = Thresholds.NONE
+            .with(Quantity.SWIMMING_THRESHOLD_SPEED, 1.0)
+            .with(Quantity.THRESHOLD_SPEED, 4)
+            .with(Quantity.THRESHOLD_POWER, 250);
 
     private static Workout read(String text) {
         Shorthand.Reading reading = Shorthand.read(text, Sport.SWIM);
@@ -36,7 +39,8 @@ class SwimmingTest {
         double[] speed = new double[3600];
         Arrays.fill(speed, 0.9);
         Arrays.fill(speed, 1000, 1600, 0);
-        Recording swim = new Recording(Sport.SWIM, Instant.EPOCH, 3600, List.of(), Map.of("speed", Series.of(speed)), List.of());
+        Recording swim =
+                new Recording(Sport.SWIM, Instant.EPOCH, 3600, List.of(), Map.of("speed", Series.of(speed)), List.of());
         SessionSummary summary = SessionSummary.of(swim, SWIMMER);
         assertEquals(0.9, summary.intensity().orElseThrow(), 1e-9);
         assertEquals(100 * 0.9 * 0.9 * 0.9, summary.loads().get(Source.SPEED), 1e-9);
@@ -57,9 +61,16 @@ class SwimmingTest {
     void restAndPaceForAHundredMetresReadBackTheSame() {
         String text = "8 x (100m 1:45/100m, 20s rest), 400m z1-2";
         assertEquals(text, ShorthandText.of(read(text)));
-        assertEquals("30min 2:05/500m", ShorthandText.of(Shorthand.read("30min 2:05/500 m", Sport.ROW).workout().orElseThrow()));
+        assertEquals(
+                "30min 2:05/500m",
+                ShorthandText.of(
+                        Shorthand.read("30min 2:05/500 m", Sport.ROW).workout().orElseThrow()));
         assertEquals(text, ShorthandText.of(read(text.replace("/100m", "/100 m").toUpperCase(java.util.Locale.ROOT))));
-        assertTrue(Shorthand.read("100m 1:45/200m", Sport.SWIM).problem().orElseThrow().expected().contains("100m or 500m"));
+        assertTrue(Shorthand.read("100m 1:45/200m", Sport.SWIM)
+                .problem()
+                .orElseThrow()
+                .expected()
+                .contains("100m or 500m"));
     }
 
     @Test
@@ -68,14 +79,19 @@ class SwimmingTest {
         assertEquals(1.0, swimming.require(Quantity.THRESHOLD_SPEED));
         assertTrue(swimming.get(Quantity.THRESHOLD_POWER).isEmpty());
         assertEquals(4, SWIMMER.forSport(Sport.RUN).require(Quantity.THRESHOLD_SPEED));
-        for (Sport sport : Sport.values()) assertEquals(SWIMMER.forSport(sport), SWIMMER.forSport(sport).forSport(sport), sport + " twice");
+        for (Sport sport : Sport.values())
+            assertEquals(SWIMMER.forSport(sport), SWIMMER.forSport(sport).forSport(sport), sport + " twice");
         assertTrue(SWIMMER.forSport(Sport.ROW).values().isEmpty());
     }
 
     @Test
     void everySportHasZonesForWhatItIsTrainedBy() {
         for (Sport sport : Sport.values())
-            for (Measure measure : Measure.values()) assertEquals(sport.trainsBy(measure), ZoneSchemes.usual(measure, sport).isPresent(), sport + " " + measure);
+            for (Measure measure : Measure.values())
+                assertEquals(
+                        sport.trainsBy(measure),
+                        ZoneSchemes.usual(measure, sport).isPresent(),
+                        sport + " " + measure);
     }
 
     @Test
@@ -85,7 +101,10 @@ class SwimmingTest {
         assertEquals(Purpose.THRESHOLD, purpose("400m z1, 12 x (100m 99%, 20s rest), 200m z1", zones));
         assertEquals(Purpose.INTERVALS, purpose("400m z1, 8 x (100m 105%, 40s rest), 300m z1", zones));
         Workout loop = Shorthand.read("2h z2", Sport.RUN).workout().orElseThrow();
-        assertEquals(Purpose.LONG, Purpose.of(Forecast.of(loop, zones), Sport.RUN), "two hours of easy running are long, not tempo");
+        assertEquals(
+                Purpose.LONG,
+                Purpose.of(Forecast.of(loop, zones), Sport.RUN),
+                "two hours of easy running are long, not tempo");
     }
 
     private static Purpose purpose(String text, Zones zones) {

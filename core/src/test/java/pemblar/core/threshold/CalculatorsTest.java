@@ -9,8 +9,8 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.model.Effort;
+import pemblar.core.sport.Sport;
 
 class CalculatorsTest {
     private static Estimate one(Calculation calculation) {
@@ -19,7 +19,11 @@ class CalculatorsTest {
     }
 
     private static String refusal(Calculation calculation, String field) {
-        return calculation.refusals().stream().filter(r -> r.field().equals(field)).map(Calculation.Refusal::reason).findFirst().orElse("not refused for " + field);
+        return calculation.refusals().stream()
+                .filter(r -> r.field().equals(field))
+                .map(Calculation.Refusal::reason)
+                .findFirst()
+                .orElse("not refused for " + field);
     }
 
     @Test
@@ -30,7 +34,9 @@ class CalculatorsTest {
         assertEquals(266, e.best(), 1e-9);
         assertEquals(257.6, e.low(), 1e-9);
         assertEquals(274.4, e.high(), 1e-9);
-        assertEquals(Quantity.RUNNING_THRESHOLD_POWER, one(Calculators.twentyMinutes(Sport.RUN, 280, 0.95)).quantity());
+        assertEquals(
+                Quantity.RUNNING_THRESHOLD_POWER,
+                one(Calculators.twentyMinutes(Sport.RUN, 280, 0.95)).quantity());
     }
 
     @Test
@@ -64,7 +70,8 @@ class CalculatorsTest {
 
     @Test
     void twoEffortsGiveCriticalPowerAndReserveExactly() {
-        // 3 min at 400 W = 72 000 J, 12 min at 300 W = 216 000 J: CP = 144 000 / 540 = 266.67 W; W' = 100 x 180 x 720 / 540 = 24 000 J
+        // 3 min at 400 W = 72 000 J, 12 min at 300 W = 216 000 J: CP = 144 000 / 540 = 266.67 W; W' = 100 x 180 x 720 /
+        // 540 = 24 000 J
         Calculation answer = Calculators.twoEfforts(new Effort(180, 400), new Effort(720, 300), 2);
         Estimate cp = answer.estimates().get(0);
         Estimate reserve = answer.estimates().get(1);
@@ -80,17 +87,25 @@ class CalculatorsTest {
 
     @Test
     void theOrderOfTheTwoEffortsDoesNotMatter() {
-        assertEquals(Calculators.twoEfforts(new Effort(180, 400), new Effort(720, 300), 0), Calculators.twoEfforts(new Effort(720, 300), new Effort(180, 400), 0));
+        assertEquals(
+                Calculators.twoEfforts(new Effort(180, 400), new Effort(720, 300), 0),
+                Calculators.twoEfforts(new Effort(720, 300), new Effort(180, 400), 0));
     }
 
     @Test
     void effortsTooCloseTogetherAreRefusedWithTheReason() {
-        assertTrue(refusal(Calculators.twoEfforts(new Effort(240, 380), new Effort(700, 300), 0), "longTime").contains("at least 3 times"));
-        assertTrue(refusal(Calculators.twoEfforts(new Effort(240, 380), new Effort(720, 300), 0), "longTime").startsWith("not refused"));
-        assertTrue(refusal(Calculators.twoEfforts(new Effort(60, 500), new Effort(720, 300), 0), "shortTime").contains("1:30 to 40:00"));
-        assertTrue(refusal(Calculators.twoEfforts(new Effort(180, 380), new Effort(2401, 300), 0), "longTime").contains("1:30 to 40:00"));
-        assertTrue(refusal(Calculators.twoEfforts(new Effort(180, 380), new Effort(720, 300), 8), "longDay").contains("8 apart"));
-        assertTrue(refusal(Calculators.twoEfforts(new Effort(180, 300), new Effort(720, 300), 0), "longWatts").contains("more watts"));
+        assertTrue(refusal(Calculators.twoEfforts(new Effort(240, 380), new Effort(700, 300), 0), "longTime")
+                .contains("at least 3 times"));
+        assertTrue(refusal(Calculators.twoEfforts(new Effort(240, 380), new Effort(720, 300), 0), "longTime")
+                .startsWith("not refused"));
+        assertTrue(refusal(Calculators.twoEfforts(new Effort(60, 500), new Effort(720, 300), 0), "shortTime")
+                .contains("1:30 to 40:00"));
+        assertTrue(refusal(Calculators.twoEfforts(new Effort(180, 380), new Effort(2401, 300), 0), "longTime")
+                .contains("1:30 to 40:00"));
+        assertTrue(refusal(Calculators.twoEfforts(new Effort(180, 380), new Effort(720, 300), 8), "longDay")
+                .contains("8 apart"));
+        assertTrue(refusal(Calculators.twoEfforts(new Effort(180, 300), new Effort(720, 300), 0), "longWatts")
+                .contains("more watts"));
     }
 
     @Test
@@ -98,7 +113,8 @@ class CalculatorsTest {
         // 250 W for 60 min, k 0.07: 250 (60/55)^0.07 = 250 x e^(0.07 x 0.087011) = 250 x 1.0061095 = 251.5274
         Estimate e = one(Calculators.racePower(Sport.RIDE, 250, 3600, 0.07));
         assertEquals(251.5274, e.best(), 1e-3);
-        // lowest: T 70 min, k 0.08: 250 (6/7)^0.08 = 250 x e^(-0.0123321) = 246.936; highest: T 40 min, k 0.08: 250 x 1.5^0.08 = 258.242
+        // lowest: T 70 min, k 0.08: 250 (6/7)^0.08 = 250 x e^(-0.0123321) = 246.936; highest: T 40 min, k 0.08: 250 x
+        // 1.5^0.08 = 258.242
         assertEquals(246.936, e.low(), 1e-3);
         assertEquals(258.242, e.high(), 1e-3);
     }
@@ -109,7 +125,7 @@ class CalculatorsTest {
         Estimate five = one(Calculators.racePower(Sport.RIDE, 200, 18_000, 0.07));
         assertTrue((five.high() - five.low()) / five.best() > 1.4 * (hour.high() - hour.low()) / hour.best());
         Estimate runHour = one(Calculators.racePace(14_000, 3600, 0.06));
-        assertEquals(0, runHour.high() - runHour.low(), 1e-9);       // 60 min is what threshold pace stands for
+        assertEquals(0, runHour.high() - runHour.low(), 1e-9); // 60 min is what threshold pace stands for
     }
 
     @Test
@@ -120,36 +136,60 @@ class CalculatorsTest {
 
     @Test
     void heartRateTrials() {
-        assertEquals(new Estimate(Quantity.THRESHOLD_HEART_RATE, 172, 170, 174), one(Calculators.heartRateThirty(Sport.RIDE, 172)));
+        assertEquals(
+                new Estimate(Quantity.THRESHOLD_HEART_RATE, 172, 170, 174),
+                one(Calculators.heartRateThirty(Sport.RIDE, 172)));
         // 175 x 0.98 = 171.5
         assertEquals(171.5, one(Calculators.heartRateTwenty(Sport.RUN, 175)).best(), 1e-9);
-        assertEquals(Quantity.RUNNING_THRESHOLD_HEART_RATE, one(Calculators.heartRateTwenty(Sport.RUN, 175)).quantity());
+        assertEquals(
+                Quantity.RUNNING_THRESHOLD_HEART_RATE,
+                one(Calculators.heartRateTwenty(Sport.RUN, 175)).quantity());
         assertTrue(refusal(Calculators.heartRateThirty(Sport.RIDE, 17), "bpm").contains("80 to 230"));
     }
 
     @Test
     void impossibleInputIsRefusedAndSaysWhy() {
-        assertTrue(refusal(Calculators.racePower(Sport.RIDE, 2000, 3600, 0.07), "watts").contains("nobody holds 2000 W for 1:00 h"));
-        assertTrue(refusal(Calculators.racePower(Sport.RIDE, 300, 180, 0.07), "time").contains("10 min or more, was 3:00"));
+        assertTrue(refusal(Calculators.racePower(Sport.RIDE, 2000, 3600, 0.07), "watts")
+                .contains("nobody holds 2000 W for 1:00 h"));
+        assertTrue(refusal(Calculators.racePower(Sport.RIDE, 300, 180, 0.07), "time")
+                .contains("10 min or more, was 3:00"));
         assertTrue(refusal(Calculators.racePace(10_000, 1500, 0.06), "time").contains("faster than anybody"));
         assertTrue(refusal(Calculators.racePace(2000, 3600, 0.06), "distance").contains("walking"));
-        assertTrue(refusal(Calculators.twentyMinutes(Sport.RIDE, 280, 0.99), "factor").contains("0.90 to 0.97"));
-        assertTrue(refusal(Calculators.twentyMinutes(Sport.RIDE, Double.NaN, 0.95), "watts").contains("40 W or more"));
-        assertEquals(2, Calculators.twentyMinutes(Sport.RIDE, 20, 1.2).refusals().size());
+        assertTrue(refusal(Calculators.twentyMinutes(Sport.RIDE, 280, 0.99), "factor")
+                .contains("0.90 to 0.97"));
+        assertTrue(refusal(Calculators.twentyMinutes(Sport.RIDE, Double.NaN, 0.95), "watts")
+                .contains("40 W or more"));
+        assertEquals(
+                2, Calculators.twentyMinutes(Sport.RIDE, 20, 1.2).refusals().size());
     }
 
     @Property
-    void raisingAResultNeverLowersItsEstimate(@ForAll @DoubleRange(min = 100, max = 300) double watts, @ForAll @DoubleRange(min = 0, max = 100) double more,
-                                              @ForAll @IntRange(min = 600, max = 20_000) int seconds, @ForAll @DoubleRange(min = 0.02, max = 0.15) double k) {
-        assertTrue(one(Calculators.twentyMinutes(Sport.RIDE, watts + more, 0.95)).best() >= one(Calculators.twentyMinutes(Sport.RIDE, watts, 0.95)).best());
-        assertTrue(one(Calculators.ramp(Sport.RIDE, watts + more)).best() >= one(Calculators.ramp(Sport.RIDE, watts)).best());
-        assertTrue(one(Calculators.racePower(Sport.RIDE, watts + more, seconds, k)).best() >= one(Calculators.racePower(Sport.RIDE, watts, seconds, k)).best());
+    void raisingAResultNeverLowersItsEstimate(
+            @ForAll @DoubleRange(min = 100, max = 300) double watts,
+            @ForAll @DoubleRange(min = 0, max = 100) double more,
+            @ForAll @IntRange(min = 600, max = 20_000) int seconds,
+            @ForAll @DoubleRange(min = 0.02, max = 0.15) double k) {
+        assertTrue(one(Calculators.twentyMinutes(Sport.RIDE, watts + more, 0.95))
+                        .best()
+                >= one(Calculators.twentyMinutes(Sport.RIDE, watts, 0.95)).best());
+        assertTrue(one(Calculators.ramp(Sport.RIDE, watts + more)).best()
+                >= one(Calculators.ramp(Sport.RIDE, watts)).best());
+        assertTrue(one(Calculators.racePower(Sport.RIDE, watts + more, seconds, k))
+                        .best()
+                >= one(Calculators.racePower(Sport.RIDE, watts, seconds, k)).best());
         Effort brief = new Effort(180, 450);
-        if (!Calculators.twoEfforts(brief, new Effort(720, watts), 0).isRefused()) assertTrue(one(Calculators.twoEfforts(brief, new Effort(720, watts + more), 0)).best() >= one(Calculators.twoEfforts(brief, new Effort(720, watts), 0)).best());
+        if (!Calculators.twoEfforts(brief, new Effort(720, watts), 0).isRefused())
+            assertTrue(one(Calculators.twoEfforts(brief, new Effort(720, watts + more), 0))
+                            .best()
+                    >= one(Calculators.twoEfforts(brief, new Effort(720, watts), 0))
+                            .best());
     }
 
     @Property
-    void theBestLiesWithinItsRange(@ForAll @DoubleRange(min = 100, max = 350) double watts, @ForAll @IntRange(min = 600, max = 86_400) int seconds, @ForAll @DoubleRange(min = 0.02, max = 0.15) double k) {
+    void theBestLiesWithinItsRange(
+            @ForAll @DoubleRange(min = 100, max = 350) double watts,
+            @ForAll @IntRange(min = 600, max = 86_400) int seconds,
+            @ForAll @DoubleRange(min = 0.02, max = 0.15) double k) {
         Calculation race = Calculators.racePower(Sport.RIDE, watts, seconds, k);
         if (race.isRefused()) return;
         Estimate e = race.estimates().get(0);

@@ -12,7 +12,9 @@ import pemblar.core.threshold.DatedValues.Dated;
 class DatedValuesTest {
     private static final LocalDate MAY = LocalDate.of(2025, 5, 4);
     private static final LocalDate JULY = LocalDate.of(2025, 7, 1);
-    private static final DatedValues VALUES = new DatedValues(List.of(new Dated(Quantity.THRESHOLD_POWER, JULY, 270), new Dated(Quantity.THRESHOLD_POWER, MAY, 262)), Sex.NOT_GIVEN);
+    private static final DatedValues VALUES = new DatedValues(
+            List.of(new Dated(Quantity.THRESHOLD_POWER, JULY, 270), new Dated(Quantity.THRESHOLD_POWER, MAY, 262)),
+            Sex.NOT_GIVEN);
 
     @Test
     void aValueHoldsFromItsDayUntilTheNext() {
@@ -27,9 +29,13 @@ class DatedValuesTest {
 
     @Test
     void aChangeTouchesExactlyItsSpan() {
-        assertEquals(new DatedValues.Span(LocalDate.of(1, 1, 1), Optional.of(JULY)), VALUES.spanOf(Quantity.THRESHOLD_POWER, MAY));
+        assertEquals(
+                new DatedValues.Span(LocalDate.of(1, 1, 1), Optional.of(JULY)),
+                VALUES.spanOf(Quantity.THRESHOLD_POWER, MAY));
         assertEquals(new DatedValues.Span(JULY, Optional.empty()), VALUES.spanOf(Quantity.THRESHOLD_POWER, JULY));
-        assertEquals(new DatedValues.Span(MAY.plusDays(3), Optional.of(JULY)), VALUES.spanOf(Quantity.THRESHOLD_POWER, MAY.plusDays(3)));
+        assertEquals(
+                new DatedValues.Span(MAY.plusDays(3), Optional.of(JULY)),
+                VALUES.spanOf(Quantity.THRESHOLD_POWER, MAY.plusDays(3)));
     }
 
     @Test

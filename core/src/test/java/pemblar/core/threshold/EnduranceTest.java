@@ -6,8 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.effort.BestCurve.Point;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Endurance.Origin;
 
 class EnduranceTest {
@@ -40,27 +40,36 @@ class EnduranceTest {
     @Test
     void withTooFewOrTooAlikeTheDefaultHolds() {
         assertEquals(new Endurance(0.07, Origin.DEFAULT, 0, 0), Endurance.ofPower(powerLaw(0.085, 1200, 7200)));
-        assertEquals(Origin.DEFAULT, Endurance.ofPower(powerLaw(0.085, 1200, 2400, 3000)).origin());
-        assertEquals(Origin.DEFAULT, Endurance.ofPower(powerLaw(0.3, 1200, 2400, 7200)).origin());
+        assertEquals(
+                Origin.DEFAULT,
+                Endurance.ofPower(powerLaw(0.085, 1200, 2400, 3000)).origin());
+        assertEquals(
+                Origin.DEFAULT,
+                Endurance.ofPower(powerLaw(0.3, 1200, 2400, 7200)).origin());
         assertEquals(Origin.DEFAULT, Endurance.ofPower(List.of()).origin());
     }
 
     @Test
     void aRunnersExponentComesFromTheDistanceToTheWorldsBest() {
         // 10 km in twice 1571 s: 0.05 + 0.06 x log2(2) = 0.11
-        assertEquals(0.11, Endurance.ofRunning(List.of(), 10_000, 3142, Sex.MALE).k(), 1e-9);
-        assertEquals(0.05, Endurance.ofRunning(List.of(), 10_000, 1571, Sex.MALE).k(), 1e-9);
-        assertEquals(0.12, Endurance.ofRunning(List.of(), 10_000, 6000, Sex.MALE).k(), 1e-9);
+        assertEquals(
+                0.11, Endurance.ofRunning(List.of(), 10_000, 3142, Sex.MALE).k(), 1e-9);
+        assertEquals(
+                0.05, Endurance.ofRunning(List.of(), 10_000, 1571, Sex.MALE).k(), 1e-9);
+        assertEquals(
+                0.12, Endurance.ofRunning(List.of(), 10_000, 6000, Sex.MALE).k(), 1e-9);
         double women = Endurance.ofRunning(List.of(), 10_000, 2400, Sex.FEMALE).k();
         double men = Endurance.ofRunning(List.of(), 10_000, 2400, Sex.MALE).k();
         assertTrue(women < men);
-        double either = Endurance.ofRunning(List.of(), 10_000, 2400, Sex.NOT_GIVEN).k();
+        double either =
+                Endurance.ofRunning(List.of(), 10_000, 2400, Sex.NOT_GIVEN).k();
         assertTrue(women < either && either < men);
     }
 
     @Test
     void betweenTwoDistancesTheWorldsBestFollowsAPowerLaw() {
-        // 15 km between 10 km in 1571 s and 21.0975 km in 3450 s: exponent ln(3450/1571)/ln(2.10975) = 1.0536; 1571 x 1.5^1.0536 = 2408 s
+        // 15 km between 10 km in 1571 s and 21.0975 km in 3450 s: exponent ln(3450/1571)/ln(2.10975) = 1.0536; 1571 x
+        // 1.5^1.0536 = 2408 s
         assertEquals(2408, WorldBest.seconds(15_000, Sex.MALE), 2);
         assertTrue(WorldBest.seconds(1000, Sex.FEMALE) < WorldBest.seconds(1500, Sex.FEMALE));
         assertTrue(WorldBest.seconds(200_000, Sex.FEMALE) > 2 * WorldBest.seconds(100_000, Sex.FEMALE));

@@ -10,7 +10,10 @@ import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 
 class ForecastTest {
-    private static final Thresholds RIDER = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250).with(Quantity.CRITICAL_POWER, 260).with(Quantity.W_PRIME, 20_000);
+    private static final Thresholds RIDER = Thresholds.NONE
+            .with(Quantity.THRESHOLD_POWER, 250)
+            .with(Quantity.CRITICAL_POWER, 260)
+            .with(Quantity.W_PRIME, 20_000);
     private static final Thresholds RUNNER = Thresholds.NONE.with(Quantity.THRESHOLD_SPEED, 4);
 
     private static Forecast ride(String text) {
@@ -28,7 +31,10 @@ class ForecastTest {
     @Test
     void aWorkoutThatCannotBeDoneIsSeenBeforehand() {
         Forecast forecast = ride("10min 50%, 5min 150%");
-        assertEquals(20_000 - 300 * (375 - 260), forecast.lowestReserve().orElseThrow().joules(), 1e-6);
+        assertEquals(
+                20_000 - 300 * (375 - 260),
+                forecast.lowestReserve().orElseThrow().joules(),
+                1e-6);
         assertEquals(899, forecast.lowestReserve().orElseThrow().index());
     }
 
@@ -52,25 +58,33 @@ class ForecastTest {
 
     @Test
     void distanceTakesTheSpeedOfItsTargetWhenRunningAndStaysOpenWhenRiding() {
-        Forecast run = Forecast.of(Shorthand.read("1km 100%, 1km 5:00/km", Sport.RUN).workout().orElseThrow(), RUNNER);
+        Forecast run = Forecast.of(
+                Shorthand.read("1km 100%, 1km 5:00/km", Sport.RUN).workout().orElseThrow(), RUNNER);
         assertEquals(250 + 300, run.seconds());
         assertEquals(2000, run.metres().orElseThrow(), 1e-6);
         Forecast ride = ride("3km z2, 10min z2");
         assertEquals(600, ride.seconds());
-        assertTrue(ride.remarks().contains(Forecast.Remark.TIME_OF_SOME_STEPS_UNKNOWN) && ride.metres().isEmpty());
+        assertTrue(ride.remarks().contains(Forecast.Remark.TIME_OF_SOME_STEPS_UNKNOWN)
+                && ride.metres().isEmpty());
     }
 
     @Test
     void targetsWithoutTheirThresholdAreRefusedByName() {
         var workout = Shorthand.read("10min 80%hr", Sport.RIDE).workout().orElseThrow();
-        assertTrue(assertThrows(IllegalArgumentException.class, () -> Forecast.of(workout, RIDER)).getMessage().contains("threshold heart rate"));
+        assertTrue(assertThrows(IllegalArgumentException.class, () -> Forecast.of(workout, RIDER))
+                .getMessage()
+                .contains("threshold heart rate"));
         var zone = Shorthand.read("10min z9", Sport.RIDE).workout().orElseThrow();
-        assertTrue(assertThrows(IllegalArgumentException.class, () -> Forecast.of(zone, RIDER)).getMessage().contains("z7"));
+        assertTrue(assertThrows(IllegalArgumentException.class, () -> Forecast.of(zone, RIDER))
+                .getMessage()
+                .contains("z7"));
     }
 
     @Test
     void scalingShortensStepsAndKeepsTheirTargets() {
-        Workout workout = Shorthand.read("10min 50%, 3 x (4min 106%, 4min 50%)", Sport.RIDE).workout().orElseThrow();
+        Workout workout = Shorthand.read("10min 50%, 3 x (4min 106%, 4min 50%)", Sport.RIDE)
+                .workout()
+                .orElseThrow();
         assertEquals("8min 50%, 3 x (3min10s 106%, 3min10s 50%)", ShorthandText.of(workout.scaled(0.8)));
         assertEquals(workout, workout.scaled(1));
     }

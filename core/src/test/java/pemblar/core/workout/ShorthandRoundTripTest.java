@@ -33,39 +33,68 @@ class ShorthandRoundTripTest {
     }
 
     private static Arbitrary<Element> repeats(Arbitrary<Element> inside) {
-        return Combinators.combine(names(), Arbitraries.integers().between(1, 2), inside.list().ofMinSize(1).ofMaxSize(2)).as(Repeat::new);
+        return Combinators.combine(
+                        names(),
+                        Arbitraries.integers().between(1, 2),
+                        inside.list().ofMinSize(1).ofMaxSize(2))
+                .as(Repeat::new);
     }
 
     private static Arbitrary<Element> steps() {
-        return Combinators.combine(names(), lengths(), targets(), cadences(), Arbitraries.of(Posture.class), Arbitraries.of("", "hands light", "ease, then: go (5 x)")).as(Step::new);
+        return Combinators.combine(
+                        names(),
+                        lengths(),
+                        targets(),
+                        cadences(),
+                        Arbitraries.of(Posture.class),
+                        Arbitraries.of("", "hands light", "ease, then: go (5 x)"))
+                .as(Step::new);
     }
 
     private static Arbitrary<String> names() {
-        return Arbitraries.frequency(net.jqwik.api.Tuple.of(4, ""), net.jqwik.api.Tuple.of(1, "warm-up"), net.jqwik.api.Tuple.of(1, "main part 2"));
+        return Arbitraries.frequency(
+                net.jqwik.api.Tuple.of(4, ""),
+                net.jqwik.api.Tuple.of(1, "warm-up"),
+                net.jqwik.api.Tuple.of(1, "main part 2"));
     }
 
     private static Arbitrary<Length> lengths() {
-        return Arbitraries.oneOf(Arbitraries.integers().between(1, 1200).map(Length.Time::new), Arbitraries.integers().between(1, 30_000).map(m -> new Length.Distance(m)),
-            Arbitraries.integers().between(60, 180).map(Length.HeartRateBelow::new), Arbitraries.just(new Length.LapKey()));
+        return Arbitraries.oneOf(
+                Arbitraries.integers().between(1, 1200).map(Length.Time::new),
+                Arbitraries.integers().between(1, 30_000).map(m -> new Length.Distance(m)),
+                Arbitraries.integers().between(60, 180).map(Length.HeartRateBelow::new),
+                Arbitraries.just(new Length.LapKey()));
     }
 
     private static Arbitrary<Target> targets() {
-        Arbitrary<Basis> basis = Arbitraries.of(Basis.POWER, Basis.HEART_RATE, Basis.PACE).injectNull(0.5);
+        Arbitrary<Basis> basis =
+                Arbitraries.of(Basis.POWER, Basis.HEART_RATE, Basis.PACE).injectNull(0.5);
         Arbitrary<Integer> low = Arbitraries.integers().between(30, 120);
         Arbitrary<Integer> more = Arbitraries.integers().between(0, 40);
         return Arbitraries.oneOf(
-            Combinators.combine(low, more, basis).as((a, b, q) -> new Target.Percent(a, a + b, false, q)),
-            Combinators.combine(low, low, basis).as((a, b, q) -> new Target.Percent(a, b, true, q)),
-            Combinators.combine(Arbitraries.integers().between(1, 5), Arbitraries.integers().between(0, 2), basis).as((a, b, q) -> new Target.Zone(a, a + b, q)),
-            Combinators.combine(low, more).as((a, b) -> new Target.Absolute(a * 2, a * 2 + b, false, Basis.POWER)),
-            Combinators.combine(low, more).as((a, b) -> new Target.Absolute(a + 40, a + 40 + b, false, Basis.HEART_RATE)),
-            Arbitraries.integers().between(150, 600).map(s -> new Target.Absolute(1000.0 / s, 1000.0 / s, false, Basis.PACE)),
-            Arbitraries.integers().between(0, 10).map(r -> new Target.Effort(r, r)),
-            Arbitraries.just(new Target.Open()));
+                Combinators.combine(low, more, basis).as((a, b, q) -> new Target.Percent(a, a + b, false, q)),
+                Combinators.combine(low, low, basis).as((a, b, q) -> new Target.Percent(a, b, true, q)),
+                Combinators.combine(
+                                Arbitraries.integers().between(1, 5),
+                                Arbitraries.integers().between(0, 2),
+                                basis)
+                        .as((a, b, q) -> new Target.Zone(a, a + b, q)),
+                Combinators.combine(low, more).as((a, b) -> new Target.Absolute(a * 2, a * 2 + b, false, Basis.POWER)),
+                Combinators.combine(low, more)
+                        .as((a, b) -> new Target.Absolute(a + 40, a + 40 + b, false, Basis.HEART_RATE)),
+                Arbitraries.integers()
+                        .between(150, 600)
+                        .map(s -> new Target.Absolute(1000.0 / s, 1000.0 / s, false, Basis.PACE)),
+                Arbitraries.integers().between(0, 10).map(r -> new Target.Effort(r, r)),
+                Arbitraries.just(new Target.Open()));
     }
 
     private static Arbitrary<Cadence> cadences() {
-        return Arbitraries.oneOf(Arbitraries.integers().between(40, 110).map(c -> new Cadence(c, c)), Arbitraries.integers().between(40, 110).map(c -> new Cadence(c, c + 10)),
-            Arbitraries.integers().between(40, 110).map(c -> new Cadence(c, 0)), Arbitraries.integers().between(40, 110).map(c -> new Cadence(0, c))).injectNull(0.5);
+        return Arbitraries.oneOf(
+                        Arbitraries.integers().between(40, 110).map(c -> new Cadence(c, c)),
+                        Arbitraries.integers().between(40, 110).map(c -> new Cadence(c, c + 10)),
+                        Arbitraries.integers().between(40, 110).map(c -> new Cadence(c, 0)),
+                        Arbitraries.integers().between(40, 110).map(c -> new Cadence(0, c)))
+                .injectNull(0.5);
     }
 }

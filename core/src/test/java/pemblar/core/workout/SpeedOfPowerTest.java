@@ -34,7 +34,9 @@ class SpeedOfPowerTest {
         List<Ride> alike = new ArrayList<>();
         for (int i = 0; i < 20; i++) alike.add(new Ride(180 + i % 3, 7 + 0.1 * i));
         assertEquals(Optional.empty(), SpeedOfPower.of(alike));
-        List<Ride> downhill = rides(10).stream().map(r -> new Ride(r.watts(), 20 - r.metresPerSecond())).toList();
+        List<Ride> downhill = rides(10).stream()
+                .map(r -> new Ride(r.watts(), 20 - r.metresPerSecond()))
+                .toList();
         assertEquals(Optional.empty(), SpeedOfPower.of(downhill));
     }
 
@@ -43,9 +45,11 @@ class SpeedOfPowerTest {
         Thresholds rider = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200);
         SpeedOfPower relation = SpeedOfPower.of(rides(10)).orElseThrow();
         // 600 s at 200 W and 8 m/s is 4.8 km; 2 km are 2 km
-        var steps = Plan.resolve(Shorthand.read("10min 100%, 2km 60%", Sport.RIDE).workout().orElseThrow(), rider);
+        var steps = Plan.resolve(
+                Shorthand.read("10min 100%, 2km 60%", Sport.RIDE).workout().orElseThrow(), rider);
         assertEquals(6800, relation.metres(steps, 200).orElseThrow(), 1e-6);
-        var open = Plan.resolve(Shorthand.read("10min 100%, lap open", Sport.RIDE).workout().orElseThrow(), rider);
+        var open = Plan.resolve(
+                Shorthand.read("10min 100%, lap open", Sport.RIDE).workout().orElseThrow(), rider);
         assertTrue(relation.metres(open, 200).isEmpty());
     }
 }

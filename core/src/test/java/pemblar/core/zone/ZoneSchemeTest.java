@@ -14,16 +14,19 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
+import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Sex;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.ZoneScheme.Reference;
-import pemblar.core.sport.Measure;
 
 class ZoneSchemeTest {
-    private static final Thresholds HEART = Thresholds.NONE.with(Quantity.MAXIMUM_HEART_RATE, 190).with(Quantity.RESTING_HEART_RATE, 50).with(Quantity.THRESHOLD_HEART_RATE, 170);
+    private static final Thresholds HEART = Thresholds.NONE
+            .with(Quantity.MAXIMUM_HEART_RATE, 190)
+            .with(Quantity.RESTING_HEART_RATE, 50)
+            .with(Quantity.THRESHOLD_HEART_RATE, 170);
 
     /** One edit of any kind; what a number means depends on the kind and wraps around the scheme's size. */
     record Edit(int kind, int index, double to) {
@@ -37,14 +40,20 @@ class ZoneSchemeTest {
                     default -> scheme.withZoneName(1 + index % zones, "zone " + index);
                 };
             } catch (IllegalArgumentException refused) {
-                return scheme;        // more zones than allowed, or no room: the scheme stays as it was
+                return scheme; // more zones than allowed, or no room: the scheme stays as it was
             }
         }
     }
 
     @Provide
     Arbitrary<List<Edit>> edits() {
-        return Combinators.combine(Arbitraries.integers().between(0, 5), Arbitraries.integers().between(0, 50), Arbitraries.doubles().between(-50, 900)).as(Edit::new).list().ofMaxSize(40);
+        return Combinators.combine(
+                        Arbitraries.integers().between(0, 5),
+                        Arbitraries.integers().between(0, 50),
+                        Arbitraries.doubles().between(-50, 900))
+                .as(Edit::new)
+                .list()
+                .ofMaxSize(40);
     }
 
     @Property
@@ -52,7 +61,8 @@ class ZoneSchemeTest {
         for (ZoneScheme start : ZoneSchemes.ALL) {
             ZoneScheme scheme = start;
             for (Edit edit : edits) scheme = edit.on(scheme);
-            for (int i = 1; i < scheme.boundaries().size(); i++) assertTrue(scheme.boundaries().get(i) > scheme.boundaries().get(i - 1), scheme::toString);
+            for (int i = 1; i < scheme.boundaries().size(); i++)
+                assertTrue(scheme.boundaries().get(i) > scheme.boundaries().get(i - 1), scheme::toString);
             assertTrue(scheme.boundaries().get(0) > 0);
             assertEquals(scheme.boundaries().size() + 1, scheme.names().size());
         }
@@ -84,12 +94,15 @@ class ZoneSchemeTest {
         assertEquals(3, set.zoneOf(134));
         assertEquals(2, set.zoneOf(133.9));
         // 70 % of a maximum of 190 is 133
-        assertEquals(133, ZoneSchemes.HEART_RATE_MAXIMUM.with(HEART).orElseThrow().ceilingOf(2), 1e-9);
+        assertEquals(
+                133, ZoneSchemes.HEART_RATE_MAXIMUM.with(HEART).orElseThrow().ceilingOf(2), 1e-9);
     }
 
     @Test
     void twoThresholdsOfALaboratoryMakeThreeZones() {
-        ZoneSet set = ZoneSchemes.fromLaboratory("lab", Measure.POWER, 190, 255).with(Thresholds.NONE).orElseThrow();
+        ZoneSet set = ZoneSchemes.fromLaboratory("lab", Measure.POWER, 190, 255)
+                .with(Thresholds.NONE)
+                .orElseThrow();
         assertEquals(1, set.zoneOf(189.9));
         assertEquals(2, set.zoneOf(190));
         assertEquals(3, set.zoneOf(255));
@@ -98,25 +111,43 @@ class ZoneSchemeTest {
     @Test
     void withoutItsReferenceASchemeHasNoZones() {
         assertEquals(Optional.empty(), ZoneSchemes.POWER_SEVEN.with(HEART));
-        assertEquals(Optional.empty(), ZoneSchemes.HEART_RATE_RESERVE.with(Thresholds.NONE.with(Quantity.MAXIMUM_HEART_RATE, 190)));
+        assertEquals(
+                Optional.empty(),
+                ZoneSchemes.HEART_RATE_RESERVE.with(Thresholds.NONE.with(Quantity.MAXIMUM_HEART_RATE, 190)));
     }
 
     @Test
     void aReferenceServesOnlyItsMeasure() {
-        assertThrows(IllegalArgumentException.class, () -> new ZoneScheme("x", Measure.POWER, Reference.MAXIMUM, List.of(80.0), List.of("a", "b")));
-        assertThrows(IllegalArgumentException.class, () -> new ZoneScheme("x", Measure.POWER, Reference.THRESHOLD, List.of(90.0, 80.0), List.of("a", "b", "c")));
-        assertThrows(IllegalArgumentException.class, () -> new ZoneScheme("x", Measure.POWER, Reference.THRESHOLD, List.of(Double.NaN), List.of("a", "b")));
-        assertThrows(IllegalArgumentException.class, () -> new ZoneScheme(" ", Measure.POWER, Reference.THRESHOLD, List.of(90.0), List.of("a", "b")));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new ZoneScheme("x", Measure.POWER, Reference.MAXIMUM, List.of(80.0), List.of("a", "b")));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new ZoneScheme(
+                        "x", Measure.POWER, Reference.THRESHOLD, List.of(90.0, 80.0), List.of("a", "b", "c")));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new ZoneScheme("x", Measure.POWER, Reference.THRESHOLD, List.of(Double.NaN), List.of("a", "b")));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new ZoneScheme(" ", Measure.POWER, Reference.THRESHOLD, List.of(90.0), List.of("a", "b")));
     }
 
     @Test
     void aSetHoldsFromItsDayAndThePastKeepsItsOwn() {
         LocalDate may = LocalDate.of(2026, 5, 1);
         Zones.Key ride = new Zones.Key(Sport.RIDE, Measure.POWER);
-        DatedValues values = new DatedValues(List.of(new DatedValues.Dated(Quantity.THRESHOLD_POWER, may.minusYears(1), 200)), Sex.NOT_GIVEN);
+        DatedValues values = new DatedValues(
+                List.of(new DatedValues.Dated(Quantity.THRESHOLD_POWER, may.minusYears(1), 200)), Sex.NOT_GIVEN);
         DatedZones zones = new DatedZones(values, List.of(new DatedZones.Dated(ride, may, ZoneSchemes.POWER_THREE)));
-        assertEquals(7, zones.on(may.minusDays(1)).of(Measure.POWER, Sport.RIDE).orElseThrow().count());
-        assertEquals(3, zones.on(may).of(Measure.POWER, Sport.RIDE).orElseThrow().count());
+        assertEquals(
+                7,
+                zones.on(may.minusDays(1))
+                        .of(Measure.POWER, Sport.RIDE)
+                        .orElseThrow()
+                        .count());
+        assertEquals(
+                3, zones.on(may).of(Measure.POWER, Sport.RIDE).orElseThrow().count());
         assertEquals(Optional.empty(), zones.spanOf(ride, may).until());
         assertEquals(Optional.of(may), zones.spanOf(ride, may.minusDays(10)).until());
         assertEquals(may, zones.latest(ride, may.plusDays(3)).orElseThrow().from());
@@ -124,19 +155,42 @@ class ZoneSchemeTest {
 
     @Test
     void runningHasItsOwnThresholds() {
-        Thresholds both = HEART.with(Quantity.THRESHOLD_POWER, 250).with(Quantity.CRITICAL_POWER, 260).with(Quantity.W_PRIME, 20_000);
+        Thresholds both = HEART.with(Quantity.THRESHOLD_POWER, 250)
+                .with(Quantity.CRITICAL_POWER, 260)
+                .with(Quantity.W_PRIME, 20_000);
         assertEquals(Optional.empty(), Zones.usual(both).of(Measure.POWER, Sport.RUN));
         assertTrue(!both.forSport(Sport.RUN).knows(Quantity.CRITICAL_POWER));
-        assertEquals(170, Zones.usual(both).of(Measure.HEART_RATE, Sport.RUN).orElseThrow().reference(), 1e-9);
-        assertEquals(176, Zones.usual(both.with(Quantity.RUNNING_THRESHOLD_HEART_RATE, 176)).of(Measure.HEART_RATE, Sport.RUN).orElseThrow().reference(), 1e-9);
-        assertEquals(310, Zones.usual(both.with(Quantity.RUNNING_THRESHOLD_POWER, 310)).of(Measure.POWER, Sport.RUN).orElseThrow().reference(), 1e-9);
+        assertEquals(
+                170,
+                Zones.usual(both)
+                        .of(Measure.HEART_RATE, Sport.RUN)
+                        .orElseThrow()
+                        .reference(),
+                1e-9);
+        assertEquals(
+                176,
+                Zones.usual(both.with(Quantity.RUNNING_THRESHOLD_HEART_RATE, 176))
+                        .of(Measure.HEART_RATE, Sport.RUN)
+                        .orElseThrow()
+                        .reference(),
+                1e-9);
+        assertEquals(
+                310,
+                Zones.usual(both.with(Quantity.RUNNING_THRESHOLD_POWER, 310))
+                        .of(Measure.POWER, Sport.RUN)
+                        .orElseThrow()
+                        .reference(),
+                1e-9);
     }
 
     @Test
     void ridingWithTheZonesOfRunningIsNoticed() {
         Zones.Key ride = new Zones.Key(Sport.RIDE, Measure.HEART_RATE);
         assertTrue(new Zones(HEART, java.util.Map.of(ride, ZoneSchemes.HEART_RATE_RUN)).ridesWithRunningZones());
-        assertTrue(!new Zones(HEART.with(Quantity.RUNNING_THRESHOLD_HEART_RATE, 176), java.util.Map.of(ride, ZoneSchemes.HEART_RATE_RUN)).ridesWithRunningZones());
+        assertTrue(!new Zones(
+                        HEART.with(Quantity.RUNNING_THRESHOLD_HEART_RATE, 176),
+                        java.util.Map.of(ride, ZoneSchemes.HEART_RATE_RUN))
+                .ridesWithRunningZones());
         assertTrue(!new Zones(HEART, java.util.Map.of(ride, ZoneSchemes.HEART_RATE_RESERVE)).ridesWithRunningZones());
         assertTrue(!Zones.usual(HEART).ridesWithRunningZones());
     }

@@ -5,15 +5,16 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
-import pemblar.core.sport.Measure;
 
 class ZoneSetTest {
     private static ZoneSet power(double threshold) {
-        return ZoneSchemes.of(Measure.POWER, Sport.RIDE, Thresholds.NONE.with(Quantity.THRESHOLD_POWER, threshold)).orElseThrow();
+        return ZoneSchemes.of(Measure.POWER, Sport.RIDE, Thresholds.NONE.with(Quantity.THRESHOLD_POWER, threshold))
+                .orElseThrow();
     }
 
     @Test
@@ -22,7 +23,10 @@ class ZoneSetTest {
         assertEquals(1, power(200).zoneOf(109.999999));
         for (int threshold = 100; threshold <= 400; threshold++)
             for (double percent : power(threshold).percents())
-                if (percent * threshold % 100 == 0) assertEquals(power(threshold).percents().indexOf(percent) + 2, power(threshold).zoneOf(percent * threshold / 100));
+                if (percent * threshold % 100 == 0)
+                    assertEquals(
+                            power(threshold).percents().indexOf(percent) + 2,
+                            power(threshold).zoneOf(percent * threshold / 100));
     }
 
     @Test
@@ -48,14 +52,26 @@ class ZoneSetTest {
 
     @Test
     void boundariesThatDoNotRiseAreRefused() {
-        assertThrows(IllegalArgumentException.class, () -> new ZoneSet(Measure.POWER, 200, 0, List.of(75.0, 55.0), List.of("a", "b", "c")));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new ZoneSet(Measure.POWER, 200, 0, List.of(75.0, 55.0), List.of("a", "b", "c")));
     }
 
     @Test
     void runningHasItsOwnHeartRateSchemeAndRidingNoPaceZones() {
         Thresholds t = Thresholds.NONE.with(Quantity.THRESHOLD_HEART_RATE, 170).with(Quantity.THRESHOLD_SPEED, 4);
-        assertEquals(85, ZoneSchemes.of(Measure.HEART_RATE, Sport.RUN, t).orElseThrow().percents().get(0));
-        assertEquals(81, ZoneSchemes.of(Measure.HEART_RATE, Sport.RIDE, t).orElseThrow().percents().get(0));
+        assertEquals(
+                85,
+                ZoneSchemes.of(Measure.HEART_RATE, Sport.RUN, t)
+                        .orElseThrow()
+                        .percents()
+                        .get(0));
+        assertEquals(
+                81,
+                ZoneSchemes.of(Measure.HEART_RATE, Sport.RIDE, t)
+                        .orElseThrow()
+                        .percents()
+                        .get(0));
         assertEquals(true, ZoneSchemes.of(Measure.SPEED, Sport.RIDE, t).isEmpty());
     }
 }

@@ -7,14 +7,33 @@ import java.util.Map;
 import java.util.TreeMap;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Answers one topic: JSON on standard output, or one line on standard error and exit code 2 (the input) or 1 (anything else). */
+/**
+ * Answers one topic: JSON on standard output, or one line on standard error and exit code 2 (the input) or 1 (anything
+ * else).
+ */
 public final class Asking {
     public static final int MOST_BYTES = 5_000_000;
     private static final int REFUSED = 2;
     private static final int FAILED = 1;
-    private static final Map<String, Topic> TOPICS = new TreeMap<>(Map.of("intervals", new IntervalsTopic(), "predict", new PredictTopic(),
-        "checkin", new CheckinTopic(), "strength", new StrengthTopic(), "evidence", new EvidenceTopic(), "compare", new CompareTopic(),
-        "aerobic", new AerobicTopic(), "season", new SeasonTopic(), "adjust", new AdjustTopic()));
+    private static final Map<String, Topic> TOPICS = new TreeMap<>(Map.of(
+            "intervals",
+            new IntervalsTopic(),
+            "predict",
+            new PredictTopic(),
+            "checkin",
+            new CheckinTopic(),
+            "strength",
+            new StrengthTopic(),
+            "evidence",
+            new EvidenceTopic(),
+            "compare",
+            new CompareTopic(),
+            "aerobic",
+            new AerobicTopic(),
+            "season",
+            new SeasonTopic(),
+            "adjust",
+            new AdjustTopic()));
 
     private Asking() {}
 
@@ -22,7 +41,8 @@ public final class Asking {
     public static int run(String topic, InputStream in, PrintStream out, PrintStream err) {
         try {
             Topic asked = TOPICS.get(topic);
-            if (asked == null) throw new BadInput("topic", topic + " is not known; ask one of " + String.join(", ", TOPICS.keySet()));
+            if (asked == null)
+                throw new BadInput("topic", topic + " is not known; ask one of " + String.join(", ", TOPICS.keySet()));
             byte[] input = in.readNBytes(MOST_BYTES + 1);
             if (input.length > MOST_BYTES) throw new BadInput("input", "more than 5 MB; give at most 5 MB");
             String answer = JsonMapper.builder().build().writeValueAsString(asked.answer(input));

@@ -16,8 +16,26 @@ import pemblar.core.checkin.Measure;
 final class CheckinTopic implements Topic {
     private static final int MOST_DAYS = 1096;
     private static final List<String> SCALES = List.of("soreness", "mood", "stress", "energy");
-    private static final Map<Measure, String> COLUMNS = new EnumMap<>(Map.of(Measure.RESTING_HEART_RATE, "restingHeartRate", Measure.VARIABILITY, "rmssd", Measure.SLEEP, "sleepMinutes"));
-    private static final List<String> KNOWN = List.of("day", "restingHeartRate", "rmssd", "sleepMinutes", "soreness", "mood", "stress", "energy", "bodyMass", "illness", "injury", "note");
+    private static final Map<Measure, String> COLUMNS = new EnumMap<>(Map.of(
+            Measure.RESTING_HEART_RATE,
+            "restingHeartRate",
+            Measure.VARIABILITY,
+            "rmssd",
+            Measure.SLEEP,
+            "sleepMinutes"));
+    private static final List<String> KNOWN = List.of(
+            "day",
+            "restingHeartRate",
+            "rmssd",
+            "sleepMinutes",
+            "soreness",
+            "mood",
+            "stress",
+            "energy",
+            "bodyMass",
+            "illness",
+            "injury",
+            "note");
 
     @Override
     public Map<String, Object> answer(byte[] input) {
@@ -26,10 +44,12 @@ final class CheckinTopic implements Topic {
         Set<LocalDate> days = new HashSet<>();
         Set<String> columns = Rows.read(input, KNOWN, List.of("day"), MOST_DAYS, row -> read(row, values, days));
         LocalDate today = days.stream().max(LocalDate::compareTo).orElseThrow();
-        if (days.stream().min(LocalDate::compareTo).orElseThrow().isBefore(today.minusYears(3))) throw new BadInput("day", "the days span more than 3 years; give at most 3 years");
+        if (days.stream().min(LocalDate::compareTo).orElseThrow().isBefore(today.minusYears(3)))
+            throw new BadInput("day", "the days span more than 3 years; give at most 3 years");
         List<Map<String, Object>> statements = new ArrayList<>();
         for (Measure measure : Measure.values())
-            if (columns.contains(COLUMNS.get(measure))) statements.add(statement(Bands.of(measure, values.get(measure), today)));
+            if (columns.contains(COLUMNS.get(measure)))
+                statements.add(statement(Bands.of(measure, values.get(measure), today)));
         return Answer.of("statements", statements);
     }
 
@@ -49,8 +69,24 @@ final class CheckinTopic implements Topic {
 
     private static Map<String, Object> statement(Bands bands) {
         boolean judged = bands.verdict() != Bands.Verdict.NO_VERDICT;
-        return Answer.of("quantity", bands.measure().key(), "verdict", bands.verdict().words(), "sharp", bands.sharp(), "direction", bands.direction(),
-            "usual", judged ? Answer.figure(bands.usual()) : null, "sd", judged ? Answer.figure(bands.sd()) : null,
-            "recent", judged ? Answer.figure(bands.recent()) : null, "missing", bands.missing(), "text", BandWords.of(bands));
+        return Answer.of(
+                "quantity",
+                bands.measure().key(),
+                "verdict",
+                bands.verdict().words(),
+                "sharp",
+                bands.sharp(),
+                "direction",
+                bands.direction(),
+                "usual",
+                judged ? Answer.figure(bands.usual()) : null,
+                "sd",
+                judged ? Answer.figure(bands.sd()) : null,
+                "recent",
+                judged ? Answer.figure(bands.recent()) : null,
+                "missing",
+                bands.missing(),
+                "text",
+                BandWords.of(bands));
     }
 }

@@ -14,7 +14,8 @@ import pemblar.core.comparison.SessionComparison.Repetition;
 final class CompareTopic implements Topic {
     private static final int MOST_ROWS = 500_000;
     private static final int MOST_SECONDS = 86_400;
-    private static final List<String> COLUMNS = List.of("group", "session", "repetition", "second", "along", "compared");
+    private static final List<String> COLUMNS =
+            List.of("group", "session", "repetition", "second", "along", "compared");
 
     /** Which repetition a second belongs to. */
     private record Key(String group, String session, String repetition) {}
@@ -26,7 +27,8 @@ final class CompareTopic implements Topic {
 
         /** False when the second is there already. */
         boolean put(int second, double along, double compared) {
-            if (second >= values.length) values = Arrays.copyOf(values, Math.max(second + 1, Math.min(MOST_SECONDS + 1, 2 * values.length)));
+            if (second >= values.length)
+                values = Arrays.copyOf(values, Math.max(second + 1, Math.min(MOST_SECONDS + 1, 2 * values.length)));
             length = Math.max(length, second + 1);
             if (values[second] != null) return false;
             values[second] = new double[] {along, compared};
@@ -45,13 +47,32 @@ final class CompareTopic implements Topic {
         Map<Key, Seconds> seconds = new LinkedHashMap<>();
         TreeMap<String, Boolean> groups = new TreeMap<>();
         Rows.read(input, COLUMNS, COLUMNS, MOST_ROWS, row -> read(row, seconds, groups));
-        if (groups.size() != 2) throw new BadInput("group", groups.size() + (groups.size() == 1 ? " group is" : " groups are") + " there; give two");
+        if (groups.size() != 2)
+            throw new BadInput(
+                    "group", groups.size() + (groups.size() == 1 ? " group is" : " groups are") + " there; give two");
         SessionComparison c = compare(seconds, groups.lastKey());
         boolean tested = c.test() != null;
-        return Answer.of("groups", List.copyOf(groups.keySet()), "difference", Answer.figure(c.difference()), "slope", Answer.figure(c.slope()),
-            "p", tested ? Answer.figure(c.test().p()) : null, "df", tested ? Answer.figure(c.test().freedom()) : null,
-            "low", tested ? Answer.figure(c.test().low()) : null, "high", tested ? Answer.figure(c.test().high()) : null, "sure", c.sure(),
-            "cutTo", c.cutTo().isPresent() ? c.cutTo().getAsInt() : null, "sentence", ComparisonWords.of(c, groups.firstKey(), groups.lastKey(), "along", ""));
+        return Answer.of(
+                "groups",
+                List.copyOf(groups.keySet()),
+                "difference",
+                Answer.figure(c.difference()),
+                "slope",
+                Answer.figure(c.slope()),
+                "p",
+                tested ? Answer.figure(c.test().p()) : null,
+                "df",
+                tested ? Answer.figure(c.test().freedom()) : null,
+                "low",
+                tested ? Answer.figure(c.test().low()) : null,
+                "high",
+                tested ? Answer.figure(c.test().high()) : null,
+                "sure",
+                c.sure(),
+                "cutTo",
+                c.cutTo().isPresent() ? c.cutTo().getAsInt() : null,
+                "sentence",
+                ComparisonWords.of(c, groups.firstKey(), groups.lastKey(), "along", ""));
     }
 
     private static void read(Rows.Row row, Map<Key, Seconds> seconds, TreeMap<String, Boolean> groups) {
@@ -60,18 +81,29 @@ final class CompareTopic implements Topic {
         if (groups.size() > 2) throw new BadInput(row.place("group"), group + " is a third group; give two");
         Key key = new Key(group, row.required("session", "a session"), row.required("repetition", "a repetition"));
         double second = row.requiredNumber("second", "the second within the repetition, from 0", 0, MOST_SECONDS);
-        if (second != Math.rint(second)) throw new BadInput(row.place("second"), second + " is not possible; give a whole second");
+        if (second != Math.rint(second))
+            throw new BadInput(row.place("second"), second + " is not possible; give a whole second");
         Seconds of = seconds.computeIfAbsent(key, k -> new Seconds());
         if (!of.put((int) second, row.number("along", -1e6, 1e6), row.number("compared", -1e6, 1e6)))
-            throw new BadInput(row.place("second"), (int) second + " stands twice in this repetition; give each second once");
+            throw new BadInput(
+                    row.place("second"), (int) second + " stands twice in this repetition; give each second once");
     }
 
     private static SessionComparison compare(Map<Key, Seconds> seconds, String secondGroup) {
-        boolean numbered = seconds.keySet().stream().allMatch(k -> k.repetition().matches("\\d{1,9}"))
-            && seconds.keySet().stream().map(k -> k.session() + "\n" + k.repetition()).distinct().count() == seconds.size();
+        boolean numbered =
+                seconds.keySet().stream().allMatch(k -> k.repetition().matches("\\d{1,9}"))
+                        && seconds.keySet().stream()
+                                        .map(k -> k.session() + "\n" + k.repetition())
+                                        .distinct()
+                                        .count()
+                                == seconds.size();
         List<Repetition> repetitions = new ArrayList<>();
-        seconds.forEach((key, of) -> repetitions.add(new Repetition(key.group().equals(secondGroup), key.session(),
-            numbered ? Integer.parseInt(key.repetition()) : repetitions.size(), of.column(0), of.column(1))));
+        seconds.forEach((key, of) -> repetitions.add(new Repetition(
+                key.group().equals(secondGroup),
+                key.session(),
+                numbered ? Integer.parseInt(key.repetition()) : repetitions.size(),
+                of.column(0),
+                of.column(1))));
         try {
             return SessionComparison.of(repetitions);
         } catch (IllegalArgumentException e) {

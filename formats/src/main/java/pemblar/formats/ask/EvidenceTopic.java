@@ -40,11 +40,14 @@ final class EvidenceTopic implements Topic {
         Set<String> ids = new HashSet<>();
         for (Fields fields : in.objects("pieces", MOST)) {
             Piece piece = piece(fields, sport, today);
-            if (!ids.add(piece.id())) throw new BadInput(fields.place("id"), piece.id() + " stands twice; give each piece an id of its own");
+            if (!ids.add(piece.id()))
+                throw new BadInput(fields.place("id"), piece.id() + " stands twice; give each piece an id of its own");
             pieces.add(piece);
         }
         try {
-            return written(pieces, Combination.of(pieces, today, in.optional("wPrime", "W' in joules, e.g. 18000", 100, 200_000)));
+            return written(
+                    pieces,
+                    Combination.of(pieces, today, in.optional("wPrime", "W' in joules, e.g. 18000", 100, 200_000)));
         } catch (Combination.NoReserve e) {
             throw new BadInput("wPrime", "missing; a session below zero needs W' in joules, e.g. 18000");
         }
@@ -53,14 +56,19 @@ final class EvidenceTopic implements Topic {
     private static Piece piece(Fields f, String sport, LocalDate today) {
         String id = f.text("id", "an id");
         LocalDate day = f.day("date");
-        if (day.isAfter(today)) throw new BadInput(f.place("date"), day + " lies after today; give a day up to " + today);
+        if (day.isAfter(today))
+            throw new BadInput(f.place("date"), day + " lies after today; give a day up to " + today);
         boolean recorded = f.choice("source", List.of("recording", "typed")).equals("recording");
         String method = f.text("method", "a method, e.g. 20 min test");
         List<String> choices = new ArrayList<>(QUANTITIES.keySet());
         choices.add(BOTH);
         String quantity = f.choice("quantity", choices);
         Piece.Says says = says(f, method, quantity, sport);
-        boolean cutShort = recorded && method.equals("20 min test") && f.has("power") && f.number("secondsAfter", "seconds that the recording goes on", 0, 864_000, Double.POSITIVE_INFINITY) < Methods.LEAST_SECONDS_AFTER;
+        boolean cutShort = recorded
+                && method.equals("20 min test")
+                && f.has("power")
+                && f.number("secondsAfter", "seconds that the recording goes on", 0, 864_000, Double.POSITIVE_INFINITY)
+                        < Methods.LEAST_SECONDS_AFTER;
         return new Piece(id, day, recorded, says, effort(f), cutShort);
     }
 
@@ -86,30 +94,40 @@ final class EvidenceTopic implements Topic {
         if (quantity.equals(BOTH)) throw f.wrong("quantity", quantity, "one quantity beside best, low and high");
         double best = f.number("best", "the best value", 1e-6, 999_999);
         double low = f.number("low", "the low end of its range, at most best", 1e-6, best);
-        return new Piece.Value(QUANTITIES.get(quantity), best, low, f.number("high", "the high end of its range, at least best", best, 999_999));
+        return new Piece.Value(
+                QUANTITIES.get(quantity),
+                best,
+                low,
+                f.number("high", "the high end of its range, at least best", best, 999_999));
     }
 
     private static Piece.Says twentyMinutes(Fields f, String quantity) {
         only(f, quantity, "thresholdPower");
         double watts = f.number("power", "the mean power in watts", 1, 4000);
         f.number("seconds", "seconds of the test, e.g. 1200", 600, 2400);
-        return Methods.twentyMinutes(watts, f.number("factor", "the factor, e.g. 0.95", 0.90, 0.97, Methods.TWENTY_MINUTES_FACTOR));
+        return Methods.twentyMinutes(
+                watts, f.number("factor", "the factor, e.g. 0.95", 0.90, 0.97, Methods.TWENTY_MINUTES_FACTOR));
     }
 
     private static Piece.Says race(Fields f, String quantity, String sport) {
         boolean power = f.has("power") || !f.has("speed");
-        double level = power ? f.number("power", "the mean power in watts, or speed in m/s", 1, 4000) : f.number("speed", "the mean speed in m/s", 0.1, 40);
+        double level = power
+                ? f.number("power", "the mean power in watts, or speed in m/s", 1, 4000)
+                : f.number("speed", "the mean speed in m/s", 0.1, 40);
         only(f, quantity, power ? "thresholdPower" : "thresholdSpeed");
         double seconds = f.number("seconds", "seconds of the race", 60, 864_000);
         String what = "the endurance exponent, e.g. 0.06";
-        double k = sport.equals("ride") ? f.number("k", what, -0.1, 0.3, Methods.RIDE_EXPONENT) : f.number("k", what, -0.1, 0.3);
+        double k = sport.equals("ride")
+                ? f.number("k", what, -0.1, 0.3, Methods.RIDE_EXPONENT)
+                : f.number("k", what, -0.1, 0.3);
         return power ? Methods.raceByPower(level, seconds, k) : Methods.raceBySpeed(level, seconds, k);
     }
 
     private static Piece.Says twoEfforts(Fields f, String quantity) {
         only(f, quantity, BOTH);
         double[][] efforts = f.pairs("efforts", "[[watts, seconds], [watts, seconds]]", 2, 1, 86_400);
-        if (efforts.length != 2) throw f.wrong("efforts", efforts.length + " efforts", "two: [[watts, seconds], [watts, seconds]]");
+        if (efforts.length != 2)
+            throw f.wrong("efforts", efforts.length + " efforts", "two: [[watts, seconds], [watts, seconds]]");
         return Methods.twoEfforts(efforts[0][0], efforts[0][1], efforts[1][0], efforts[1][1]);
     }
 
@@ -118,14 +136,17 @@ final class EvidenceTopic implements Topic {
         double watts = f.number("criticalPower", "critical power in watts", 1, 4000);
         double joules = f.number("wPrime", "W' in joules", 1, 999_999);
         double[][] covariance = f.pairs("covariance", what, 2, -1e15, 1e15);
-        if (covariance.length != 2 || Math.abs(covariance[0][1] - covariance[1][0]) > 1e-6 * Math.max(1, Math.abs(covariance[0][1]))) throw f.wrong("covariance", "this", "a symmetric " + what);
+        if (covariance.length != 2
+                || Math.abs(covariance[0][1] - covariance[1][0]) > 1e-6 * Math.max(1, Math.abs(covariance[0][1])))
+            throw f.wrong("covariance", "this", "a symmetric " + what);
         return new Piece.Both(watts, joules, covariance[0][0], covariance[0][1], covariance[1][1]);
     }
 
     private static Piece.Says floor(Fields f, String quantity) {
         only(f, quantity, "criticalPower");
         List<Piece.Floor.Step> steps = new ArrayList<>();
-        for (double[] step : f.pairs("steps", "[[watts, seconds], ...]", MOST_STEPS, 0, 864_000)) steps.add(new Piece.Floor.Step(step[0], step[1]));
+        for (double[] step : f.pairs("steps", "[[watts, seconds], ...]", MOST_STEPS, 0, 864_000))
+            steps.add(new Piece.Floor.Step(step[0], step[1]));
         if (steps.isEmpty()) throw f.wrong("steps", "none", "[[watts, seconds], ...]");
         return new Piece.Floor(steps);
     }
@@ -134,7 +155,9 @@ final class EvidenceTopic implements Topic {
         Fields of = f.has("effort") ? f.object("effort", "an object with watts and seconds") : f;
         String level = of.has("watts") ? "watts" : of.has("power") ? "power" : "speed";
         if (!of.has(level) || !of.has("seconds")) return Optional.empty();
-        return Optional.of(new SingleEffort(of.number(level, "its mean power or speed", 1e-6, 4000), of.number("seconds", "its seconds", 1, 864_000)));
+        return Optional.of(new SingleEffort(
+                of.number(level, "its mean power or speed", 1e-6, 4000),
+                of.number("seconds", "its seconds", 1, 864_000)));
     }
 
     private static Map<String, Object> written(List<Piece> pieces, Combination c) {
@@ -145,8 +168,21 @@ final class EvidenceTopic implements Topic {
             Combination.Suggested s = c.suggestions().get(quantity);
             if (s != null) suggestion.put(name, Answer.of("value", s.value(), "sd", s.sd()));
         });
-        List<String> contradicting = QUANTITIES.entrySet().stream().filter(e -> c.contradicting().contains(e.getValue())).map(Map.Entry::getKey).toList();
-        Map<String, Object> answer = Answer.of("pieces", values, "suggestion", suggestion, "contradiction", !contradicting.isEmpty(), "contradicting", contradicting, "groups", c.groups());
+        List<String> contradicting = QUANTITIES.entrySet().stream()
+                .filter(e -> c.contradicting().contains(e.getValue()))
+                .map(Map.Entry::getKey)
+                .toList();
+        Map<String, Object> answer = Answer.of(
+                "pieces",
+                values,
+                "suggestion",
+                suggestion,
+                "contradiction",
+                !contradicting.isEmpty(),
+                "contradicting",
+                contradicting,
+                "groups",
+                c.groups());
         if (c.floor().isPresent()) answer.put("floor", c.floor().getAsDouble());
         answer.put("sameEffort", c.sameEffort());
         answer.put("leftOut", c.leftOut());
@@ -154,8 +190,28 @@ final class EvidenceTopic implements Topic {
     }
 
     private static Map<String, Object> written(Piece piece, Combination c) {
-        if (piece.says() instanceof Piece.Both both) return Answer.of("id", piece.id(), "criticalPower", both.watts(), "wPrime", both.joules(), "low", both.low(), "high", both.high());
-        if (piece.says() instanceof Piece.Value value) return Answer.of("id", piece.id(), "best", value.best(), "low", value.low(), "high", value.high());
-        return Answer.of("id", piece.id(), "best", c.floors().get(piece.id()), "low", c.floors().get(piece.id()), "high", null);
+        if (piece.says() instanceof Piece.Both both)
+            return Answer.of(
+                    "id",
+                    piece.id(),
+                    "criticalPower",
+                    both.watts(),
+                    "wPrime",
+                    both.joules(),
+                    "low",
+                    both.low(),
+                    "high",
+                    both.high());
+        if (piece.says() instanceof Piece.Value value)
+            return Answer.of("id", piece.id(), "best", value.best(), "low", value.low(), "high", value.high());
+        return Answer.of(
+                "id",
+                piece.id(),
+                "best",
+                c.floors().get(piece.id()),
+                "low",
+                c.floors().get(piece.id()),
+                "high",
+                null);
     }
 }

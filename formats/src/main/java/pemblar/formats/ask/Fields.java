@@ -30,7 +30,10 @@ final class Fields {
             if (node == null || !node.isObject()) throw new BadInput("input", "must be one JSON object");
             return new Fields(node, "");
         } catch (JacksonException e) {
-            String where = e.getLocation() == null ? "input" : "line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr();
+            String where = e.getLocation() == null
+                    ? "input"
+                    : "line " + e.getLocation().getLineNr() + ", column "
+                            + e.getLocation().getColumnNr();
             throw new BadInput(where, "is not JSON: " + e.getOriginalMessage().replaceAll("\\s+", " "));
         }
     }
@@ -67,12 +70,17 @@ final class Fields {
 
     private static double checked(String place, JsonNode value, String what, double least, double most) {
         double number = value.isNumber() ? value.doubleValue() : Double.NaN;
-        if (!(number >= least && number <= most)) throw new BadInput(place, shown(value) + " is not possible; give " + what + ", from " + plain(least) + " to " + plain(most));
+        if (!(number >= least && number <= most))
+            throw new BadInput(
+                    place,
+                    shown(value) + " is not possible; give " + what + ", from " + plain(least) + " to " + plain(most));
         return number;
     }
 
     private static String plain(double value) {
-        return value == Math.rint(value) && Math.abs(value) < 1e15 ? String.valueOf((long) value) : String.valueOf(value);
+        return value == Math.rint(value) && Math.abs(value) < 1e15
+                ? String.valueOf((long) value)
+                : String.valueOf(value);
     }
 
     double number(String name, String what, double least, double most, double otherwise) {
@@ -107,7 +115,9 @@ final class Fields {
 
     String text(String name, String what) {
         JsonNode value = required(name, what);
-        if (!value.isString() || value.stringValue().isBlank() || value.stringValue().length() > 200) throw wrong(name, shown(value), what + ", 1 to 200 characters");
+        if (!value.isString()
+                || value.stringValue().isBlank()
+                || value.stringValue().length() > 200) throw wrong(name, shown(value), what + ", 1 to 200 characters");
         return value.stringValue();
     }
 
@@ -140,7 +150,10 @@ final class Fields {
         } catch (DateTimeException e) {
             // falls through to the one message below
         }
-        throw new BadInput(place, (text.length() > 40 ? text.substring(0, 37) + "..." : text) + " is not possible; give a day such as 2027-03-01");
+        throw new BadInput(
+                place,
+                (text.length() > 40 ? text.substring(0, 37) + "..." : text)
+                        + " is not possible; give a day such as 2027-03-01");
     }
 
     Optional<LocalTime> time(String name) {
@@ -179,7 +192,8 @@ final class Fields {
         if (!has(name)) return List.of();
         JsonNode list = node.get(name);
         if (!list.isArray()) throw wrong(name, shown(list), "a list");
-        if (list.size() > most) throw new BadInput(place(name), list.size() + " entries are too many; give at most " + most);
+        if (list.size() > most)
+            throw new BadInput(place(name), list.size() + " entries are too many; give at most " + most);
         List<JsonNode> items = new ArrayList<>();
         for (JsonNode item : list) items.add(item);
         return items;
@@ -195,7 +209,8 @@ final class Fields {
     double[] numbers(String name, String what, int most, double lowest, double highest) {
         List<JsonNode> items = items(name, most);
         double[] numbers = new double[items.size()];
-        for (int i = 0; i < numbers.length; i++) numbers[i] = checked(place(name) + "[" + i + "]", items.get(i), what, lowest, highest);
+        for (int i = 0; i < numbers.length; i++)
+            numbers[i] = checked(place(name) + "[" + i + "]", items.get(i), what, lowest, highest);
         return numbers;
     }
 
@@ -207,8 +222,12 @@ final class Fields {
         for (int i = 0; i < pairs.length; i++) {
             String at = place(name) + "[" + i + "]";
             JsonNode pair = items.get(i);
-            if (!pair.isArray() || pair.size() != 2) throw new BadInput(at, shown(pair) + " is not possible; give " + what);
-            pairs[i] = new double[] {checked(at + "[0]", pair.get(0), what, lowest, highest), checked(at + "[1]", pair.get(1), what, lowest, highest)};
+            if (!pair.isArray() || pair.size() != 2)
+                throw new BadInput(at, shown(pair) + " is not possible; give " + what);
+            pairs[i] = new double[] {
+                checked(at + "[0]", pair.get(0), what, lowest, highest),
+                checked(at + "[1]", pair.get(1), what, lowest, highest)
+            };
         }
         return pairs;
     }

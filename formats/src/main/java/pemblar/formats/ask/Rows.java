@@ -69,29 +69,43 @@ final class Rows {
             } catch (NumberFormatException e) {
                 // falls through to the one message below
             }
-            if (!(value >= least && value <= most)) throw new BadInput(place(column), "“" + (text.length() > 40 ? text.substring(0, 37) + "..." : text) + "” is not possible; give a number from " + least + " to " + most);
+            if (!(value >= least && value <= most))
+                throw new BadInput(
+                        place(column),
+                        "“" + (text.length() > 40 ? text.substring(0, 37) + "..." : text)
+                                + "” is not possible; give a number from " + least + " to " + most);
             return value;
         }
     }
 
     /** @return the columns that are there */
     static Set<String> read(byte[] csv, List<String> known, List<String> needed, int most, Consumer<Row> each) {
-        try (CSVParser parser = CSVFormat.DEFAULT.builder().setTrim(true).setIgnoreEmptyLines(true).get().parse(new StringReader(decoded(csv)))) {
+        try (CSVParser parser = CSVFormat.DEFAULT
+                .builder()
+                .setTrim(true)
+                .setIgnoreEmptyLines(true)
+                .get()
+                .parse(new StringReader(decoded(csv)))) {
             Iterator<CSVRecord> records = parser.iterator();
-            if (!records.hasNext()) throw new BadInput("line 1", "is empty; give the column names " + String.join(", ", known));
+            if (!records.hasNext())
+                throw new BadInput("line 1", "is empty; give the column names " + String.join(", ", known));
             Map<String, Integer> columns = columns(records.next(), known, needed);
             int count = 0;
             while (records.hasNext()) {
                 CSVRecord record = records.next();
                 long line = parser.getCurrentLineNumber() + (endsWithoutBreak(csv) && !records.hasNext() ? 1 : 0);
-                if (++count > most) throw new BadInput("line " + line, "more than " + most + " rows; give at most so many");
-                if (record.size() > columns.size()) throw new BadInput("line " + line, record.size() + " values in " + columns.size() + " columns; give as many");
+                if (++count > most)
+                    throw new BadInput("line " + line, "more than " + most + " rows; give at most so many");
+                if (record.size() > columns.size())
+                    throw new BadInput(
+                            "line " + line, record.size() + " values in " + columns.size() + " columns; give as many");
                 each.accept(new Row(record, columns, line));
             }
             if (count == 0) throw new BadInput("line 2", "missing; give at least one row under the column names");
             return columns.keySet();
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            throw new BadInput("input", "is not CSV: " + String.valueOf(e.getMessage()).replaceAll("\\s+", " "));
+            throw new BadInput(
+                    "input", "is not CSV: " + String.valueOf(e.getMessage()).replaceAll("\\s+", " "));
         }
     }
 
@@ -102,7 +116,10 @@ final class Rows {
 
     private static String decoded(byte[] csv) {
         try {
-            String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(csv)).toString();
+            String text = StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(csv))
+                    .toString();
             return text.startsWith("\uFEFF") ? text.substring(1) : text;
         } catch (CharacterCodingException e) {
             throw new BadInput("input", "is not UTF-8 text; give comma-separated values in UTF-8");
@@ -113,10 +130,15 @@ final class Rows {
         Map<String, Integer> columns = new HashMap<>();
         for (int i = 0; i < heading.size(); i++) {
             String name = heading.get(i);
-            if (!known.contains(name)) throw new BadInput("line 1, " + (name.length() > 40 ? name.substring(0, 37) + "..." : name), "is no column of this question; columns are " + String.join(", ", known));
-            if (columns.put(name, i) != null) throw new BadInput("line 1, " + name, "stands twice; give each column once");
+            if (!known.contains(name))
+                throw new BadInput(
+                        "line 1, " + (name.length() > 40 ? name.substring(0, 37) + "..." : name),
+                        "is no column of this question; columns are " + String.join(", ", known));
+            if (columns.put(name, i) != null)
+                throw new BadInput("line 1, " + name, "stands twice; give each column once");
         }
-        for (String name : needed) if (!columns.containsKey(name)) throw new BadInput("line 1, " + name, "missing; give a column " + name);
+        for (String name : needed)
+            if (!columns.containsKey(name)) throw new BadInput("line 1, " + name, "missing; give a column " + name);
         return columns;
     }
 }

@@ -16,10 +16,14 @@ import pemblar.core.profile.ProfileBands;
 import pemblar.core.threshold.Sex;
 import pemblar.formats.Reading.Problem;
 
-/** Reads reference bands: a heading {@code sex,seconds,<lowest band>,<band>...}, then a row for each sex and duration: docs/formats/profile-bands.md. */
+/**
+ * Reads reference bands: a heading {@code sex,seconds,<lowest band>,<band>...}, then a row for each sex and duration:
+ * docs/formats/profile-bands.md.
+ */
 public final class ProfileBandsCsv {
     /** A file of bands is a few lines. */
     public static final int MOST_CHARACTERS = 20_000;
+
     private static final int FEWEST_BANDS = 2;
     private static final int MOST_BANDS = 9;
     private static final int LONGEST_NAME = 30;
@@ -32,11 +36,20 @@ public final class ProfileBandsCsv {
     private ProfileBandsCsv() {}
 
     public static Reading read(String text) {
-        if (text.length() > MOST_CHARACTERS) return refused(Problem.expected("file", "size", text.length() + " characters", "at most " + MOST_CHARACTERS));
-        try (CSVParser parser = CSVFormat.DEFAULT.builder().setTrim(true).setIgnoreEmptyLines(true).setCommentMarker('#').get().parse(new StringReader(text))) {
+        if (text.length() > MOST_CHARACTERS)
+            return refused(
+                    Problem.expected("file", "size", text.length() + " characters", "at most " + MOST_CHARACTERS));
+        try (CSVParser parser = CSVFormat.DEFAULT
+                .builder()
+                .setTrim(true)
+                .setIgnoreEmptyLines(true)
+                .setCommentMarker('#')
+                .get()
+                .parse(new StringReader(text))) {
             return new ProfileBandsCsv().read(parser.getRecords());
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            return refused(Problem.expected("file", "layout", String.valueOf(e.getMessage()), "comma-separated values"));
+            return refused(
+                    Problem.expected("file", "layout", String.valueOf(e.getMessage()), "comma-separated values"));
         }
     }
 
@@ -45,17 +58,32 @@ public final class ProfileBandsCsv {
     }
 
     private Reading read(List<CSVRecord> records) {
-        if (records.isEmpty()) return refused(Problem.expected("line 1", "heading", "nothing", "sex,seconds, and the names of 2 to 9 bands"));
+        if (records.isEmpty())
+            return refused(
+                    Problem.expected("line 1", "heading", "nothing", "sex,seconds, and the names of 2 to 9 bands"));
         List<String> heading = records.get(0).toList();
         List<String> names = heading.size() < 2 ? List.of() : heading.subList(2, heading.size());
-        boolean sound = names.size() >= FEWEST_BANDS && names.size() <= MOST_BANDS && names.stream().noneMatch(n -> n.isBlank() || n.length() > LONGEST_NAME);
+        boolean sound = names.size() >= FEWEST_BANDS
+                && names.size() <= MOST_BANDS
+                && names.stream().noneMatch(n -> n.isBlank() || n.length() > LONGEST_NAME);
         if (!sound || !heading.get(0).equals("sex") || !heading.get(1).equals("seconds"))
-            return refused(Problem.expected("line 1", "heading", String.join(",", heading), "sex,seconds, and the names of 2 to 9 bands of at most 30 characters"));
+            return refused(Problem.expected(
+                    "line 1",
+                    "heading",
+                    String.join(",", heading),
+                    "sex,seconds, and the names of 2 to 9 bands of at most 30 characters"));
         for (CSVRecord row : records.subList(1, records.size())) row(row, names.size());
         for (Sex sex : List.of(Sex.FEMALE, Sex.MALE))
             for (int seconds : ProfileBands.SECONDS)
-                if (!floors.getOrDefault(sex, new TreeMap<>()).containsKey(seconds)) problem("file", "rows", "no row " + word(sex) + "," + seconds, "one for each sex and each of " + ProfileBands.SECONDS + " s");
-        return problems.isEmpty() ? new Reading(Optional.of(new ProfileBands(names, floors)), List.of()) : new Reading(Optional.empty(), List.copyOf(problems));
+                if (!floors.getOrDefault(sex, new TreeMap<>()).containsKey(seconds))
+                    problem(
+                            "file",
+                            "rows",
+                            "no row " + word(sex) + "," + seconds,
+                            "one for each sex and each of " + ProfileBands.SECONDS + " s");
+        return problems.isEmpty()
+                ? new Reading(Optional.of(new ProfileBands(names, floors)), List.of())
+                : new Reading(Optional.empty(), List.copyOf(problems));
     }
 
     /** The first band has no floor: its cell stays empty or 0. */
@@ -66,11 +94,15 @@ public final class ProfileBandsCsv {
             return;
         }
         Sex sex = row.get(0).equals("women") ? Sex.FEMALE : row.get(0).equals("men") ? Sex.MALE : null;
-        Integer seconds = ProfileBands.SECONDS.stream().filter(s -> String.valueOf(s).equals(row.get(1))).findFirst().orElse(null);
+        Integer seconds = ProfileBands.SECONDS.stream()
+                .filter(s -> String.valueOf(s).equals(row.get(1)))
+                .findFirst()
+                .orElse(null);
         if (sex == null) problem(place, "sex", row.get(0), "women or men");
         if (seconds == null) problem(place, "seconds", row.get(1), "one of " + ProfileBands.SECONDS);
         List<Double> values = values(row, place);
-        if (sex != null && seconds != null && values.size() == bands - 1) floors.computeIfAbsent(sex, s -> new TreeMap<>()).put(seconds, values);
+        if (sex != null && seconds != null && values.size() == bands - 1)
+            floors.computeIfAbsent(sex, s -> new TreeMap<>()).put(seconds, values);
     }
 
     private List<Double> values(CSVRecord row, String place) {
@@ -78,7 +110,8 @@ public final class ProfileBandsCsv {
         double before = 0;
         for (int i = 3; i < row.size(); i++) {
             double value = number(row.get(i));
-            if (!(value > before && value < 50)) problem(place, "floor " + (i - 2), row.get(i), "W/kg, rising along the row, below 50");
+            if (!(value > before && value < 50))
+                problem(place, "floor " + (i - 2), row.get(i), "W/kg, rising along the row, below 50");
             else values.add(value);
             before = Double.isNaN(value) ? before : value;
         }

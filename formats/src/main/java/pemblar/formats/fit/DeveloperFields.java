@@ -22,7 +22,8 @@ final class DeveloperFields {
         BaseType type = BaseType.ofCode((int) Math.max(0, message.whole(2)));
         double scale = message.number(6);
         double offset = message.number(7);
-        Described described = new Described(channelName(name, number), type, scale > 0 ? scale : 1, Double.isNaN(offset) ? 0 : offset);
+        Described described = new Described(
+                channelName(name, number), type, scale > 0 ? scale : 1, Double.isNaN(offset) ? 0 : offset);
         byKey.put(key((int) index, (int) number), described);
     }
 

@@ -19,13 +19,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Grid;
 import pemblar.core.recording.Grid.Running;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Samples;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 import pemblar.formats.Reading;
 import pemblar.formats.Reading.Problem;
 
@@ -33,6 +33,7 @@ import pemblar.formats.Reading.Problem;
 public final class FitActivity implements FitDecoder.Sink {
     /** A record further than this from the middle one has a wrong clock. */
     private static final long CLOCK_SLACK_SECONDS = 5 * 86_400L;
+
     private final long earliest;
     private final long latest;
     private final Samples samples = new Samples();
@@ -63,7 +64,10 @@ public final class FitActivity implements FitDecoder.Sink {
         if (!recorded) times = times(bytes, Profile.LENGTH);
         if (times.length == 0) return withoutRecords(bytes);
         long middle = times[times.length / 2];
-        long first = Arrays.stream(times).filter(t -> Math.abs(t - middle) <= CLOCK_SLACK_SECONDS).findFirst().orElse(middle);
+        long first = Arrays.stream(times)
+                .filter(t -> Math.abs(t - middle) <= CLOCK_SLACK_SECONDS)
+                .findFirst()
+                .orElse(middle);
         FitActivity activity = new FitActivity(first, middle - CLOCK_SLACK_SECONDS, middle + CLOCK_SLACK_SECONDS);
         activity.recorded = recorded;
         List<Problem> problems = new ArrayList<>(FitDecoder.decode(bytes, activity));
@@ -100,7 +104,7 @@ public final class FitActivity implements FitDecoder.Sink {
             case Profile.SESSION -> session(message);
             case Profile.SPORT -> sports.putIfAbsent(Profile.sport(message.whole(0), message.whole(1)), 0.0);
             case Profile.FIELD_DESCRIPTION -> developer.describe(message);
-            default -> { }
+            default -> {}
         }
     }
 
@@ -118,7 +122,7 @@ public final class FitActivity implements FitDecoder.Sink {
         }
         samples.put(POWER.key(), m.number(7));
         double bpm = m.number(3);
-        if (bpm > 0) samples.put(HEART_RATE.key(), bpm);      // 0 bpm is how a device says that the strap has no contact
+        if (bpm > 0) samples.put(HEART_RATE.key(), bpm); // 0 bpm is how a device says that the strap has no contact
         double fraction = m.number(53, 128, 0);
         samples.put(CADENCE.key(), m.number(4) + (Double.isNaN(fraction) ? 0 : fraction));
         samples.put(SPEED.key(), either(m.number(73, 1000, 0), m.number(6, 1000, 0)));
@@ -132,7 +136,10 @@ public final class FitActivity implements FitDecoder.Sink {
         samples.put(VERTICAL_OSCILLATION.key(), m.number(39, 10_000, 0));
         for (FitDefinition.DeveloperField field : m.developerFields()) {
             DeveloperFields.Described described = developer.of(field);
-            if (described != null) samples.put(described.channel(), m.developer(field, described.type()) / described.scale() - described.offset());
+            if (described != null)
+                samples.put(
+                        described.channel(),
+                        m.developer(field, described.type()) / described.scale() - described.offset());
         }
     }
 
@@ -150,14 +157,15 @@ public final class FitActivity implements FitDecoder.Sink {
         switch ((int) m.whole(1)) {
             case 0 -> timerStarts(clock);
             case 1, 4, 8, 9 -> timerStops(clock);
-            default -> { }
+            default -> {}
         }
     }
 
     private void timerStarts(double clock) {
         boolean first = !timerSeen && samples.count() > firstSampleOfFile;
         timerSeen = true;
-        if (Double.isNaN(runningSince)) runningSince = first ? Math.min(clock, samples.secondsAt(firstSampleOfFile)) : clock;
+        if (Double.isNaN(runningSince))
+            runningSince = first ? Math.min(clock, samples.secondsAt(firstSampleOfFile)) : clock;
     }
 
     private void timerStops(double clock) {
@@ -199,7 +207,8 @@ public final class FitActivity implements FitDecoder.Sink {
     private void session(FitMessage m) {
         double sport = m.number(5);
         double seconds = m.number(8, 1000, 0);
-        if (!Double.isNaN(sport)) sports.merge(Profile.sport((long) sport, m.whole(6)), Double.isNaN(seconds) ? 1 : seconds, Double::sum);
+        if (!Double.isNaN(sport))
+            sports.merge(Profile.sport((long) sport, m.whole(6)), Double.isNaN(seconds) ? 1 : seconds, Double::sum);
         lengths.pool(m.number(44, 100, 0));
     }
 
@@ -213,9 +222,20 @@ public final class FitActivity implements FitDecoder.Sink {
         if (sport.countsSteps()) samples.multiply(CADENCE.key(), 2);
         try {
             Grid grid = new Grid(samples, running);
-            remark(problems, grid.leftOut(), " records were taken while the timer stood still and were left out", false);
-            return new Reading(Optional.of(new Recording(sport, Profile.instant(origin).plusSeconds((long) grid.startSeconds()),
-                grid.seconds(), grid.pauses(), channels(grid, sport), laps(grid))), problems);
+            remark(
+                    problems,
+                    grid.leftOut(),
+                    " records were taken while the timer stood still and were left out",
+                    false);
+            return new Reading(
+                    Optional.of(new Recording(
+                            sport,
+                            Profile.instant(origin).plusSeconds((long) grid.startSeconds()),
+                            grid.seconds(),
+                            grid.pauses(),
+                            channels(grid, sport),
+                            laps(grid))),
+                    problems);
         } catch (IllegalArgumentException e) {
             return refused(problems, e.getMessage());
         }
@@ -231,11 +251,15 @@ public final class FitActivity implements FitDecoder.Sink {
     }
 
     private void remark(List<Problem> problems, int count, String text, boolean damage) {
-        if (count > 0) problems.add(new Problem(firstOdd >= 0 && damage ? "byte " + firstOdd : "", count + text, damage));
+        if (count > 0)
+            problems.add(new Problem(firstOdd >= 0 && damage ? "byte " + firstOdd : "", count + text, damage));
     }
 
     private Sport longestSport() {
-        return sports.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse(Sport.OTHER);
+        return sports.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .map(Map.Entry::getKey)
+                .orElse(Sport.OTHER);
     }
 
     private List<Lap> laps(Grid grid) {

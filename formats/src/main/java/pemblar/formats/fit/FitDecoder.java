@@ -41,7 +41,12 @@ public final class FitDecoder {
     }
 
     private static boolean isHeader(byte[] bytes, int at) {
-        return bytes.length - at >= 12 && (bytes[at] & 0xFF) >= 12 && bytes[at + 8] == '.' && bytes[at + 9] == 'F' && bytes[at + 10] == 'I' && bytes[at + 11] == 'T';
+        return bytes.length - at >= 12
+                && (bytes[at] & 0xFF) >= 12
+                && bytes[at + 8] == '.'
+                && bytes[at + 9] == 'F'
+                && bytes[at + 10] == 'I'
+                && bytes[at + 11] == 'T';
     }
 
     private void chain() {
@@ -64,7 +69,11 @@ public final class FitDecoder {
         boolean whole = !unfinished && end + 2 <= bytes.length;
         checkSums(start, headerSize, (int) Math.min(end, bytes.length), whole);
         if (unfinished) damage(start, "the header was never finished; all that follows was read");
-        else if (!whole) damage(bytes.length, "the file ends early: " + (end + 2 - bytes.length) + " of " + (end + 2 - start) + " bytes are missing; it was read up to there");
+        else if (!whole)
+            damage(
+                    bytes.length,
+                    "the file ends early: " + (end + 2 - bytes.length) + " of " + (end + 2 - start)
+                            + " bytes are missing; it was read up to there");
         int stop = whole ? (int) end : (int) Math.min(bytes.length, unfinished ? bytes.length : end);
         java.util.Arrays.fill(definitions, null);
         lastTimestamp = -1;
@@ -76,7 +85,8 @@ public final class FitDecoder {
     private void checkSums(int start, int headerSize, int end, boolean whole) {
         if (headerSize >= 14 && start + 14 <= bytes.length) {
             long stored = unsigned(start + 12, 2, false);
-            if (stored != 0 && stored != Crc.of(bytes, start, start + 12)) damage(start + 12, "the header's checksum does not match");
+            if (stored != 0 && stored != Crc.of(bytes, start, start + 12))
+                damage(start + 12, "the header's checksum does not match");
         }
         if (whole && unsigned(end, 2, false) != Crc.of(bytes, start, end))
             damage(end, "the checksum does not match: some values may be wrong");
@@ -88,7 +98,8 @@ public final class FitDecoder {
             int header = bytes[at] & 0xFF;
             int next = header >= 0x80 || (header & 0x40) == 0 ? data(at, header, stop) : definition(at, header, stop);
             if (next < 0) {
-                if (!(unfinished && stop - at <= 2)) damage(at, "a message is cut or makes no sense; the file was read up to there");
+                if (!(unfinished && stop - at <= 2))
+                    damage(at, "a message is cut or makes no sense; the file was read up to there");
                 return;
             }
             at = next;
@@ -107,7 +118,8 @@ public final class FitDecoder {
         int offset = 0;
         for (int i = 0; i < count; i++, place += 3) {
             int size = bytes[place + 1] & 0xFF;
-            fields[i] = new FitDefinition.Field(bytes[place] & 0xFF, size, BaseType.ofCode(bytes[place + 2] & 0xFF), offset);
+            fields[i] = new FitDefinition.Field(
+                    bytes[place] & 0xFF, size, BaseType.ofCode(bytes[place + 2] & 0xFF), offset);
             offset += size;
         }
         boolean developer = (header & 0x20) != 0;

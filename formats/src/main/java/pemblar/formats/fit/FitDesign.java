@@ -39,7 +39,10 @@ final class FitDesign {
         while (first < open.size() && open.get(first).index() < repeat.endValue()) first++;
         if (first == open.size()) throw new IllegalArgumentException("a repeat has no steps before it");
         List<Placed> inside = open.subList(first, open.size());
-        Repeat element = new Repeat(cut(repeat.name(), LONGEST_NAME), repeat.times(), inside.stream().map(Placed::element).toList());
+        Repeat element = new Repeat(
+                cut(repeat.name(), LONGEST_NAME),
+                repeat.times(),
+                inside.stream().map(Placed::element).toList());
         Placed placed = new Placed(inside.get(0).index(), element);
         inside.clear();
         open.add(placed);
@@ -50,11 +53,23 @@ final class FitDesign {
         boolean rising = notes.remove(FitWorkout.RISING);
         boolean falling = notes.remove(FitWorkout.FALLING);
         boolean rests = notes.remove(FitWorkout.REST);
-        Posture posture = notes.remove("seated") ? Posture.SEATED : notes.remove("standing") ? Posture.STANDING : Posture.ANY;
-        String effort = notes.stream().filter(n -> n.matches("effort \\d+(\\.\\d+)?(-\\d+(\\.\\d+)?)? of 10")).findFirst().orElse("");
+        Posture posture =
+                notes.remove("seated") ? Posture.SEATED : notes.remove("standing") ? Posture.STANDING : Posture.ANY;
+        String effort = notes.stream()
+                .filter(n -> n.matches("effort \\d+(\\.\\d+)?(-\\d+(\\.\\d+)?)? of 10"))
+                .findFirst()
+                .orElse("");
         notes.remove(effort);
-        Target target = step.basis() == null || !(step.low() > 0) || !(step.high() > 0) ? without(effort, rests) : absolute(step, rising, falling);
-        return new Step(cut(step.name(), LONGEST_NAME), length(step), target, cadence(step), posture, cut(String.join(", ", notes).replace('"', '\''), LONGEST_CUE));
+        Target target = step.basis() == null || !(step.low() > 0) || !(step.high() > 0)
+                ? without(effort, rests)
+                : absolute(step, rising, falling);
+        return new Step(
+                cut(step.name(), LONGEST_NAME),
+                length(step),
+                target,
+                cadence(step),
+                posture,
+                cut(String.join(", ", notes).replace('"', '\''), LONGEST_CUE));
     }
 
     private static Target without(String note, boolean rests) {
@@ -76,8 +91,11 @@ final class FitDesign {
 
     private static Length length(FitStep step) {
         if (step.ends() == Ends.TIME && step.endValue() >= 1) return new Length.Time((int) Math.round(step.endValue()));
-        if (step.ends() == Ends.DISTANCE && step.endValue() >= 1) return new Length.Distance(Math.rint(step.endValue()));
-        return step.ends() == Ends.HEART_RATE_BELOW ? new Length.HeartRateBelow((int) Math.round(step.endValue())) : new Length.LapKey();
+        if (step.ends() == Ends.DISTANCE && step.endValue() >= 1)
+            return new Length.Distance(Math.rint(step.endValue()));
+        return step.ends() == Ends.HEART_RATE_BELOW
+                ? new Length.HeartRateBelow((int) Math.round(step.endValue()))
+                : new Length.LapKey();
     }
 
     private static Cadence cadence(FitStep step) {

@@ -18,17 +18,37 @@ import pemblar.formats.fit.FitWriter.Layout;
 /**
  * A workout as a FIT file holds it: a flat list of steps in which a repeat points back to its first step. Targets are
  * absolute: W, bpm or m/s.
+ *
  * @param steps in order; a repeat stands after the steps it repeats
  */
 public record FitWorkout(String name, Sport sport, List<FitStep> steps) {
     private static final int NAME_BYTES = 64;
     private static final int NOTE_BYTES = 128;
-    private static final Layout FILE_ID = Layout.of(Profile.FILE_ID, new Field(0, ENUM), new Field(1, UINT16), new Field(2, UINT16),
-        new Field(3, UINT32Z), new Field(4, UINT32));
-    private static final Layout HEAD = Layout.of(Profile.WORKOUT, new Field(4, ENUM), new Field(6, UINT16), new Field(8, STRING, NAME_BYTES));
-    private static final Layout STEP = Layout.of(Profile.WORKOUT_STEP, new Field(254, UINT16), new Field(0, STRING, NAME_BYTES),
-        new Field(1, ENUM), new Field(2, UINT32), new Field(3, ENUM), new Field(4, UINT32), new Field(5, UINT32), new Field(6, UINT32),
-        new Field(7, ENUM), new Field(8, STRING, NOTE_BYTES), new Field(19, ENUM), new Field(20, UINT32), new Field(21, UINT32), new Field(22, UINT32));
+    private static final Layout FILE_ID = Layout.of(
+            Profile.FILE_ID,
+            new Field(0, ENUM),
+            new Field(1, UINT16),
+            new Field(2, UINT16),
+            new Field(3, UINT32Z),
+            new Field(4, UINT32));
+    private static final Layout HEAD =
+            Layout.of(Profile.WORKOUT, new Field(4, ENUM), new Field(6, UINT16), new Field(8, STRING, NAME_BYTES));
+    private static final Layout STEP = Layout.of(
+            Profile.WORKOUT_STEP,
+            new Field(254, UINT16),
+            new Field(0, STRING, NAME_BYTES),
+            new Field(1, ENUM),
+            new Field(2, UINT32),
+            new Field(3, ENUM),
+            new Field(4, UINT32),
+            new Field(5, UINT32),
+            new Field(6, UINT32),
+            new Field(7, ENUM),
+            new Field(8, STRING, NOTE_BYTES),
+            new Field(19, ENUM),
+            new Field(20, UINT32),
+            new Field(21, UINT32),
+            new Field(22, UINT32));
 
     public FitWorkout {
         steps = List.copyOf(steps);
@@ -36,7 +56,12 @@ public record FitWorkout(String name, Sport sport, List<FitStep> steps) {
 
     /** How a step ends, with the profile's number of it. */
     public enum Ends {
-        TIME(0), DISTANCE(1), HEART_RATE_BELOW(2), HEART_RATE_ABOVE(3), LAP_KEY(5), REPEAT(6);
+        TIME(0),
+        DISTANCE(1),
+        HEART_RATE_BELOW(2),
+        HEART_RATE_ABOVE(3),
+        LAP_KEY(5),
+        REPEAT(6);
 
         private final int number;
 
@@ -55,18 +80,29 @@ public record FitWorkout(String name, Sport sport, List<FitStep> steps) {
     public static final String RISING = "rising";
     /** In the notes of a step that is spent standing or lying still. */
     public static final String REST = "rest";
+
     public static final String FALLING = "falling";
 
     /**
      * One message of the file.
+     *
      * @param endValue seconds, metres, bpm, or for a repeat the index of its first step
-     * @param times    of a repeat; else 0
-     * @param basis    quantity of low and high; null when open
-     * @param low      W, bpm or m/s; NaN when open
+     * @param times of a repeat; else 0
+     * @param basis quantity of low and high; null when open
+     * @param low W, bpm or m/s; NaN when open
      * @param cadenceLow 0 when there is no cadence band
      */
-    public record FitStep(String name, Ends ends, double endValue, int times, Basis basis, double low, double high,
-                          int cadenceLow, int cadenceHigh, String notes) {
+    public record FitStep(
+            String name,
+            Ends ends,
+            double endValue,
+            int times,
+            Basis basis,
+            double low,
+            double high,
+            int cadenceLow,
+            int cadenceHigh,
+            String notes) {
         public boolean isRepeat() {
             return ends == Ends.REPEAT;
         }
@@ -85,14 +121,46 @@ public record FitWorkout(String name, Sport sport, List<FitStep> steps) {
 
     private static void step(FitWriter out, int index, FitStep s) {
         if (s.isRepeat()) {
-            out.write(STEP, index, s.name(), Ends.REPEAT.number, s.endValue(), null, s.times(), null, null, null, "", null, null, null, null);
+            out.write(
+                    STEP,
+                    index,
+                    s.name(),
+                    Ends.REPEAT.number,
+                    s.endValue(),
+                    null,
+                    s.times(),
+                    null,
+                    null,
+                    null,
+                    "",
+                    null,
+                    null,
+                    null,
+                    null);
             return;
         }
-        double end = s.ends() == Ends.TIME ? s.endValue() * 1000 : s.ends() == Ends.DISTANCE ? s.endValue() * 100
-            : s.ends() == Ends.LAP_KEY ? Double.NaN : s.endValue() + 100;
+        double end = s.ends() == Ends.TIME
+                ? s.endValue() * 1000
+                : s.ends() == Ends.DISTANCE
+                        ? s.endValue() * 100
+                        : s.ends() == Ends.LAP_KEY ? Double.NaN : s.endValue() + 100;
         boolean cadence = s.cadenceHigh() > 0;
-        out.write(STEP, index, s.name(), s.ends().number, end, targetType(s.basis()), s.basis() == null ? null : 0, raw(s.basis(), s.low()),
-            raw(s.basis(), s.high()), 0, s.notes(), cadence ? 3 : null, cadence ? 0 : null, cadence ? s.cadenceLow() : null, cadence ? s.cadenceHigh() : null);
+        out.write(
+                STEP,
+                index,
+                s.name(),
+                s.ends().number,
+                end,
+                targetType(s.basis()),
+                s.basis() == null ? null : 0,
+                raw(s.basis(), s.low()),
+                raw(s.basis(), s.high()),
+                0,
+                s.notes(),
+                cadence ? 3 : null,
+                cadence ? 0 : null,
+                cadence ? s.cadenceLow() : null,
+                cadence ? s.cadenceHigh() : null);
     }
 
     private static int targetType(Basis basis) {
@@ -106,14 +174,16 @@ public record FitWorkout(String name, Sport sport, List<FitStep> steps) {
     }
 
     public static Answer read(byte[] bytes) {
-        if (!FitDecoder.looksLikeFit(bytes)) return new Answer(null, List.of(new Problem("byte 0", "this is not a FIT file", true)));
+        if (!FitDecoder.looksLikeFit(bytes))
+            return new Answer(null, List.of(new Problem("byte 0", "this is not a FIT file", true)));
         Reader reader = new Reader();
         List<Problem> problems = new ArrayList<>(FitDecoder.decode(bytes, reader));
         if (reader.steps.isEmpty()) problems.add(0, new Problem("", "the file holds no workout steps", true));
         for (int i = 0; i < reader.steps.size(); i++) {
             FitStep step = reader.steps.get(i);
             if (step.isRepeat() && (step.endValue() >= i || step.times() < 1 || step.times() > 99))
-                problems.add(new Problem("step " + i, "the repeat points nowhere or is done " + step.times() + " times", true));
+                problems.add(new Problem(
+                        "step " + i, "the repeat points nowhere or is done " + step.times() + " times", true));
         }
         boolean sound = problems.stream().noneMatch(Problem::damage);
         return new Answer(sound ? new FitWorkout(reader.name, reader.sport, reader.steps) : null, problems);
@@ -135,7 +205,18 @@ public record FitWorkout(String name, Sport sport, List<FitStep> steps) {
 
         private static FitStep step(FitMessage m) {
             Ends ends = Ends.of(m.whole(1));
-            if (ends == Ends.REPEAT) return new FitStep(m.text(0), Ends.REPEAT, Math.max(0, m.whole(2)), (int) m.whole(4), null, Double.NaN, Double.NaN, 0, 0, "");
+            if (ends == Ends.REPEAT)
+                return new FitStep(
+                        m.text(0),
+                        Ends.REPEAT,
+                        Math.max(0, m.whole(2)),
+                        (int) m.whole(4),
+                        null,
+                        Double.NaN,
+                        Double.NaN,
+                        0,
+                        0,
+                        "");
             double end = m.number(2);
             end = ends == Ends.TIME ? end / 1000 : ends == Ends.DISTANCE ? end / 100 : end - 100;
             Basis basis = switch ((int) m.whole(3)) {
@@ -145,8 +226,17 @@ public record FitWorkout(String name, Sport sport, List<FitStep> steps) {
                 default -> null;
             };
             boolean cadence = m.whole(19) == 3;
-            return new FitStep(m.text(0), ends, end, 0, basis, value(basis, m.number(5)), value(basis, m.number(6)),
-                cadence ? (int) Math.max(0, m.whole(21)) : 0, cadence ? (int) Math.max(0, m.whole(22)) : 0, m.text(8));
+            return new FitStep(
+                    m.text(0),
+                    ends,
+                    end,
+                    0,
+                    basis,
+                    value(basis, m.number(5)),
+                    value(basis, m.number(6)),
+                    cadence ? (int) Math.max(0, m.whole(21)) : 0,
+                    cadence ? (int) Math.max(0, m.whole(22)) : 0,
+                    m.text(8));
         }
 
         private static double value(Basis basis, double raw) {

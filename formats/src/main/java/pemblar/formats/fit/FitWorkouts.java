@@ -3,9 +3,8 @@ package pemblar.formats.fit;
 import java.util.ArrayList;
 import java.util.List;
 import pemblar.core.sport.Sport;
-import pemblar.core.workout.Basis;
 import pemblar.core.threshold.Thresholds;
-import pemblar.core.zone.Zones;
+import pemblar.core.workout.Basis;
 import pemblar.core.workout.Element;
 import pemblar.core.workout.Element.Cadence;
 import pemblar.core.workout.Element.Repeat;
@@ -15,6 +14,7 @@ import pemblar.core.workout.Plan;
 import pemblar.core.workout.PlannedStep;
 import pemblar.core.workout.Target;
 import pemblar.core.workout.Workout;
+import pemblar.core.zone.Zones;
 import pemblar.formats.fit.FitWorkout.Ends;
 import pemblar.formats.fit.FitWorkout.FitStep;
 
@@ -43,8 +43,9 @@ public final class FitWorkouts {
     }
 
     /**
-     * A workout as the library holds it, from a file: targets stay absolute; the direction of a ramp and the posture are taken back from
-     * the notes, the rest of which becomes the cue. A step without a usable target is open.
+     * A workout as the library holds it, from a file: targets stay absolute; the direction of a ramp and the posture
+     * are taken back from the notes, the rest of which becomes the cue. A step without a usable target is open.
+     *
      * @throws IllegalArgumentException when the steps make no workout, with the reason
      */
     public static Workout design(FitWorkout file) {
@@ -59,13 +60,17 @@ public final class FitWorkouts {
                 int first = steps.size();
                 add(repeat.elements());
                 designIndex++;
-                steps.add(new FitStep(repeat.name(), Ends.REPEAT, first, repeat.times(), null, Double.NaN, Double.NaN, 0, 0, ""));
+                steps.add(new FitStep(
+                        repeat.name(), Ends.REPEAT, first, repeat.times(), null, Double.NaN, Double.NaN, 0, 0, ""));
             }
         }
     }
 
     private PlannedStep planned(int index) {
-        return resolved.stream().filter(p -> p.flat().stepIndex() == index).findFirst().orElseThrow();
+        return resolved.stream()
+                .filter(p -> p.flat().stepIndex() == index)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static FitStep step(Step step, PlannedStep planned) {
@@ -82,16 +87,27 @@ public final class FitWorkouts {
             end = below.bpm();
         }
         Cadence c = step.cadence();
-        return new FitStep(step.name(), ends, end, 0, planned.basis(), planned.low(), planned.high(),
-            c == null ? 0 : c.low(), c == null ? 0 : c.high() == 0 ? OPEN_END_CADENCE : c.high(), notes(step, planned));
+        return new FitStep(
+                step.name(),
+                ends,
+                end,
+                0,
+                planned.basis(),
+                planned.low(),
+                planned.high(),
+                c == null ? 0 : c.low(),
+                c == null ? 0 : c.high() == 0 ? OPEN_END_CADENCE : c.high(),
+                notes(step, planned));
     }
 
     /** The format has no ramps, so a ramp's direction leads the notes that the device shows. */
     private static String notes(Step step, PlannedStep planned) {
         List<String> notes = new ArrayList<>();
         if (planned.isRamp()) notes.add(planned.to() > planned.from() ? FitWorkout.RISING : FitWorkout.FALLING);
-        if (step.posture() != Element.Posture.ANY) notes.add(step.posture().name().toLowerCase(java.util.Locale.ROOT));
-        if (step.target() instanceof Target.Effort e) notes.add("effort " + (e.from() == e.to() ? trim(e.to()) : trim(e.from()) + "-" + trim(e.to())) + " of 10");
+        if (step.posture() != Element.Posture.ANY)
+            notes.add(step.posture().name().toLowerCase(java.util.Locale.ROOT));
+        if (step.target() instanceof Target.Effort e)
+            notes.add("effort " + (e.from() == e.to() ? trim(e.to()) : trim(e.from()) + "-" + trim(e.to())) + " of 10");
         if (step.target() instanceof Target.Rest) notes.add(FitWorkout.REST);
         if (!step.cue().isEmpty()) notes.add(step.cue());
         return String.join(", ", notes);

@@ -11,8 +11,9 @@ import pemblar.core.recording.Samples;
 import pemblar.core.recording.Series;
 
 /**
- * The lengths of a pool that an activity holds, each swum or rested. They say what happened better than the records between: distance grows
- * by one length at a time, speed is a length over its time, cadence is strokes per minute, and rest is a speed of zero.
+ * The lengths of a pool that an activity holds, each swum or rested. They say what happened better than the records
+ * between: distance grows by one length at a time, speed is a length over its time, cadence is strokes per minute, and
+ * rest is a speed of zero.
  */
 final class PoolLengths {
     private static final int ACTIVE = 1;
@@ -40,7 +41,12 @@ final class PoolLengths {
         boolean active = m.whole(12) == ACTIVE;
         double strokes = m.number(5);
         double cadence = m.number(9);
-        lengths.add(new Swum(start - origin, start - origin + seconds, active, Double.isNaN(cadence) ? strokes * 60 / seconds : cadence, m.number(6, 1000, 0)));
+        lengths.add(new Swum(
+                start - origin,
+                start - origin + seconds,
+                active,
+                Double.isNaN(cadence) ? strokes * 60 / seconds : cadence,
+                m.number(6, 1000, 0)));
     }
 
     /** Gives the clock of the lengths to a file that has no records of its own. */
@@ -51,7 +57,9 @@ final class PoolLengths {
         }
     }
 
-    /** The channels with distance, speed and cadence as the lengths tell them; the seconds between two lengths are rest. */
+    /**
+     * The channels with distance, speed and cadence as the lengths tell them; the seconds between two lengths are rest.
+     */
     Map<String, Series> over(Map<String, Series> channels, Grid grid) {
         double[] speed = new double[grid.seconds()];
         double[] distance = new double[grid.seconds()];
@@ -67,7 +75,8 @@ final class PoolLengths {
             for (int i = from; i < to; i++) {
                 distance[i] = metres + swum * (i + 1 - from) / (to - from);
                 speed[i] = swum / (length.end() - length.start());
-                cadence[i] = length.active() && !Double.isNaN(length.strokesPerMinute()) ? length.strokesPerMinute() : 0;
+                cadence[i] =
+                        length.active() && !Double.isNaN(length.strokesPerMinute()) ? length.strokesPerMinute() : 0;
             }
             metres += swum;
             done = to;
@@ -76,7 +85,8 @@ final class PoolLengths {
         Map<String, Series> told = new LinkedHashMap<>(channels);
         told.put(Channel.SPEED.key(), Series.of(speed));
         told.put(Channel.DISTANCE.key(), Series.of(distance));
-        if (lengths.stream().anyMatch(l -> l.strokesPerMinute() > 0)) told.put(Channel.CADENCE.key(), Series.of(cadence));
+        if (lengths.stream().anyMatch(l -> l.strokesPerMinute() > 0))
+            told.put(Channel.CADENCE.key(), Series.of(cadence));
         return told;
     }
 
@@ -86,6 +96,9 @@ final class PoolLengths {
 
     /** True when what was swum can be told. */
     boolean tellsDistance() {
-        return !isEmpty() && lengths.stream().filter(Swum::active).allMatch(l -> Double.isFinite(metresOf(l)) && metresOf(l) < 1000);
+        return !isEmpty()
+                && lengths.stream()
+                        .filter(Swum::active)
+                        .allMatch(l -> Double.isFinite(metresOf(l)) && metresOf(l) < 1000);
     }
 }

@@ -7,6 +7,7 @@ import pemblar.core.sport.Sport;
 final class Profile {
     /** 1989-12-31T00:00:00Z, from which the protocol counts seconds. */
     static final long EPOCH = 631_065_600L;
+
     static final int FILE_ID = 0;
     static final int ZONES_TARGET = 7;
     static final int HEART_RATE_ZONE = 8;
@@ -29,6 +30,7 @@ final class Profile {
     static final int TYPE_WORKOUT = 5;
     /** The manufacturer number set aside for development. */
     static final int MANUFACTURER_DEVELOPMENT = 255;
+
     static final int EVENT_TIMER = 0;
     static final double DEGREES_PER_SEMICIRCLE = 180.0 / 0x80000000L;
 

@@ -14,12 +14,12 @@ import java.util.Map;
 import java.util.Optional;
 import javax.xml.transform.stream.StreamSource;
 import org.w3c.dom.Node;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Grid;
 import pemblar.core.recording.Grid.Running;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Samples;
+import pemblar.core.sport.Sport;
 import pemblar.formats.Reading;
 import pemblar.formats.Reading.Problem;
 
@@ -32,12 +32,21 @@ public final class GpxRecording {
     private static final double EARTH_METRES = 6_371_008.8;
     /** Below this mean a run's cadence counts one leg only. */
     private static final double ONE_LEG_BELOW = 120;
+
     private static final Map<String, Channel> EXTENSIONS = Map.ofEntries(
-        Map.entry("hr", Channel.HEART_RATE), Map.entry("heartrate", Channel.HEART_RATE), Map.entry("bpm", Channel.HEART_RATE),
-        Map.entry("cad", Channel.CADENCE), Map.entry("cadence", Channel.CADENCE), Map.entry("runcadence", Channel.CADENCE),
-        Map.entry("power", Channel.POWER), Map.entry("watts", Channel.POWER), Map.entry("powerinwatts", Channel.POWER),
-        Map.entry("atemp", Channel.TEMPERATURE), Map.entry("temp", Channel.TEMPERATURE), Map.entry("temperature", Channel.TEMPERATURE),
-        Map.entry("speed", Channel.SPEED));
+            Map.entry("hr", Channel.HEART_RATE),
+            Map.entry("heartrate", Channel.HEART_RATE),
+            Map.entry("bpm", Channel.HEART_RATE),
+            Map.entry("cad", Channel.CADENCE),
+            Map.entry("cadence", Channel.CADENCE),
+            Map.entry("runcadence", Channel.CADENCE),
+            Map.entry("power", Channel.POWER),
+            Map.entry("watts", Channel.POWER),
+            Map.entry("powerinwatts", Channel.POWER),
+            Map.entry("atemp", Channel.TEMPERATURE),
+            Map.entry("temp", Channel.TEMPERATURE),
+            Map.entry("temperature", Channel.TEMPERATURE),
+            Map.entry("speed", Channel.SPEED));
 
     private final Samples samples = new Samples();
     private final List<Running> running = new ArrayList<>();
@@ -58,9 +67,12 @@ public final class GpxRecording {
         GpxScan scan = new GpxScan(bytes);
         if (!scan.refusal.isEmpty()) return Reading.refused("", scan.refusal);
         String text = scan.damage.isEmpty() ? scan.text : scan.upToDamage();
-        if (text == null) return Reading.refused("line " + scan.damagedLine, scan.damage + " before the first whole point");
+        if (text == null)
+            return Reading.refused("line " + scan.damagedLine, scan.damage + " before the first whole point");
         GpxRecording reader = new GpxRecording();
-        if (!scan.damage.isEmpty()) reader.problems.add(new Problem("line " + scan.damagedLine, scan.damage + "; the file was read up to its last whole point", true));
+        if (!scan.damage.isEmpty())
+            reader.problems.add(new Problem(
+                    "line " + scan.damagedLine, scan.damage + "; the file was read up to its last whole point", true));
         try {
             GPX gpx = GPX.Reader.of(GPX.Reader.Mode.LENIENT).read(new StreamSource(new StringReader(text)));
             return reader.reading(gpx, scan.points, sport);
@@ -76,12 +88,19 @@ public final class GpxRecording {
         remark(withoutTime, " points have no time and were left out");
         remark(backwards, " points go back in time and were left out");
         remark(unreadable, " values in extensions are not numbers and were left out");
-        if (running.isEmpty()) return refused(points == 0 ? "the file holds no track points: it is a route or a list of places" : "no point has a time: export the recording, not the route");
+        if (running.isEmpty())
+            return refused(
+                    points == 0
+                            ? "the file holds no track points: it is a route or a list of places"
+                            : "no point has a time: export the recording, not the route");
         Sport sport = wanted.orElseGet(() -> sport(gpx));
         doubleOneLeg(sport);
         try {
             Grid grid = new Grid(samples, running);
-            return new Reading(Optional.of(new Recording(sport, origin, grid.seconds(), grid.pauses(), grid.channels(), List.of())), problems);
+            return new Reading(
+                    Optional.of(
+                            new Recording(sport, origin, grid.seconds(), grid.pauses(), grid.channels(), List.of())),
+                    problems);
         } catch (IllegalArgumentException e) {
             return refused(e.getMessage());
         }
@@ -106,7 +125,8 @@ public final class GpxRecording {
                 continue;
             }
             if (origin == null) origin = time;
-            double seconds = (time.getEpochSecond() - origin.getEpochSecond()) + (time.getNano() - origin.getNano()) / 1e9;
+            double seconds =
+                    (time.getEpochSecond() - origin.getEpochSecond()) + (time.getNano() - origin.getNano()) / 1e9;
             if (seconds > Recording.MAX_SECONDS || !samples.open(seconds)) {
                 backwards++;
                 continue;
@@ -120,7 +140,8 @@ public final class GpxRecording {
 
     private void ran(double start, double stop) {
         Running last = running.isEmpty() ? null : running.get(running.size() - 1);
-        if (last != null && start <= last.stop()) running.set(running.size() - 1, new Running(last.start(), Math.max(last.stop(), stop)));
+        if (last != null && start <= last.stop())
+            running.set(running.size() - 1, new Running(last.start(), Math.max(last.stop(), stop)));
         else running.add(new Running(start, stop));
     }
 
@@ -131,7 +152,8 @@ public final class GpxRecording {
         samples.put(Channel.LONGITUDE.key(), point.getLongitude().doubleValue());
         samples.put(Channel.DISTANCE.key(), metres);
         point.getElevation().ifPresent(e -> samples.put(Channel.ALTITUDE.key(), e.doubleValue()));
-        if (before != null && seconds > secondsBefore) samples.put(Channel.SPEED.key(), step / (seconds - secondsBefore));
+        if (before != null && seconds > secondsBefore)
+            samples.put(Channel.SPEED.key(), step / (seconds - secondsBefore));
         point.getSpeed().ifPresent(s -> samples.put(Channel.SPEED.key(), s.doubleValue()));
         point.getExtensions().ifPresent(document -> extensions(document.getDocumentElement()));
         before = point;
@@ -142,7 +164,8 @@ public final class GpxRecording {
         for (Node child = node.getFirstChild(); child != null; child = child.getNextSibling()) {
             if (child.getNodeType() != Node.ELEMENT_NODE) continue;
             String name = child.getNodeName();
-            Channel channel = EXTENSIONS.get(name.substring(name.indexOf(':') + 1).toLowerCase(Locale.ROOT));
+            Channel channel =
+                    EXTENSIONS.get(name.substring(name.indexOf(':') + 1).toLowerCase(Locale.ROOT));
             if (channel != null) value(channel, child.getTextContent().strip());
             else extensions(child);
         }
@@ -178,7 +201,11 @@ public final class GpxRecording {
     }
 
     private static Sport sport(GPX gpx) {
-        String type = gpx.getTracks().stream().flatMap(t -> t.getType().stream()).findFirst().orElse("").toLowerCase(Locale.ROOT);
+        String type = gpx.getTracks().stream()
+                .flatMap(t -> t.getType().stream())
+                .findFirst()
+                .orElse("")
+                .toLowerCase(Locale.ROOT);
         if (type.contains("run")) return Sport.RUN;
         if (type.contains("swim")) return Sport.SWIM;
         if (type.contains("row")) return Sport.ROW;
@@ -191,8 +218,10 @@ public final class GpxRecording {
     private static double metresBetween(WayPoint a, WayPoint b) {
         double from = Math.toRadians(a.getLatitude().doubleValue());
         double to = Math.toRadians(b.getLatitude().doubleValue());
-        double turn = Math.toRadians(b.getLongitude().doubleValue() - a.getLongitude().doubleValue());
-        double h = Math.pow(Math.sin((to - from) / 2), 2) + Math.cos(from) * Math.cos(to) * Math.pow(Math.sin(turn / 2), 2);
+        double turn =
+                Math.toRadians(b.getLongitude().doubleValue() - a.getLongitude().doubleValue());
+        double h = Math.pow(Math.sin((to - from) / 2), 2)
+                + Math.cos(from) * Math.cos(to) * Math.pow(Math.sin(turn / 2), 2);
         return 2 * EARTH_METRES * Math.asin(Math.min(1, Math.sqrt(h)));
     }
 }

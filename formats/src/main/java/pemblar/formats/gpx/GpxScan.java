@@ -11,7 +11,9 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
-/** A first pass over a GPX text: refuses what is hostile, counts its points, and finds where a damaged one still holds. */
+/**
+ * A first pass over a GPX text: refuses what is hostile, counts its points, and finds where a damaged one still holds.
+ */
 final class GpxScan {
     private static final int MAX_POINTS = 400_000;
     private static final int MAX_DEPTH = 40;
@@ -24,6 +26,7 @@ final class GpxScan {
     private int depth;
     /** Empty when the text is well formed. */
     String damage = "";
+
     int damagedLine;
     /** Why the text cannot be used at all; empty when it can. */
     String refusal = "";
@@ -34,7 +37,8 @@ final class GpxScan {
     }
 
     private static String decoded(byte[] bytes) {
-        if (bytes.length > 1 && (bytes[0] & 0xFF) + (bytes[1] & 0xFF) == 0x1FD) return new String(bytes, StandardCharsets.UTF_16);
+        if (bytes.length > 1 && (bytes[0] & 0xFF) + (bytes[1] & 0xFF) == 0x1FD)
+            return new String(bytes, StandardCharsets.UTF_16);
         String head = new String(bytes, 0, Math.min(200, bytes.length), StandardCharsets.ISO_8859_1);
         Matcher matcher = ENCODING.matcher(head);
         Charset charset = StandardCharsets.UTF_8;
@@ -59,9 +63,11 @@ final class GpxScan {
     private void event(XMLStreamReader xml, int event) {
         if (event == XMLStreamConstants.DTD) refusal = "document types are not accepted: export the file without one";
         if (event == XMLStreamConstants.START_ELEMENT) {
-            if (++depth == 1 && !xml.getLocalName().equals("gpx")) refusal = "the root element is '" + xml.getLocalName() + "', expected 'gpx'";
+            if (++depth == 1 && !xml.getLocalName().equals("gpx"))
+                refusal = "the root element is '" + xml.getLocalName() + "', expected 'gpx'";
             if (depth > MAX_DEPTH) refusal = "elements are nested deeper than " + MAX_DEPTH;
-            if (xml.getLocalName().equals("trkpt") && ++points > MAX_POINTS) refusal = "there are more than " + MAX_POINTS + " points";
+            if (xml.getLocalName().equals("trkpt") && ++points > MAX_POINTS)
+                refusal = "there are more than " + MAX_POINTS + " points";
         }
         if (event == XMLStreamConstants.END_ELEMENT) {
             depth--;

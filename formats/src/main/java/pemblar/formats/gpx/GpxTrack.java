@@ -10,7 +10,10 @@ import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 
-/** Writes the way of a recording as a GPX 1.1 track: position, altitude and time; a new segment after each pause and each gap. */
+/**
+ * Writes the way of a recording as a GPX 1.1 track: position, altitude and time; a new segment after each pause and
+ * each gap.
+ */
 public final class GpxTrack {
     private GpxTrack() {}
 
@@ -18,10 +21,12 @@ public final class GpxTrack {
     public static boolean write(Recording recording, String name, OutputStream out) throws IOException {
         if (!recording.has(Channel.LATITUDE) || !recording.has(Channel.LONGITUDE)) return false;
         List<List<WayPoint>> segments = segments(recording);
-        GPX gpx = GPX.builder("Pemblar").addTrack(track -> {
-            track.name(name);
-            segments.forEach(points -> track.addSegment(segment -> segment.points(points)));
-        }).build();
+        GPX gpx = GPX.builder("Pemblar")
+                .addTrack(track -> {
+                    track.name(name);
+                    segments.forEach(points -> track.addSegment(segment -> segment.points(points)));
+                })
+                .build();
         GPX.Writer.of(GPX.Writer.Indent.NULL).write(gpx, out);
         return true;
     }
@@ -36,7 +41,8 @@ public final class GpxTrack {
         int pause = 0;
         for (int i = 0; i < recording.seconds(); i++) {
             boolean cut = false;
-            while (pause < recording.pauses().size() && recording.pauses().get(pause).index() <= i) {
+            while (pause < recording.pauses().size()
+                    && recording.pauses().get(pause).index() <= i) {
                 paused += recording.pauses().get(pause++).seconds();
                 cut = true;
             }
@@ -46,7 +52,10 @@ public final class GpxTrack {
                 open = new ArrayList<>();
             }
             if (!present) continue;
-            WayPoint.Builder point = WayPoint.builder().lat(latitude.at(i)).lon(longitude.at(i)).time(recording.start().plusMillis(Math.round((i + paused) * 1000)));
+            WayPoint.Builder point = WayPoint.builder()
+                    .lat(latitude.at(i))
+                    .lon(longitude.at(i))
+                    .time(recording.start().plusMillis(Math.round((i + paused) * 1000)));
             if (altitude != null && altitude.isPresent(i)) point.ele(altitude.at(i));
             open.add(point.build());
         }

@@ -11,7 +11,6 @@ import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
 import net.fortuna.ical4j.model.property.DtStamp;
-import net.fortuna.ical4j.model.property.ProdId;
 import net.fortuna.ical4j.model.property.Transp;
 import net.fortuna.ical4j.model.property.Uid;
 import net.fortuna.ical4j.model.property.XProperty;
@@ -22,19 +21,22 @@ public final class PlanCalendar {
 
     /**
      * One entry.
-     * @param uid   the same for the same entry in every file, so that programs recognise it
+     *
+     * @param uid the same for the same entry in every file, so that programs recognise it
      * @param start null for a whole day
-     * @param end   after {@code start}; null for a whole day
+     * @param end after {@code start}; null for a whole day
      */
     public record Entry(String uid, LocalDate day, Instant start, Instant end, String summary, String description) {
         public Entry {
-            if ((start == null) != (end == null) || start != null && !end.isAfter(start)) throw new IllegalArgumentException("end must be after start, was " + start + ".." + end);
+            if ((start == null) != (end == null) || start != null && !end.isAfter(start))
+                throw new IllegalArgumentException("end must be after start, was " + start + ".." + end);
         }
     }
 
     /** @param stamp when the file is made */
     public static byte[] write(String name, List<Entry> entries, Instant stamp) {
-        Calendar calendar = new Calendar().withProdId("-//Pemblar//plan//EN").withDefaults().getFluentTarget();
+        Calendar calendar =
+                new Calendar().withProdId("-//Pemblar//plan//EN").withDefaults().getFluentTarget();
         calendar.add(new XProperty("X-WR-CALNAME", name));
         for (Entry entry : entries) calendar.add(event(entry, stamp));
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
@@ -47,7 +49,9 @@ public final class PlanCalendar {
     }
 
     private static VEvent event(Entry entry, Instant stamp) {
-        VEvent event = entry.start() == null ? new VEvent(entry.day(), entry.day().plusDays(1), entry.summary()) : new VEvent(entry.start(), entry.end(), entry.summary());
+        VEvent event = entry.start() == null
+                ? new VEvent(entry.day(), entry.day().plusDays(1), entry.summary())
+                : new VEvent(entry.start(), entry.end(), entry.summary());
         event.removeAll("DTSTAMP");
         event.add(new DtStamp(stamp));
         event.add(new Uid(entry.uid()));

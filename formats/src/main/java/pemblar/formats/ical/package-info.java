@@ -1,4 +1,2 @@
-/**
- * Plans as iCalendar (RFC 5545), for calendar programs to read.
- */
+/** Plans as iCalendar (RFC 5545), for calendar programs to read. */
 package pemblar.formats.ical;

@@ -15,9 +15,22 @@ import pemblar.core.threshold.Thresholds;
 final class Arguments {
     private static final Set<String> FLAGS = Set.of("--json", "--strict");
     private static final Map<String, Quantity> VALUES = Map.of(
-        "--threshold-power", Quantity.THRESHOLD_POWER, "--critical-power", Quantity.CRITICAL_POWER, "--w-prime", Quantity.W_PRIME,
-        "--threshold-hr", Quantity.THRESHOLD_HEART_RATE, "--max-hr", Quantity.MAXIMUM_HEART_RATE, "--rest-hr", Quantity.RESTING_HEART_RATE,
-        "--threshold-speed", Quantity.THRESHOLD_SPEED, "--mass", Quantity.BODY_MASS);
+            "--threshold-power",
+            Quantity.THRESHOLD_POWER,
+            "--critical-power",
+            Quantity.CRITICAL_POWER,
+            "--w-prime",
+            Quantity.W_PRIME,
+            "--threshold-hr",
+            Quantity.THRESHOLD_HEART_RATE,
+            "--max-hr",
+            Quantity.MAXIMUM_HEART_RATE,
+            "--rest-hr",
+            Quantity.RESTING_HEART_RATE,
+            "--threshold-speed",
+            Quantity.THRESHOLD_SPEED,
+            "--mass",
+            Quantity.BODY_MASS);
     private static final Set<String> TEXTS = Set.of("--sport", "--sex", "--fit", "--quantity");
 
     private final List<String> plain = new ArrayList<>();
@@ -29,11 +42,14 @@ final class Arguments {
             String argument = arguments.get(i);
             if (!argument.startsWith("--")) plain.add(argument);
             else if (FLAGS.contains(argument)) options.put(argument, "");
-            else if (!VALUES.containsKey(argument) && !TEXTS.contains(argument)) throw new IllegalArgumentException("option " + argument + " is not known");
-            else if (i + 1 == arguments.size()) throw new IllegalArgumentException("option " + argument + " needs a value");
+            else if (!VALUES.containsKey(argument) && !TEXTS.contains(argument))
+                throw new IllegalArgumentException("option " + argument + " is not known");
+            else if (i + 1 == arguments.size())
+                throw new IllegalArgumentException("option " + argument + " needs a value");
             else options.put(argument, arguments.get(++i));
         }
-        if (plain.size() != 1) throw new IllegalArgumentException("expected one argument besides the options, got " + plain.size());
+        if (plain.size() != 1)
+            throw new IllegalArgumentException("expected one argument besides the options, got " + plain.size());
         sport();
         thresholds();
     }
@@ -59,8 +75,10 @@ final class Arguments {
         for (var entry : VALUES.entrySet())
             if (has(entry.getKey())) thresholds = thresholds.with(entry.getValue(), number(entry.getKey()));
         // What is typed for this one file holds for it whatever its sport is.
-        if (has("--threshold-power")) thresholds = thresholds.with(Quantity.RUNNING_THRESHOLD_POWER, number("--threshold-power"));
-        if (has("--threshold-hr")) thresholds = thresholds.with(Quantity.RUNNING_THRESHOLD_HEART_RATE, number("--threshold-hr"));
+        if (has("--threshold-power"))
+            thresholds = thresholds.with(Quantity.RUNNING_THRESHOLD_POWER, number("--threshold-power"));
+        if (has("--threshold-hr"))
+            thresholds = thresholds.with(Quantity.RUNNING_THRESHOLD_HEART_RATE, number("--threshold-hr"));
         return thresholds;
     }
 

@@ -21,7 +21,10 @@ import pemblar.formats.fit.FitWorkouts;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** {@code inspect FILE}, {@code shorthand TEXT} and {@code ask TOPIC}: answers on standard output; exit code 2 and one line when refused. */
+/**
+ * {@code inspect FILE}, {@code shorthand TEXT} and {@code ask TOPIC}: answers on standard output; exit code 2 and one
+ * line when refused.
+ */
 public final class Main {
     private static final int REFUSED = 2;
     private final PrintStream out;
@@ -42,8 +45,13 @@ public final class Main {
     public static void main(String[] arguments) {
         PrintStream out = new PrintStream(System.out, false, StandardCharsets.UTF_8);
         boolean asked = arguments.length > 0 && arguments[0].equals("ask");
-        int code = asked ? Asking.run(arguments.length == 2 ? arguments[1] : "", System.in, out, System.err)
-            : run(List.of(arguments), out, System.err, Instant.EPOCH.plusSeconds(System.currentTimeMillis() / 1000));
+        int code = asked
+                ? Asking.run(arguments.length == 2 ? arguments[1] : "", System.in, out, System.err)
+                : run(
+                        List.of(arguments),
+                        out,
+                        System.err,
+                        Instant.EPOCH.plusSeconds(System.currentTimeMillis() / 1000));
         out.flush();
         System.exit(code);
     }
@@ -69,17 +77,23 @@ public final class Main {
         Reading reading = RecordingFiles.read(bytes(file), arguments.sport());
         boolean refused = arguments.has("--strict") && reading.isDamaged();
         if (reading.recording().isEmpty() || refused) {
-            Reading.Problem first = reading.problems().stream().filter(Reading.Problem::damage).findFirst().orElseThrow();
+            Reading.Problem first = reading.problems().stream()
+                    .filter(Reading.Problem::damage)
+                    .findFirst()
+                    .orElseThrow();
             throw new Refusal(file + ": " + first);
         }
-        print(RecordingReport.of(reading.recording().get(), reading.problems(), arguments.thresholds()), arguments.has("--json"));
+        print(
+                RecordingReport.of(reading.recording().get(), reading.problems(), arguments.thresholds()),
+                arguments.has("--json"));
     }
 
     private static byte[] bytes(String file) throws Refusal {
         try {
             Path path = Path.of(file);
             if (Files.isDirectory(path)) throw new Refusal(file + ": this is a folder; name a file");
-            if (Files.size(path) > RecordingFiles.MAX_BYTES) throw new Refusal(file + ": the file is larger than " + (RecordingFiles.MAX_BYTES >> 20) + " MB");
+            if (Files.size(path) > RecordingFiles.MAX_BYTES)
+                throw new Refusal(file + ": the file is larger than " + (RecordingFiles.MAX_BYTES >> 20) + " MB");
             return Files.readAllBytes(path);
         } catch (NoSuchFileException e) {
             throw new Refusal(file + ": there is no such file");
@@ -92,9 +106,13 @@ public final class Main {
         Sport sport = arguments.sport().orElse(Sport.RIDE);
         Basis basis = arguments.text("--quantity").map(Basis::ofKey).orElse(Basis.usualFor(sport));
         Shorthand.Reading reading = Shorthand.read(arguments.plain(), sport, basis);
-        Workout workout = reading.workout().orElseThrow(() -> new Refusal(reading.problem().orElseThrow().toString()));
+        Workout workout = reading.workout()
+                .orElseThrow(() -> new Refusal(reading.problem().orElseThrow().toString()));
         Map<String, Object> report = WorkoutReport.of(workout, arguments.thresholds());
-        if (arguments.has("--fit")) write(arguments.text("--fit").orElseThrow(), FitWorkouts.of("Workout", workout, arguments.thresholds()).write(1, now));
+        if (arguments.has("--fit"))
+            write(
+                    arguments.text("--fit").orElseThrow(),
+                    FitWorkouts.of("Workout", workout, arguments.thresholds()).write(1, now));
         print(report, arguments.has("--json"));
     }
 
@@ -107,7 +125,11 @@ public final class Main {
     }
 
     private void print(Map<String, Object> report, boolean json) {
-        if (json) out.println(JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build().writeValueAsString(report));
+        if (json)
+            out.println(JsonMapper.builder()
+                    .enable(SerializationFeature.INDENT_OUTPUT)
+                    .build()
+                    .writeValueAsString(report));
         else lines("", report);
     }
 
@@ -116,7 +138,9 @@ public final class Main {
             if (entry.getValue() instanceof Map<?, ?> inner) {
                 out.println(indent + entry.getKey());
                 lines(indent + "  ", inner);
-            } else if (entry.getValue() instanceof List<?> list && !list.isEmpty() && list.get(0) instanceof Map<?, ?>) {
+            } else if (entry.getValue() instanceof List<?> list
+                    && !list.isEmpty()
+                    && list.get(0) instanceof Map<?, ?>) {
                 out.println(indent + entry.getKey());
                 list.forEach(item -> out.println(indent + "  " + inOneLine((Map<?, ?>) item)));
             } else {
@@ -126,11 +150,19 @@ public final class Main {
     }
 
     private static String inOneLine(Map<?, ?> map) {
-        return String.join("  ", map.entrySet().stream().map(e -> e.getKey() + " " + shown(e.getValue())).toList());
+        return String.join(
+                "  ",
+                map.entrySet().stream()
+                        .map(e -> e.getKey() + " " + shown(e.getValue()))
+                        .toList());
     }
 
     private static String shown(Object value) {
-        if (value instanceof Double number) return String.format(java.util.Locale.ROOT, Math.abs(number) < 10 ? "%.3f" : "%.1f", number);
-        return value instanceof List<?> list ? String.join(", ", Arrays.stream(list.toArray()).map(Main::shown).toList()) : String.valueOf(value);
+        if (value instanceof Double number)
+            return String.format(java.util.Locale.ROOT, Math.abs(number) < 10 ? "%.3f" : "%.1f", number);
+        return value instanceof List<?> list
+                ? String.join(
+                        ", ", Arrays.stream(list.toArray()).map(Main::shown).toList())
+                : String.valueOf(value);
     }
 }

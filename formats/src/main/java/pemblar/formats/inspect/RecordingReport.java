@@ -13,19 +13,31 @@ import pemblar.core.recording.Channel;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
-import pemblar.core.threshold.Thresholds;
 import pemblar.core.sport.Measure;
+import pemblar.core.threshold.Thresholds;
 import pemblar.formats.Reading;
 
-/** All that can be said of one recording, as a map in the order in which it is printed; what cannot be computed is absent. */
+/**
+ * All that can be said of one recording, as a map in the order in which it is printed; what cannot be computed is
+ * absent.
+ */
 final class RecordingReport {
     private static final int[] BEST_SECONDS = {1, 5, 15, 60, 300, 1200, 3600};
     private static final Map<Channel, List<String>> RESTS_ON = Map.of(
-        Channel.POWER, List.of("meanPowerW", "equivalentPowerW", "steadiness", "load.power", "bestEfforts.power", "timeInZones.power", "lowestReserveJ"),
-        Channel.HEART_RATE, List.of("meanHeartRateBpm", "maxHeartRateBpm", "load.heartRate", "timeInZones.heartRate"),
-        Channel.CADENCE, List.of("meanCadence"),
-        Channel.SPEED, List.of("meanSpeedMps", "flatEquivalentSpeedMps", "load.speed", "timeInZones.speed"),
-        Channel.DISTANCE, List.of("distanceM"));
+            Channel.POWER,
+                    List.of(
+                            "meanPowerW",
+                            "equivalentPowerW",
+                            "steadiness",
+                            "load.power",
+                            "bestEfforts.power",
+                            "timeInZones.power",
+                            "lowestReserveJ"),
+            Channel.HEART_RATE,
+                    List.of("meanHeartRateBpm", "maxHeartRateBpm", "load.heartRate", "timeInZones.heartRate"),
+            Channel.CADENCE, List.of("meanCadence"),
+            Channel.SPEED, List.of("meanSpeedMps", "flatEquivalentSpeedMps", "load.speed", "timeInZones.speed"),
+            Channel.DISTANCE, List.of("distanceM"));
 
     private final Recording recording;
     private final SessionSummary summary;
@@ -42,7 +54,8 @@ final class RecordingReport {
         report.results();
         report.report.put("laps", report.laps());
         report.report.put("lowData", report.lowData());
-        report.report.put("problems", problems.stream().map(Reading.Problem::toString).toList());
+        report.report.put(
+                "problems", problems.stream().map(Reading.Problem::toString).toList());
         return report.report;
     }
 
@@ -67,7 +80,12 @@ final class RecordingReport {
         put("steadiness", summary.steadiness());
         put("intensity", summary.intensity());
         Map<String, Object> load = new LinkedHashMap<>();
-        summary.loads().forEach((source, points) -> load.put(source == Source.HEART_RATE ? "heartRate" : source.name().toLowerCase(java.util.Locale.ROOT), points));
+        summary.loads()
+                .forEach((source, points) -> load.put(
+                        source == Source.HEART_RATE
+                                ? "heartRate"
+                                : source.name().toLowerCase(java.util.Locale.ROOT),
+                        points));
         if (!load.isEmpty()) report.put("load", load);
         mean("meanHeartRateBpm", Channel.HEART_RATE);
         recording.channel(Channel.HEART_RATE).ifPresent(bpm -> report.put("maxHeartRateBpm", bpm.max()));
@@ -90,7 +108,12 @@ final class RecordingReport {
 
     private void zones() {
         Map<String, Object> zones = new LinkedHashMap<>();
-        summary.zones().forEach((measure, time) -> zones.put(measure == Measure.HEART_RATE ? "heartRate" : measure.name().toLowerCase(java.util.Locale.ROOT), time.seconds()));
+        summary.zones()
+                .forEach((measure, time) -> zones.put(
+                        measure == Measure.HEART_RATE
+                                ? "heartRate"
+                                : measure.name().toLowerCase(java.util.Locale.ROOT),
+                        time.seconds()));
         if (!zones.isEmpty()) report.put("timeInZones", zones);
     }
 
@@ -100,9 +123,15 @@ final class RecordingReport {
             Map<String, Object> map = new LinkedHashMap<>();
             map.put("index", laps.size());
             map.put("timerSeconds", lap.seconds());
-            recording.channel(Channel.DISTANCE).ifPresent(distance -> putFinite(map, "distanceM", covered(distance, lap)));
-            recording.channel(Channel.POWER).ifPresent(power -> putFinite(map, "meanPowerW", power.mean(lap.from(), lap.to())));
-            recording.channel(Channel.HEART_RATE).ifPresent(bpm -> putFinite(map, "meanHeartRateBpm", bpm.mean(lap.from(), lap.to())));
+            recording
+                    .channel(Channel.DISTANCE)
+                    .ifPresent(distance -> putFinite(map, "distanceM", covered(distance, lap)));
+            recording
+                    .channel(Channel.POWER)
+                    .ifPresent(power -> putFinite(map, "meanPowerW", power.mean(lap.from(), lap.to())));
+            recording
+                    .channel(Channel.HEART_RATE)
+                    .ifPresent(bpm -> putFinite(map, "meanHeartRateBpm", bpm.mean(lap.from(), lap.to())));
             laps.add(map);
         }
         return laps;
@@ -129,7 +158,8 @@ final class RecordingReport {
     private boolean isReported(String key) {
         int dot = key.indexOf('.');
         if (dot < 0) return report.containsKey(key);
-        return report.get(key.substring(0, dot)) instanceof Map<?, ?> inner && inner.containsKey(key.substring(dot + 1));
+        return report.get(key.substring(0, dot)) instanceof Map<?, ?> inner
+                && inner.containsKey(key.substring(dot + 1));
     }
 
     private void mean(String key, Channel channel) {

@@ -10,7 +10,10 @@ import pemblar.core.recording.Series;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.databind.json.JsonMapper;
 
-/** A recording as JSON, version 1: docs/formats/recording.schema.json. Written as a stream, so that a long one takes no memory. */
+/**
+ * A recording as JSON, version 1: docs/formats/recording.schema.json. Written as a stream, so that a long one takes no
+ * memory.
+ */
 public final class RecordingJson {
     private static final int VERSION = 1;
 

@@ -30,7 +30,9 @@ public final class WorkoutJson {
         root.put("version", VERSION);
         root.put("sport", workout.sport().key());
         root.put("quantity", workout.basis().key());
-        root.put("elements", workout.elements().stream().map(WorkoutJson::element).toList());
+        root.put(
+                "elements",
+                workout.elements().stream().map(WorkoutJson::element).toList());
         return JSON.writeValueAsString(root);
     }
 
@@ -39,14 +41,20 @@ public final class WorkoutJson {
         if (!element.name().isEmpty()) map.put("name", element.name());
         if (element instanceof Repeat repeat) {
             map.put("times", repeat.times());
-            map.put("elements", repeat.elements().stream().map(WorkoutJson::element).toList());
+            map.put(
+                    "elements",
+                    repeat.elements().stream().map(WorkoutJson::element).toList());
             return map;
         }
         Step step = (Step) element;
         map.put("length", length(step.length()));
         map.put("target", target(step.target()));
-        if (step.cadence() != null) map.put("cadence", Map.of("low", step.cadence().low(), "high", step.cadence().high()));
-        if (step.posture() != Posture.ANY) map.put("posture", step.posture().name().toLowerCase(java.util.Locale.ROOT));
+        if (step.cadence() != null)
+            map.put(
+                    "cadence",
+                    Map.of("low", step.cadence().low(), "high", step.cadence().high()));
+        if (step.posture() != Posture.ANY)
+            map.put("posture", step.posture().name().toLowerCase(java.util.Locale.ROOT));
         if (!step.cue().isEmpty()) map.put("cue", step.cue());
         return map;
     }
@@ -81,8 +89,12 @@ public final class WorkoutJson {
     public static Workout read(String json) {
         try {
             JsonNode root = JSON.readTree(json);
-            if (root.path("version").asInt(0) != VERSION) throw new IllegalArgumentException("version must be " + VERSION);
-            return new Workout(Sport.ofKey(root.path("sport").asString("")), Basis.ofKey(root.path("quantity").asString("")), elements(root.path("elements"), 0));
+            if (root.path("version").asInt(0) != VERSION)
+                throw new IllegalArgumentException("version must be " + VERSION);
+            return new Workout(
+                    Sport.ofKey(root.path("sport").asString("")),
+                    Basis.ofKey(root.path("quantity").asString("")),
+                    elements(root.path("elements"), 0));
         } catch (JacksonException e) {
             throw new IllegalArgumentException("the workout is not valid JSON: " + e.getOriginalMessage(), e);
         }
@@ -93,22 +105,37 @@ public final class WorkoutJson {
         List<Element> elements = new ArrayList<>();
         for (JsonNode node : array) {
             String name = node.path("name").asString("");
-            elements.add(node.has("times") ? new Repeat(name, node.path("times").asInt(0), elements(node.path("elements"), depth + 1)) : step(name, node));
+            elements.add(
+                    node.has("times")
+                            ? new Repeat(name, node.path("times").asInt(0), elements(node.path("elements"), depth + 1))
+                            : step(name, node));
         }
         return elements;
     }
 
     private static Step step(String name, JsonNode node) {
         JsonNode cadence = node.path("cadence");
-        Posture posture = node.has("posture") ? Posture.valueOf(node.path("posture").asString("").toUpperCase(java.util.Locale.ROOT)) : Posture.ANY;
-        return new Step(name, length(node.path("length")), target(node.path("target")),
-            cadence.isObject() ? new Cadence(cadence.path("low").asInt(0), cadence.path("high").asInt(0)) : null, posture, node.path("cue").asString(""));
+        Posture posture = node.has("posture")
+                ? Posture.valueOf(node.path("posture").asString("").toUpperCase(java.util.Locale.ROOT))
+                : Posture.ANY;
+        return new Step(
+                name,
+                length(node.path("length")),
+                target(node.path("target")),
+                cadence.isObject()
+                        ? new Cadence(
+                                cadence.path("low").asInt(0),
+                                cadence.path("high").asInt(0))
+                        : null,
+                posture,
+                node.path("cue").asString(""));
     }
 
     private static Length length(JsonNode node) {
         if (node.has("seconds")) return new Length.Time(node.path("seconds").asInt(0));
         if (node.has("metres")) return new Length.Distance(node.path("metres").asDouble(0));
-        if (node.has("heartRateBelow")) return new Length.HeartRateBelow(node.path("heartRateBelow").asInt(0));
+        if (node.has("heartRateBelow"))
+            return new Length.HeartRateBelow(node.path("heartRateBelow").asInt(0));
         if (node.has("lapKey")) return new Length.LapKey();
         throw new IllegalArgumentException("length must have seconds, metres, heartRateBelow or lapKey");
     }
@@ -125,7 +152,8 @@ public final class WorkoutJson {
             case "effort" -> new Target.Effort(from, to);
             case "open" -> new Target.Open();
             case "rest" -> new Target.Rest();
-            default -> throw new IllegalArgumentException("target kind must be percent, zone, absolute, effort, open or rest");
+            default ->
+                throw new IllegalArgumentException("target kind must be percent, zone, absolute, effort, open or rest");
         };
     }
 }

@@ -5,9 +5,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import pemblar.core.sport.Measure;
 import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.ZoneScheme.Reference;
-import pemblar.core.sport.Measure;
 import pemblar.formats.Reading.Problem;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -60,15 +60,26 @@ public final class ZoneSchemeJson {
     public static Reading readAll(String json) {
         List<ZoneScheme> schemes = new ArrayList<>();
         List<Problem> problems = new ArrayList<>();
-        if (json.length() > MOST_BYTES) return new Reading(schemes, List.of(Problem.expected("file", "size", json.length() + " characters", "at most " + MOST_BYTES)));
+        if (json.length() > MOST_BYTES)
+            return new Reading(
+                    schemes,
+                    List.of(Problem.expected("file", "size", json.length() + " characters", "at most " + MOST_BYTES)));
         try {
             JsonNode root = JSON.readTree(json);
-            if (root.path("version").asInt(0) != VERSION) problems.add(Problem.expected("file", "version", root.path("version").toString(), "1"));
+            if (root.path("version").asInt(0) != VERSION)
+                problems.add(
+                        Problem.expected("file", "version", root.path("version").toString(), "1"));
             JsonNode list = root.path("schemes");
-            if (!list.isArray() || list.isEmpty() || list.size() > MOST_SCHEMES) problems.add(Problem.expected("file", "schemes", list.isArray() ? list.size() + " schemes" : "none", "a list of 1 to " + MOST_SCHEMES));
+            if (!list.isArray() || list.isEmpty() || list.size() > MOST_SCHEMES)
+                problems.add(Problem.expected(
+                        "file",
+                        "schemes",
+                        list.isArray() ? list.size() + " schemes" : "none",
+                        "a list of 1 to " + MOST_SCHEMES));
             else for (int i = 0; i < list.size(); i++) add(schemes, problems, list.get(i), i + 1);
         } catch (JacksonException e) {
-            problems.add(Problem.expected("file", "layout", e.getOriginalMessage(), "JSON as an export of zones has it"));
+            problems.add(
+                    Problem.expected("file", "layout", e.getOriginalMessage(), "JSON as an export of zones has it"));
         }
         return new Reading(List.copyOf(schemes), List.copyOf(problems));
     }
@@ -77,23 +88,36 @@ public final class ZoneSchemeJson {
         try {
             schemes.add(scheme(node));
         } catch (IllegalArgumentException e) {
-            problems.add(Problem.expected("scheme " + number, node.path("name").asString("without a name"), e.getMessage(), "see the schema of zones"));
+            problems.add(Problem.expected(
+                    "scheme " + number,
+                    node.path("name").asString("without a name"),
+                    e.getMessage(),
+                    "see the schema of zones"));
         }
     }
 
     private static ZoneScheme scheme(JsonNode node) {
         List<Double> boundaries = new ArrayList<>();
         for (JsonNode boundary : node.path("boundaries")) {
-            if (!boundary.isNumber()) throw new IllegalArgumentException("boundaries must be numbers, one was " + boundary);
+            if (!boundary.isNumber())
+                throw new IllegalArgumentException("boundaries must be numbers, one was " + boundary);
             boundaries.add(boundary.asDouble());
         }
         List<String> names = new ArrayList<>();
         for (JsonNode name : node.path("zones")) names.add(name.asString(""));
-        return new ZoneScheme(node.path("name").asString(""), value(Measure.class, node.path("quantity"), "quantity"), value(Reference.class, node.path("reference"), "reference"), boundaries, names);
+        return new ZoneScheme(
+                node.path("name").asString(""),
+                value(Measure.class, node.path("quantity"), "quantity"),
+                value(Reference.class, node.path("reference"), "reference"),
+                boundaries,
+                names);
     }
 
     private static <E extends Enum<E>> E value(Class<E> type, JsonNode node, String field) {
         for (E value : type.getEnumConstants()) if (word(value).equals(node.asString(""))) return value;
-        throw new IllegalArgumentException(field + " must be one of " + java.util.Arrays.stream(type.getEnumConstants()).map(ZoneSchemeJson::word).toList() + ", was " + node);
+        throw new IllegalArgumentException(field + " must be one of "
+                + java.util.Arrays.stream(type.getEnumConstants())
+                        .map(ZoneSchemeJson::word)
+                        .toList() + ", was " + node);
     }
 }

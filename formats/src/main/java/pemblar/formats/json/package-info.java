@@ -1,4 +1,2 @@
-/**
- * Our own JSON formats, described in docs/formats. Start at {@link pemblar.formats.json.WorkoutJson}.
- */
+/** Our own JSON formats, described in docs/formats. Start at {@link pemblar.formats.json.WorkoutJson}. */
 package pemblar.formats.json;

@@ -31,7 +31,8 @@ class ProfileBandsCsvTest {
         for (Sex sex : Sex.values())
             for (int i = 1; i < ProfileBands.SECONDS.size(); i++)
                 for (int band = 0; band < 4; band++)
-                    assertTrue(bands.floors(sex, ProfileBands.SECONDS.get(i)).get(band) < bands.floors(sex, ProfileBands.SECONDS.get(i - 1)).get(band));
+                    assertTrue(bands.floors(sex, ProfileBands.SECONDS.get(i)).get(band)
+                            < bands.floors(sex, ProfileBands.SECONDS.get(i - 1)).get(band));
     }
 
     @Test
@@ -46,8 +47,12 @@ class ProfileBandsCsvTest {
     void everyFaultIsNamedWithItsRow() throws IOException {
         assertTrue(problems("").contains("line 1"));
         assertTrue(problems("a,b,c").contains("sex,seconds"));
-        String found = problems(shipped().replace("men,60,,5.42", "men,60,,9.99").replace("women,300", "ladies,300").replace("3.57", "lots"));
-        assertTrue(found.contains("floor 2 is 6.58") && found.contains("sex is ladies") && found.contains("lots"), found);
+        String found = problems(shipped()
+                .replace("men,60,,5.42", "men,60,,9.99")
+                .replace("women,300", "ladies,300")
+                .replace("3.57", "lots"));
+        assertTrue(
+                found.contains("floor 2 is 6.58") && found.contains("sex is ladies") && found.contains("lots"), found);
         assertTrue(problems("sex,seconds,low,high\nmen,5,,9").contains("no row women,300"));
         assertTrue(problems("sex,seconds,low,high\nmen,5,9").contains("cells is 3; accepted is 4"));
         assertTrue(problems("sex,seconds,low,high\nmen,7,,9").contains("seconds is 7"));

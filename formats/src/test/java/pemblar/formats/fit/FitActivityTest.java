@@ -14,12 +14,12 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Pause;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 import pemblar.formats.Reading;
 import pemblar.formats.RecordingFiles;
 
@@ -30,7 +30,8 @@ class FitActivityTest {
     static Recording ride(int seconds) {
         Random random = new Random(3);
         Map<String, double[]> values = new LinkedHashMap<>();
-        for (String name : List.of("power", "heartRate", "cadence", "speed", "distance", "altitude")) values.put(name, new double[seconds]);
+        for (String name : List.of("power", "heartRate", "cadence", "speed", "distance", "altitude"))
+            values.put(name, new double[seconds]);
         double metres = 0;
         for (int i = 0; i < seconds; i++) {
             values.get("power")[i] = 180 + random.nextInt(60);
@@ -43,12 +44,19 @@ class FitActivityTest {
         }
         Map<String, Series> channels = new LinkedHashMap<>();
         values.forEach((name, array) -> channels.put(name, Series.of(array)));
-        return new Recording(Sport.RIDE, Instant.ofEpochSecond(1_750_000_000L), seconds, List.of(), channels, List.of(new Lap(0, seconds / 2, 0), new Lap(seconds / 2, seconds, 3)));
+        return new Recording(
+                Sport.RIDE,
+                Instant.ofEpochSecond(1_750_000_000L),
+                seconds,
+                List.of(),
+                channels,
+                List.of(new Lap(0, seconds / 2, 0), new Lap(seconds / 2, seconds, 3)));
     }
 
     private static Recording read(byte[] bytes) {
         Reading reading = RecordingFiles.read(bytes, Optional.empty());
-        return reading.recording().orElseThrow(() -> new AssertionError(reading.problems().toString()));
+        return reading.recording()
+                .orElseThrow(() -> new AssertionError(reading.problems().toString()));
     }
 
     @Test
@@ -60,7 +68,8 @@ class FitActivityTest {
         assertEquals(ride.start(), back.start());
         assertEquals(400, back.seconds());
         assertEquals(ride.laps(), back.laps());
-        for (String name : List.of("power", "cadence", "speed", "distance", "altitude")) assertClose(ride.channels().get(name), back.channels().get(name));
+        for (String name : List.of("power", "cadence", "speed", "distance", "altitude"))
+            assertClose(ride.channels().get(name), back.channels().get(name));
         assertEquals(400, back.channels().get("heartRate").present());
     }
 
@@ -72,8 +81,17 @@ class FitActivityTest {
     void pausesAndRunningChannelsSurviveTheRoundTrip() {
         double[] steps = new double[100];
         Arrays.fill(steps, 172);
-        Recording run = new Recording(Sport.RUN, Instant.ofEpochSecond(1_750_000_000L), 100, List.of(new Pause(40, 300)),
-            Map.of("cadence", Series.of(steps), "stepLength", Series.of(new double[100]).slice(0, 100)), List.of());
+        Recording run = new Recording(
+                Sport.RUN,
+                Instant.ofEpochSecond(1_750_000_000L),
+                100,
+                List.of(new Pause(40, 300)),
+                Map.of(
+                        "cadence",
+                        Series.of(steps),
+                        "stepLength",
+                        Series.of(new double[100]).slice(0, 100)),
+                List.of());
         Recording back = read(FitActivityWriter.write(run, 1));
         assertEquals(Sport.RUN, back.sport());
         assertEquals(List.of(new Pause(40, 300)), back.pauses());
@@ -84,10 +102,20 @@ class FitActivityTest {
     @ParameterizedTest
     @ValueSource(booleans = {true, false})
     void bothByteOrdersAndEveryWidthAreRead(boolean bigEndian) {
-        FitFiles file = new FitFiles().define(0, 20, bigEndian, 253, 4, TIME, 7, 2, 0x84, 3, 1, 2, 73, 4, TIME, 13, 1, 1, 39, 2, 0x84, 41, 8, 0x8F, 85, 4, 0x88);
+        FitFiles file = new FitFiles()
+                .define(
+                        0, 20, bigEndian, 253, 4, TIME, 7, 2, 0x84, 3, 1, 2, 73, 4, TIME, 13, 1, 1, 39, 2, 0x84, 41, 8,
+                        0x8F, 85, 4, 0x88);
         for (int i = 0; i < 5; i++)
-            file.header(0).number(T + i, 4, bigEndian).number(300 + i, 2, bigEndian).number(150, 1, bigEndian).number(8500, 4, bigEndian).number(-4, 1, bigEndian)
-                .number(800, 2, bigEndian).number(2300, 8, bigEndian).number(Float.floatToIntBits(12_000f), 4, bigEndian);
+            file.header(0)
+                    .number(T + i, 4, bigEndian)
+                    .number(300 + i, 2, bigEndian)
+                    .number(150, 1, bigEndian)
+                    .number(8500, 4, bigEndian)
+                    .number(-4, 1, bigEndian)
+                    .number(800, 2, bigEndian)
+                    .number(2300, 8, bigEndian)
+                    .number(Float.floatToIntBits(12_000f), 4, bigEndian);
         Recording back = read(file.file());
         assertEquals(302, back.channels().get("power").at(2));
         assertEquals(8.5, back.channels().get("speed").at(2), 1e-9);
@@ -99,9 +127,11 @@ class FitActivityTest {
 
     @Test
     void compressedTimestampsCountOnAndRollOver() {
-        FitFiles file = new FitFiles().define(0, 20, false, 253, 4, TIME, 7, 2, 0x84).define(1, 20, false, 7, 2, 0x84);
+        FitFiles file =
+                new FitFiles().define(0, 20, false, 253, 4, TIME, 7, 2, 0x84).define(1, 20, false, 7, 2, 0x84);
         file.header(0).number(T, 4, false).number(100, 2, false);
-        for (int i = 1; i <= 70; i++) file.header(0x80 | 1 << 5 | (int) ((T + i) & 0x1F)).number(100 + i, 2, false);
+        for (int i = 1; i <= 70; i++)
+            file.header(0x80 | 1 << 5 | (int) ((T + i) & 0x1F)).number(100 + i, 2, false);
         Recording back = read(file.file());
         assertEquals(71, back.seconds());
         assertEquals(170, back.channels().get("power").at(70));
@@ -110,10 +140,25 @@ class FitActivityTest {
     @Test
     void developerFieldsBecomeChannelsUnderTheirNames() {
         FitFiles file = new FitFiles().define(0, 206, false, 0, 1, 2, 1, 1, 2, 2, 1, 2, 3, 12, 7, 6, 1, 2);
-        file.header(0).number(0, 1, false).number(4, 1, false).number(0x84, 1, false).text("Core temp", 12).number(100, 1, false);
-        file.header(0).number(0, 1, false).number(5, 1, false).number(0x84, 1, false).text("Power", 12).number(1, 1, false);
+        file.header(0)
+                .number(0, 1, false)
+                .number(4, 1, false)
+                .number(0x84, 1, false)
+                .text("Core temp", 12)
+                .number(100, 1, false);
+        file.header(0)
+                .number(0, 1, false)
+                .number(5, 1, false)
+                .number(0x84, 1, false)
+                .text("Power", 12)
+                .number(1, 1, false);
         file.defineWithDeveloper(1, 20, new int[] {253, 4, TIME, 7, 2, 0x84}, 4, 2, 0, 5, 2, 0);
-        for (int i = 0; i < 3; i++) file.header(1).number(T + i, 4, false).number(200, 2, false).number(3720, 2, false).number(210, 2, false);
+        for (int i = 0; i < 3; i++)
+            file.header(1)
+                    .number(T + i, 4, false)
+                    .number(200, 2, false)
+                    .number(3720, 2, false)
+                    .number(210, 2, false);
         Recording back = read(file.file());
         assertEquals(37.2, back.channels().get("Core temp").at(1), 1e-9);
         assertEquals(210, back.channels().get("Power 5").at(1), 1e-9);
@@ -124,7 +169,8 @@ class FitActivityTest {
     void chainedFilesAreOneRecordingWithAPauseBetween() {
         Recording ride = ride(60);
         byte[] first = FitActivityWriter.write(ride, 1);
-        Recording later = new Recording(Sport.RIDE, ride.start().plusSeconds(600), 60, List.of(), ride.channels(), List.of());
+        Recording later =
+                new Recording(Sport.RIDE, ride.start().plusSeconds(600), 60, List.of(), ride.channels(), List.of());
         Recording back = read(FitActivityWriter.chain(List.of(first, FitActivityWriter.write(later, 1))));
         assertEquals(120, back.seconds());
         assertEquals(List.of(new Pause(60, 540)), back.pauses());
@@ -150,7 +196,9 @@ class FitActivityTest {
         for (int at = 0; at < whole.length; at++) {
             byte[] damaged = whole.clone();
             damaged[at] ^= 0x5A;
-            assertTrue(RecordingFiles.read(damaged, Optional.empty()).isDamaged() || at == 1 || at == 2 || at == 3, "byte " + at);
+            assertTrue(
+                    RecordingFiles.read(damaged, Optional.empty()).isDamaged() || at == 1 || at == 2 || at == 3,
+                    "byte " + at);
         }
     }
 
@@ -170,9 +218,22 @@ class FitActivityTest {
     void hostileSizesTakeNoMemory() {
         byte[] file = FitActivityWriter.write(ride(5), 1);
         for (int i = 4; i < 8; i++) file[i] = (byte) 0xFF;
-        assertEquals(5, RecordingFiles.read(file, Optional.empty()).recording().orElseThrow().seconds());
+        assertEquals(
+                5,
+                RecordingFiles.read(file, Optional.empty())
+                        .recording()
+                        .orElseThrow()
+                        .seconds());
         FitFiles years = new FitFiles().define(0, 20, false, 253, 4, TIME, 7, 2, 0x84);
-        years.header(0).number(T, 4, false).number(100, 2, false).header(0).number(T + 1, 4, false).number(100, 2, false).header(0).number(T + 900_000_000L, 4, false).number(100, 2, false);
+        years.header(0)
+                .number(T, 4, false)
+                .number(100, 2, false)
+                .header(0)
+                .number(T + 1, 4, false)
+                .number(100, 2, false)
+                .header(0)
+                .number(T + 900_000_000L, 4, false)
+                .number(100, 2, false);
         Reading reading = RecordingFiles.read(years.file(), Optional.empty());
         assertEquals(2, reading.recording().orElseThrow().seconds());
         assertTrue(reading.problems().toString().contains("clock"));
@@ -181,7 +242,8 @@ class FitActivityTest {
     @Test
     void recordsThatGoBackInTimeAreLeftOutAndSaid() {
         FitFiles file = new FitFiles().define(0, 20, false, 253, 4, TIME, 7, 2, 0x84);
-        for (long t : new long[] {0, 1, 2, 1, 3}) file.header(0).number(T + t, 4, false).number(100 + t, 2, false);
+        for (long t : new long[] {0, 1, 2, 1, 3})
+            file.header(0).number(T + t, 4, false).number(100 + t, 2, false);
         Reading reading = RecordingFiles.read(file.file(), Optional.empty());
         assertEquals(4, reading.recording().orElseThrow().seconds());
         assertTrue(reading.problems().get(0).toString().contains("back in time"));
@@ -189,9 +251,19 @@ class FitActivityTest {
 
     @Test
     void anActivityWithoutRecordsAndOtherFilesAreRefused() {
-        byte[] empty = new FitFiles().define(0, 0, false, 0, 1, 0).header(0).number(4, 1, false).file();
+        byte[] empty = new FitFiles()
+                .define(0, 0, false, 0, 1, 0)
+                .header(0)
+                .number(4, 1, false)
+                .file();
         assertTrue(RecordingFiles.read(empty, Optional.empty()).recording().isEmpty());
-        assertFalse(RecordingFiles.read("hello".getBytes(), Optional.empty()).problems().isEmpty());
-        assertTrue(RecordingFiles.read(new byte[0], Optional.empty()).problems().get(0).text().contains("empty"));
+        assertFalse(RecordingFiles.read("hello".getBytes(), Optional.empty())
+                .problems()
+                .isEmpty());
+        assertTrue(RecordingFiles.read(new byte[0], Optional.empty())
+                .problems()
+                .get(0)
+                .text()
+                .contains("empty"));
     }
 }

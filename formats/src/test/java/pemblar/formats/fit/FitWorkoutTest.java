@@ -23,8 +23,11 @@ import pemblar.formats.fit.FitWorkout.FitStep;
 import pemblar.formats.json.WorkoutJson;
 
 class FitWorkoutTest {
-    private static final Thresholds RIDER = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200).with(Quantity.THRESHOLD_HEART_RATE, 170);
-    private static final String TEXT = "warm-up: 15min 45>65%, 2 x (3 x (40s 120% 90-100rpm, 20s 50%), 6min 50%), until hr<120 open, 3km 150-160bpm \"ease in\", lap rpe 6";
+    private static final Thresholds RIDER =
+            Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200).with(Quantity.THRESHOLD_HEART_RATE, 170);
+    private static final String TEXT =
+            "warm-up: 15min 45>65%, 2 x (3 x (40s 120% 90-100rpm, 20s 50%), 6min 50%), until hr<120 open, 3km "
+                    + "150-160bpm \"ease in\", lap rpe 6";
 
     private static FitWorkout workout() {
         return FitWorkouts.of("Test", Shorthand.read(TEXT, Sport.RIDE).workout().orElseThrow(), RIDER);
@@ -57,8 +60,11 @@ class FitWorkoutTest {
     void theDesignIndexIsTheIndexInTheFile() {
         Workout design = Shorthand.read(TEXT, Sport.RIDE).workout().orElseThrow();
         FitWorkout file = workout();
-        design.expanded().forEach(flat -> assertTrue(!file.steps().get(flat.stepIndex()).isRepeat()));
-        assertEquals(file.steps().size() - 1, design.expanded().get(design.expanded().size() - 1).stepIndex());
+        design.expanded()
+                .forEach(flat -> assertTrue(!file.steps().get(flat.stepIndex()).isRepeat()));
+        assertEquals(
+                file.steps().size() - 1,
+                design.expanded().get(design.expanded().size() - 1).stepIndex());
     }
 
     @Test
@@ -73,19 +79,36 @@ class FitWorkoutTest {
 
     @Test
     void aFileBecomesADesignThatGivesTheSameFileAgain() {
-        FitWorkout first = FitWorkout.read(workout().write(7, Instant.ofEpochSecond(1_750_000_000L))).workout();
+        FitWorkout first = FitWorkout.read(workout().write(7, Instant.ofEpochSecond(1_750_000_000L)))
+                .workout();
         Workout design = FitWorkouts.design(first);
-        assertEquals("warm-up: 15min 90>130W, 2 x (3 x (40s 228-252W 90-100rpm, 20s 95-105W), 6min 95-105W), until hr<120 open, 3km 150-160bpm \"ease in\", lap rpe 6",
-            pemblar.core.workout.ShorthandText.of(design).replace("\n", ", "));
-        assertEquals(first.steps().toString(), FitWorkouts.of("Test", design, RIDER).steps().toString());
+        assertEquals(
+                "warm-up: 15min 90>130W, 2 x (3 x (40s 228-252W 90-100rpm, 20s 95-105W), 6min 95-105W), until "
+                        + "hr<120 open, 3km 150-160bpm \"ease in\", lap rpe 6",
+                pemblar.core.workout.ShorthandText.of(design).replace("\n", ", "));
+        assertEquals(
+                first.steps().toString(),
+                FitWorkouts.of("Test", design, RIDER).steps().toString());
     }
 
     @Property(tries = 200)
-    void anyWorkoutIsReadBackAsItWasWritten(@ForAll @Size(min = 1, max = 8) List<@IntRange(min = 0, max = 9) Integer> picks) {
-        String[] parts = {"90s 118%", "10min 60-65% 85-95rpm", "15min 45>70%", "3km 150-160bpm", "lap open \"the gate\"", "until hr<125 open", "5min rpe 6", "4 x (1min 120% standing, 2min 50%)",
-            "2 x (3 x (20s 200W, 40s 50%), 5min z2)", "1h30min z2"};
+    void anyWorkoutIsReadBackAsItWasWritten(
+            @ForAll @Size(min = 1, max = 8) List<@IntRange(min = 0, max = 9) Integer> picks) {
+        String[] parts = {
+            "90s 118%",
+            "10min 60-65% 85-95rpm",
+            "15min 45>70%",
+            "3km 150-160bpm",
+            "lap open \"the gate\"",
+            "until hr<125 open",
+            "5min rpe 6",
+            "4 x (1min 120% standing, 2min 50%)",
+            "2 x (3 x (20s 200W, 40s 50%), 5min z2)",
+            "1h30min z2"
+        };
         String text = String.join(", ", picks.stream().map(i -> parts[i]).toList());
-        FitWorkout written = FitWorkouts.of("Any", Shorthand.read(text, Sport.RIDE).workout().orElseThrow(), RIDER);
+        FitWorkout written =
+                FitWorkouts.of("Any", Shorthand.read(text, Sport.RIDE).workout().orElseThrow(), RIDER);
         FitWorkout.Answer answer = FitWorkout.read(written.write(3, Instant.ofEpochSecond(1_750_000_000L)));
         assertEquals(List.of(), answer.problems());
         for (int i = 0; i < written.steps().size(); i++) {
@@ -96,7 +119,7 @@ class FitWorkoutTest {
             assertEquals(was.basis(), is.basis());
             assertEquals(was.notes(), is.notes());
             if (!Double.isNaN(was.endValue())) assertEquals(was.endValue(), is.endValue(), 0.01);
-            if (was.basis() != null) assertEquals(was.low(), is.low(), 0.5);        // whole watts and beats in the file
+            if (was.basis() != null) assertEquals(was.low(), is.low(), 0.5); // whole watts and beats in the file
             if (was.basis() != null) assertEquals(was.high(), is.high(), 0.5);
         }
     }

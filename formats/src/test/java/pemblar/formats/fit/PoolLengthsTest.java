@@ -57,13 +57,29 @@ class PoolLengthsTest {
     void aFileOfLengthsAloneIsARecordingToo() {
         FitWriter out = new FitWriter();
         long start = Profile.seconds(START);
-        out.write(Layout.of(Profile.FILE_ID, new Field(0, BaseType.ENUM), new Field(4, BaseType.UINT32)), Profile.TYPE_ACTIVITY, start);
-        Layout length = Layout.of(Profile.LENGTH, new Field(253, BaseType.UINT32), new Field(2, BaseType.UINT32), new Field(3, BaseType.UINT32),
-            new Field(5, BaseType.UINT16), new Field(12, BaseType.ENUM));
+        out.write(
+                Layout.of(Profile.FILE_ID, new Field(0, BaseType.ENUM), new Field(4, BaseType.UINT32)),
+                Profile.TYPE_ACTIVITY,
+                start);
+        Layout length = Layout.of(
+                Profile.LENGTH,
+                new Field(253, BaseType.UINT32),
+                new Field(2, BaseType.UINT32),
+                new Field(3, BaseType.UINT32),
+                new Field(5, BaseType.UINT16),
+                new Field(12, BaseType.ENUM));
         for (int i = 0; i < 4; i++) out.write(length, start + 25 * (i + 1), start + 25 * i, 25_000, 12, 1);
         out.write(length, start + 120, start + 100, 20_000, null, 0);
         out.write(length, start + 150, start + 120, 30_000, 14, 1);
-        out.write(Layout.of(Profile.SESSION, new Field(253, BaseType.UINT32), new Field(5, BaseType.ENUM), new Field(44, BaseType.UINT16)), start + 150, 5, 5000);
+        out.write(
+                Layout.of(
+                        Profile.SESSION,
+                        new Field(253, BaseType.UINT32),
+                        new Field(5, BaseType.ENUM),
+                        new Field(44, BaseType.UINT16)),
+                start + 150,
+                5,
+                5000);
         Recording back = read(out.finish());
         assertEquals(Sport.SWIM, back.sport());
         assertEquals(250, back.distanceMetres().orElseThrow(), 1e-6, "five lengths of 50 m");
@@ -76,15 +92,27 @@ class PoolLengthsTest {
     void withoutThePoolsLengthNothingIsMadeUp() {
         FitWriter out = new FitWriter();
         long start = Profile.seconds(START);
-        out.write(Layout.of(Profile.FILE_ID, new Field(0, BaseType.ENUM), new Field(4, BaseType.UINT32)), Profile.TYPE_ACTIVITY, start);
-        Layout length = Layout.of(Profile.LENGTH, new Field(253, BaseType.UINT32), new Field(2, BaseType.UINT32), new Field(3, BaseType.UINT32), new Field(12, BaseType.ENUM));
+        out.write(
+                Layout.of(Profile.FILE_ID, new Field(0, BaseType.ENUM), new Field(4, BaseType.UINT32)),
+                Profile.TYPE_ACTIVITY,
+                start);
+        Layout length = Layout.of(
+                Profile.LENGTH,
+                new Field(253, BaseType.UINT32),
+                new Field(2, BaseType.UINT32),
+                new Field(3, BaseType.UINT32),
+                new Field(12, BaseType.ENUM));
         for (int i = 0; i < 4; i++) out.write(length, start + 25 * (i + 1), start + 25 * i, 25_000, 1);
-        out.write(Layout.of(Profile.SESSION, new Field(253, BaseType.UINT32), new Field(5, BaseType.ENUM)), start + 100, 5);
+        out.write(
+                Layout.of(Profile.SESSION, new Field(253, BaseType.UINT32), new Field(5, BaseType.ENUM)),
+                start + 100,
+                5);
         assertFalse(read(out.finish()).has(Channel.DISTANCE));
     }
 
     @Test
     void everySportGoesIntoAFileAndBack() {
-        for (Sport sport : Sport.values()) assertEquals(sport, Profile.sport(Profile.sportNumber(sport), Profile.subSportNumber(sport)), sport.name());
+        for (Sport sport : Sport.values())
+            assertEquals(sport, Profile.sport(Profile.sportNumber(sport), Profile.subSportNumber(sport)), sport.name());
     }
 }

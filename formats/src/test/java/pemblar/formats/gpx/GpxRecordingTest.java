@@ -7,17 +7,25 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import pemblar.core.sport.Sport;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
+import pemblar.core.sport.Sport;
 import pemblar.formats.Reading;
 import pemblar.formats.RecordingFiles;
 
 class GpxRecordingTest {
-    private static final String HEAD = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<gpx version=\"1.1\" creator=\"test\" xmlns=\"http://www.topografix.com/GPX/1/1\" xmlns:a=\"urn:any\" xmlns:b=\"urn:other\">\n";
+    private static final String HEAD =
+            "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<gpx version=\"1.1\" creator=\"test\" "
+                    + "xmlns=\"http://www.topografix.com/GPX/1/1\" xmlns:a=\"urn:any\" xmlns:b=\"urn:other\">\n";
 
     private static String point(int second, String extensions) {
-        return String.format(java.util.Locale.ROOT, "<trkpt lat=\"%.6f\" lon=\"7.0\"><ele>%d</ele><time>2025-05-04T06:00:%02dZ</time>%s</trkpt>\n", 50 + second * 0.0001, 100 + second, second, extensions);
+        return String.format(
+                java.util.Locale.ROOT,
+                "<trkpt lat=\"%.6f\" lon=\"7.0\"><ele>%d</ele><time>2025-05-04T06:00:%02dZ</time>%s</trkpt>\n",
+                50 + second * 0.0001,
+                100 + second,
+                second,
+                extensions);
     }
 
     private static Reading read(String text) {
@@ -38,7 +46,8 @@ class GpxRecordingTest {
 
     @Test
     void extensionsAreReadByLocalNameInAnyNamespace() {
-        String extensions = "<extensions><b:power>210</b:power><a:wrap><a:hr>141</a:hr><a:cad>86</a:cad></a:wrap></extensions>";
+        String extensions =
+                "<extensions><b:power>210</b:power><a:wrap><a:hr>141</a:hr><a:cad>86</a:cad></a:wrap></extensions>";
         Reading reading = read(track("cycling", points(0, 20, extensions)));
         assertEquals(java.util.List.of(), reading.problems());
         Recording ride = reading.recording().orElseThrow();
@@ -53,7 +62,9 @@ class GpxRecordingTest {
 
     @Test
     void theTimeBetweenSegmentsIsAPause() {
-        Recording ride = read(track("ride", points(0, 10, ""), points(40, 50, ""))).recording().orElseThrow();
+        Recording ride = read(track("ride", points(0, 10, ""), points(40, 50, "")))
+                .recording()
+                .orElseThrow();
         assertEquals(20, ride.seconds());
         assertEquals(50, ride.elapsedSeconds(), 1e-9);
     }
@@ -61,7 +72,14 @@ class GpxRecordingTest {
     @Test
     void aRunnersSingleLegCadenceIsDoubledAndSaid() {
         Reading reading = read(track("running", points(0, 20, "<extensions><a:cad>85</a:cad></extensions>")));
-        assertEquals(170, reading.recording().orElseThrow().channel(Channel.CADENCE).orElseThrow().mean(), 1e-9);
+        assertEquals(
+                170,
+                reading.recording()
+                        .orElseThrow()
+                        .channel(Channel.CADENCE)
+                        .orElseThrow()
+                        .mean(),
+                1e-9);
         assertFalse(reading.isDamaged());
     }
 
@@ -80,13 +98,16 @@ class GpxRecordingTest {
     void impossiblePointsAreLeftOutAndCounted() {
         String bad = point(5, "").replace("lat=\"50.000500\"", "lat=\"95\"");
         Reading reading = read(track("ride", points(0, 5, "") + bad + points(6, 9, "")));
-        assertTrue(reading.problems().toString().contains("1 points"), reading.problems().toString());
+        assertTrue(
+                reading.problems().toString().contains("1 points"),
+                reading.problems().toString());
         assertEquals(9, reading.recording().orElseThrow().seconds());
     }
 
     @Test
     void externalEntitiesAndBombsAreRefused() {
-        String doctype = "<?xml version=\"1.0\"?><!DOCTYPE gpx [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><gpx version=\"1.1\" creator=\"&x;\"></gpx>";
+        String doctype = "<?xml version=\"1.0\"?><!DOCTYPE gpx [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><gpx "
+                + "version=\"1.1\" creator=\"&x;\"></gpx>";
         assertTrue(read(doctype).recording().isEmpty());
         String deep = HEAD + "<extensions>" + "<a:x>".repeat(5000);
         assertTrue(read(deep).recording().isEmpty());
