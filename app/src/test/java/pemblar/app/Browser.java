@@ -60,7 +60,13 @@ abstract class Browser {
 
     /** What it says now; it may be swapped between finding and reading it. */
     static String text(String css) {
-        return wait.until(b -> b.findElement(By.cssSelector(css)).getText());
+        return wait.until(b -> shown(css));
+    }
+
+    /** Read in one step in the page, so that no swap comes between finding and reading; null when it is not there. */
+    private static String shown(String css) {
+        return (String) browser.executeScript(
+                "const e = document.querySelector(arguments[0]); return e ? e.innerText.trim() : null", css);
     }
 
     /** Clicks what is there now; it may be swapped between finding and clicking it. */
@@ -73,7 +79,10 @@ abstract class Browser {
     }
 
     static void seeText(String css, String text) {
-        wait.until(ExpectedConditions.textToBePresentInElementLocated(By.cssSelector(css), text));
+        wait.until(b -> {
+            String shown = shown(css);
+            return shown != null && shown.contains(text);
+        });
     }
 
     static void type(String css, String text) {

@@ -10,7 +10,8 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
-import java.net.http.HttpResponse.BodyHandlers;
+import java.net.http.HttpResponse.BodyHandler;
+import java.net.http.HttpResponse.BodySubscribers;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.LinkedHashMap;
@@ -23,6 +24,10 @@ import java.util.stream.Collectors;
 final class Person {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
     private static final String BOUNDARY = "----pemblar-test";
+    /** A page as it is, but for line breaks inside its tags: those are the formatter's business and not a test's. */
+    private static final BodyHandler<String> PAGE = head -> BodySubscribers.mapping(
+            BodySubscribers.ofString(StandardCharsets.UTF_8), body -> isHtml(head) ? tidied(body) : body);
+
     private final String address;
     private final HttpClient client = HttpClient.newBuilder()
             .cookieHandler(new CookieManager())
@@ -62,6 +67,16 @@ final class Person {
                         "zone",
                         "Europe/Dublin"));
         return this;
+    }
+
+    private static boolean isHtml(HttpResponse.ResponseInfo head) {
+        return head.headers().firstValue("Content-Type").orElse("").startsWith("text/html");
+    }
+
+    private static String tidied(String body) {
+        Matcher tag = Pattern.compile("<[a-zA-Z/][^<>]*>").matcher(body);
+        return tag.replaceAll(
+                m -> Matcher.quoteReplacement(m.group().replaceAll("\\s+", " ").replaceAll(" ?/?>$", ">")));
     }
 
     HttpResponse<String> get(String path) {
@@ -107,7 +122,7 @@ final class Person {
 
     byte[] bytes(String path) {
         try {
-            return client.send(request(path).GET().build(), BodyHandlers.ofByteArray())
+            return client.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray())
                     .body();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -123,7 +138,7 @@ final class Person {
 
     private HttpResponse<String> send(HttpRequest request) {
         try {
-            HttpResponse<String> response = client.send(request, BodyHandlers.ofString());
+            HttpResponse<String> response = client.send(request, PAGE);
             Matcher matcher = TOKEN.matcher(response.body());
             if (matcher.find()) token = matcher.group(1);
             return response;

@@ -124,7 +124,7 @@ class ReviewTest {
 
     /** As the list has it. */
     private static String listed() {
-        return "/sessions/" + session + "\">";
+        return "name=\"chosen\" value=\"" + session + "\"";
     }
 
     @Test

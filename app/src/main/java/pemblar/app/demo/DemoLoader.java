@@ -128,6 +128,7 @@ class DemoLoader implements ApplicationRunner {
     private final SessionService stored;
     private final DemoTests tests;
     private final DemoWords words;
+    private final DemoStrength strength;
     private final InstantSource clock;
 
     DemoLoader(
@@ -141,6 +142,7 @@ class DemoLoader implements ApplicationRunner {
             SessionService stored,
             DemoTests tests,
             DemoWords words,
+            DemoStrength strength,
             InstantSource clock,
             CoachingService coachings,
             DemoMornings mornings,
@@ -158,6 +160,7 @@ class DemoLoader implements ApplicationRunner {
         this.stored = stored;
         this.tests = tests;
         this.words = words;
+        this.strength = strength;
         this.clock = clock;
     }
 
@@ -178,6 +181,7 @@ class DemoLoader implements ApplicationRunner {
             season(demo, athlete);
             loads.add(workers.submit(() -> {
                 int count = sessions(demo, athlete);
+                strength.add(demo, athlete, viewer, today(athlete));
                 targets(athlete);
                 tests.add(demo, athlete, viewer, today(athlete));
                 words.add(demo, athlete, viewer, coach);
@@ -185,6 +189,7 @@ class DemoLoader implements ApplicationRunner {
                 return count;
             }));
         }
+        strength.keep(coach);
         roster.add(coach, PASSWORD);
         int count = 0;
         for (Future<Integer> load : loads) count += load.get();

@@ -41,7 +41,8 @@ record PlanState(List<Was> restore, List<Long> created, String who) {
             String weather,
             String tags,
             String stretches,
-            String verdict) {
+            String verdict,
+            String strength) {
         static Was of(SessionRow row) {
             return new Was(
                     row.id,
@@ -70,7 +71,8 @@ record PlanState(List<Was> restore, List<Long> created, String who) {
                     row.weather,
                     row.tags,
                     row.stretches,
-                    row.verdict);
+                    row.verdict,
+                    row.strength);
         }
     }
 

@@ -153,6 +153,7 @@ public class ScheduleService {
 
     private static void clearPlan(SessionRow row) {
         row.structure = null;
+        row.strength = null;
         row.purpose = null;
         row.workoutId = null;
         row.workoutVersion = null;

@@ -42,6 +42,9 @@ class SessionRow {
     @JdbcTypeCode(SqlTypes.JSON)
     String structure;
 
+    /** A strength session in its shorthand; null for all others. */
+    String strength;
+
     int scalePercent = 100;
     Long workoutId;
     Integer workoutVersion;
@@ -115,6 +118,7 @@ class SessionRow {
         SessionRow copy = new SessionRow(athleteId, other, sport, title);
         copy.startMinute = startMinute;
         copy.structure = structure;
+        copy.strength = strength;
         copy.purpose = purpose;
         copy.plannedSeconds = plannedSeconds;
         copy.plannedLoad = plannedLoad;

@@ -63,6 +63,7 @@ class SessionUndo implements Undoable {
         row.sport = Sport.valueOf(was.sport());
         row.title = was.title();
         row.structure = was.structure();
+        row.strength = was.strength();
         row.scalePercent = was.scalePercent();
         row.plannedSeconds = was.plannedSeconds();
         row.plannedLoad = was.plannedLoad();

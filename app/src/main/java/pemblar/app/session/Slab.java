@@ -78,7 +78,7 @@ public record Slab(
                         r.distanceMetres,
                         r.equivalentWatts,
                         r.meanBpm,
-                        r.meanSpeed,
+                        r.sport.restsBetween() && r.flatSpeed != null ? r.flatSpeed : r.meanSpeed,
                         r.intensity,
                         r.silhouette,
                         r.startedAt,

@@ -101,6 +101,11 @@ public enum Sport {
         return this == RUN || this == WALK;
     }
 
+    /** True for work with weights: designed in sets, logged on the floor. */
+    public boolean isLifted() {
+        return this == STRENGTH;
+    }
+
     /** True where the tyres, wind and slope say more about speed than the rider does. */
     public boolean onWheels() {
         return this == RIDE;

@@ -1,0 +1,62 @@
+package pemblar.app.demo;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import org.springframework.stereotype.Component;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Viewer;
+import pemblar.app.strength.StrengthMaking;
+
+/** Twenty weeks of strength work beside the endurance, with maxima that rose. */
+@Component
+class DemoStrength {
+    private static final int WEEKS = 20;
+    private static final int WEEKS_AHEAD = 4;
+    private static final String LEGS = "warm-up: back squat\nback squat 4 x 5 at 80%, rest 3min\n"
+            + "romanian deadlift 3 x 8 at 70%, rest 2min\nA1 pull-up 4 x 6 at body mass\n"
+            + "A2 split squat 4 x 8 each at 60%\n"
+            + "calf raise 2 x 12 at 65%, last as many as possible -> max\nplank 3 x 45s";
+    private static final String UPPER = "bench press 3 x 8 at 70%, rest 2min\nrow 3 x 8 at 65%, rest 2min\n"
+            + "back squat 3 x 3 at 85%, rest 3min\nside plank 3 x 30s each\ndead bug 3 x 10 each";
+    private final StrengthMaking making;
+
+    DemoStrength(StrengthMaking making) {
+        this.making = making;
+    }
+
+    void keep(Viewer coach) {
+        making.keep(coach, "Legs, heavy", LEGS);
+        making.keep(coach, "Upper body and trunk", UPPER);
+    }
+
+    void add(DemoAthlete demo, Athlete athlete, Viewer viewer, LocalDate today) {
+        if (demo.isMixed()) return;
+        double share = demo.kilograms() / 66;
+        for (int rise = 0; rise < 3; rise++) {
+            LocalDate day = today.minusWeeks(WEEKS - 7L * rise);
+            String said = rise == 0 ? "typed" : Math.round(share * (80 + 4 * rise)) + " kg × 5";
+            making.maximum(athlete.id(), viewer, "back squat", day, Math.rint(share * (92 + 5 * rise)), said);
+        }
+        LocalDate first = today.minusWeeks(WEEKS);
+        making.maximum(athlete.id(), viewer, "deadlift", first, Math.rint(share * 118), "107.5 kg × 3");
+        making.maximum(athlete.id(), viewer, "bench press", first, Math.rint(share * 62), "typed");
+        making.maximum(athlete.id(), viewer, "row", first, Math.rint(share * 66), "typed");
+        making.maximum(athlete.id(), viewer, "calf raise", first, Math.rint(share * 120), "typed");
+        making.maximum(athlete.id(), viewer, "pull-up", first, Math.rint(share * 88), "3 with 10 kg");
+        making.link(athlete.id(), viewer, "split squat", "back squat", 35, false);
+        making.link(athlete.id(), viewer, "romanian deadlift", "deadlift", 80, true);
+        for (int week = -WEEKS; week < WEEKS_AHEAD; week++) {
+            LocalDate monday = today.plusWeeks(week).with(DayOfWeek.MONDAY);
+            if (monday.isBefore(first)) continue;
+            boolean legs = week % 2 == 0;
+            making.session(
+                    athlete.id(),
+                    viewer,
+                    athlete,
+                    monday,
+                    legs ? "Legs, heavy" : "Upper body and trunk",
+                    legs ? LEGS : UPPER,
+                    asked -> asked + 1);
+        }
+    }
+}

@@ -1,0 +1,126 @@
+package pemblar.app.session;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+import pemblar.core.schedule.Purpose;
+import pemblar.core.sport.Sport;
+
+/** Strength sessions on their days; what is in them is the shorthand that the strength area reads. */
+@Service
+public class LiftedSessions {
+    private static final int LONGEST_TITLE = 80;
+    private static final int STROKE_SECONDS = 40;
+    private final TrainingSessionRepository sessions;
+    private final SessionDesk desk;
+
+    LiftedSessions(TrainingSessionRepository sessions, SessionDesk desk) {
+        this.sessions = sessions;
+        this.desk = desk;
+    }
+
+    /** A strength session as it is planned. */
+    public record Lifted(long id, LocalDate day, Integer startMinute, String title, String text, boolean done) {}
+
+    /**
+     * What is put on a day.
+     *
+     * @param strokes share of the maximum of each set, in order: the silhouette
+     */
+    public record Prepared(String title, String text, int seconds, double load, List<Double> strokes) {}
+
+    @Transactional
+    public long put(long athleteId, Viewer viewer, LocalDate day, Integer startMinute, Prepared prepared) {
+        Athlete athlete = desk.athlete(athleteId, viewer);
+        SessionRow row = row(athlete, day, startMinute, prepared);
+        row.changedBy = viewer.name();
+        sessions.save(row);
+        desk.remember(
+                athleteId,
+                viewer,
+                "Put “" + row.title + "” on " + SessionDesk.day(day) + ".",
+                PlanState.making(List.of(row.id)));
+        return row.id;
+    }
+
+    /** The same without undo, for making a whole plan. */
+    @Transactional
+    public long add(long athleteId, LocalDate day, Integer startMinute, Prepared prepared) {
+        return sessions.save(row(desk.forJob(athleteId), day, startMinute, prepared)).id;
+    }
+
+    /** A session that is over, with the effort it had; the load follows from both. */
+    @Transactional
+    public long addDone(long athleteId, LocalDate day, Integer startMinute, Prepared prepared, double effort) {
+        SessionRow row = row(desk.forJob(athleteId), day, startMinute, prepared);
+        row.doneSeconds = prepared.seconds();
+        row.doneEffort = effort;
+        row.doneNote = "";
+        row.doneLoad = pemblar.core.load.SessionLoad.ofPerceivedEffort(prepared.seconds(), effort);
+        return sessions.save(row).id;
+    }
+
+    private SessionRow row(Athlete athlete, LocalDate day, Integer startMinute, Prepared prepared) {
+        String title = prepared.title().strip();
+        if (title.isEmpty() || title.length() > LONGEST_TITLE)
+            throw new IllegalArgumentException("Title: enter 1 to 80 characters.");
+        SessionRow row = new SessionRow(athlete.id(), desk.near(athlete, day), Sport.STRENGTH, title);
+        row.startMinute = startMinute;
+        row.purpose = Purpose.STRENGTH;
+        row.strength = prepared.text();
+        row.plannedSeconds = prepared.seconds();
+        row.plannedLoad = prepared.load();
+        row.plannedSilhouette = silhouette(prepared);
+        return row;
+    }
+
+    /** Sets as strokes, evenly over the session. */
+    private static String silhouette(Prepared prepared) {
+        int count = Math.max(1, prepared.strokes().size());
+        int apart = Math.max(STROKE_SECONDS + 1, prepared.seconds() / count);
+        StringBuilder text = new StringBuilder();
+        for (double share : prepared.strokes()) {
+            if (!text.isEmpty()) text.append(';');
+            text.append(String.format(
+                    Locale.ROOT, "%d,%.3f,%.3f;%d,0,0", STROKE_SECONDS, share, share, apart - STROKE_SECONDS));
+        }
+        return text.toString();
+    }
+
+    /** @throws NotFoundException when there is no such strength session for this person */
+    @Transactional(readOnly = true)
+    public Lifted require(long athleteId, Viewer viewer, long sessionId) {
+        SessionRow row = desk.require(athleteId, viewer, sessionId);
+        if (row.sport != Sport.STRENGTH) throw new NotFoundException("strength session");
+        return lifted(row);
+    }
+
+    /** Puts another shorthand in the place of a session's own, as when an exercise is swapped on the floor. */
+    @Transactional
+    public void rewrite(long athleteId, Viewer viewer, long sessionId, String text, String label) {
+        SessionRow row = desk.open(athleteId, viewer, sessionId);
+        if (row.sport != Sport.STRENGTH) throw new NotFoundException("strength session");
+        desk.remember(athleteId, viewer, label, PlanState.changing(row));
+        row.strength = text;
+        desk.touch(row, viewer);
+    }
+
+    /** Planned and not done, from a day on. For an athlete whom the caller has already asked for. */
+    @Transactional(readOnly = true)
+    public List<Lifted> ahead(Athlete athlete, LocalDate from) {
+        return sessions.openFrom(athlete.id(), from).stream()
+                .filter(row -> row.strength != null)
+                .map(LiftedSessions::lifted)
+                .toList();
+    }
+
+    private static Lifted lifted(SessionRow row) {
+        return new Lifted(
+                row.id, row.day, row.startMinute, row.title, row.strength == null ? "" : row.strength, row.isDone());
+    }
+}

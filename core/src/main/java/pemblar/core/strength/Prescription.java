@@ -1,0 +1,122 @@
+package pemblar.core.strength;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import pemblar.core.strength.Lift.PlannedSet;
+
+/**
+ * What is on the bar: a workout with the maxima of a day. Nothing is made up: where a maximum is missing the set has no
+ * load, and the first of its exercise finds out.
+ */
+public final class Prescription {
+    /** A set to find a maximum out: so many repetitions with so many left. */
+    public static final PlannedSet FIND_OUT = new PlannedSet(5, false, 0, new SetLoad.InReserve(2));
+
+    private Prescription() {}
+
+    /**
+     * One set as it will be done.
+     *
+     * @param exactKilograms of the bar, or beside the body; empty when it is not known or nothing is asked
+     * @param shownKilograms what can be loaded
+     * @param share of the maximum; empty when it is not known
+     * @param findOut its load needs a maximum that is not there
+     */
+    public record Row(
+            Lift lift,
+            PlannedSet set,
+            int number,
+            boolean warmUp,
+            OptionalDouble exactKilograms,
+            OptionalDouble shownKilograms,
+            OptionalDouble share,
+            boolean findOut) {
+        /** At 70 % of the maximum and above, or as many as possible; held ones and warm-up are none. */
+        public boolean isHard() {
+            if (warmUp || set.heldSeconds() > 0) return false;
+            return set.asManyAsPossible() || share.orElse(0) >= StrengthWorkout.HARD_SHARE;
+        }
+    }
+
+    /** @param step what loads round to, kg @param bodyKilograms empty when it is not known */
+    public static List<Row> of(StrengthWorkout workout, Maxima maxima, double step, OptionalDouble bodyKilograms) {
+        List<Row> rows = new ArrayList<>();
+        for (Lift lift : workout.lifts()) {
+            OptionalDouble maximum =
+                    maxima.knows(lift.exercise()) ? maxima.of(lift.exercise()) : OptionalDouble.empty();
+            if (workout.warmUps().contains(lift.exercise())) warmUp(rows, lift, maximum, step, bodyKilograms);
+            for (int i = 0; i < lift.sets().size(); i++)
+                rows.add(row(lift, lift.sets().get(i), i + 1, maximum, step, bodyKilograms));
+        }
+        return rows;
+    }
+
+    private static Row row(
+            Lift lift, PlannedSet set, int number, OptionalDouble maximum, double step, OptionalDouble body) {
+        OptionalDouble exact = exact(set, maximum);
+        OptionalDouble share = share(set, maximum, body);
+        boolean needs = set.load().share(Math.max(1, set.repetitions())).isPresent();
+        return new Row(lift, set, number, false, exact, rounded(exact, step), share, needs && exact.isEmpty());
+    }
+
+    private static OptionalDouble exact(PlannedSet set, OptionalDouble maximum) {
+        if (set.load() instanceof SetLoad.Absolute a) return OptionalDouble.of(a.kilograms());
+        if (set.load() instanceof SetLoad.BodyMass b) return OptionalDouble.of(b.kilogramsMore());
+        OptionalDouble share = set.load().share(set.repetitions());
+        return share.isPresent() && maximum.isPresent()
+                ? OptionalDouble.of(share.getAsDouble() * maximum.getAsDouble())
+                : OptionalDouble.empty();
+    }
+
+    private static OptionalDouble share(PlannedSet set, OptionalDouble maximum, OptionalDouble body) {
+        OptionalDouble asked = set.load().share(set.repetitions());
+        if (asked.isPresent() || maximum.isEmpty()) return asked;
+        if (set.load() instanceof SetLoad.Absolute a) return OptionalDouble.of(a.kilograms() / maximum.getAsDouble());
+        if (set.load() instanceof SetLoad.BodyMass b && body.isPresent())
+            return OptionalDouble.of((body.getAsDouble() + b.kilogramsMore()) / maximum.getAsDouble());
+        return OptionalDouble.empty();
+    }
+
+    private static OptionalDouble rounded(OptionalDouble exact, double step) {
+        if (exact.isEmpty()) return exact;
+        double value = exact.getAsDouble();
+        return OptionalDouble.of(value < 0 ? -Rounding.toStep(-value, step) : Rounding.toStep(value, step));
+    }
+
+    private static void warmUp(List<Row> rows, Lift lift, OptionalDouble maximum, double step, OptionalDouble body) {
+        Row first = row(lift, lift.sets().get(0), 1, maximum, step, body);
+        if (first.exactKilograms().isEmpty() || lift.sets().get(0).load() instanceof SetLoad.BodyMass) return;
+        for (WarmUp.Step warm : WarmUp.SETS) {
+            double kilograms = warm.share() * first.exactKilograms().getAsDouble();
+            PlannedSet set = new PlannedSet(warm.repetitions(), false, 0, new SetLoad.Free());
+            OptionalDouble share = first.share().isPresent()
+                    ? OptionalDouble.of(warm.share() * first.share().getAsDouble())
+                    : OptionalDouble.empty();
+            rows.add(new Row(
+                    lift,
+                    set,
+                    0,
+                    true,
+                    OptionalDouble.of(kilograms),
+                    rounded(OptionalDouble.of(kilograms), step),
+                    share,
+                    false));
+        }
+    }
+
+    /** Load for the next set, kg, so that it is as hard for so many repetitions as the last was. */
+    public static OptionalDouble nextFromLast(
+            double lastKilograms, int lastRepetitions, int lastInReserve, PlannedSet next) {
+        if (lastRepetitions < 1
+                || next.repetitions() < 1
+                || lastRepetitions + lastInReserve > Repetitions.MOST_RELIABLE) return OptionalDouble.empty();
+        double maximum = lastKilograms * Repetitions.factor(lastRepetitions + lastInReserve);
+        return next.load().share(next.repetitions()).stream()
+                .map(share -> share * maximum)
+                .boxed()
+                .findFirst()
+                .map(OptionalDouble::of)
+                .orElse(OptionalDouble.empty());
+    }
+}
