@@ -66,7 +66,9 @@ abstract class Browser {
     /** Read in one step in the page, so that no swap comes between finding and reading; null when it is not there. */
     private static String shown(String css) {
         return (String) browser.executeScript(
-                "const e = document.querySelector(arguments[0]); return e ? e.innerText.trim() : null", css);
+                "const e = document.querySelector(arguments[0]); return e ? (e.innerText ?? "
+                        + "e.textContent).trim() : null",
+                css);
     }
 
     /** Clicks what is there now; it may be swapped between finding and clicking it. */

@@ -35,6 +35,14 @@ public final class PageLoad {
             "thresholds/curve",
             "thresholds/profile",
             "thresholds/zones");
+    private static final List<String> MORE = List.of(
+            "sessions?page=20",
+            "checkins",
+            "proposals",
+            "progress/zones",
+            "progress/fitness",
+            "strength",
+            "strength/maxima");
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
     private static final String BOUNDARY = "----pemblar-benchmark";
     private final HttpClient client = HttpClient.newBuilder()
@@ -51,11 +59,53 @@ public final class PageLoad {
         String address = arguments.length > 0 ? arguments[0] : "http://127.0.0.1:8710";
         if (!URI.create(address).getHost().equals("127.0.0.1"))
             throw new IllegalArgumentException("only 127.0.0.1 is asked, was " + address);
-        new PageLoad(address).run();
+        PageLoad load = new PageLoad(address);
+        if (arguments.length > 1 && arguments[1].equals("table")) load.table();
+        else load.run();
+    }
+
+    /** Every main page of an athlete and the coach's against the sign-up page, in one run. */
+    private void table() throws IOException, InterruptedException {
+        double[] door = times("/sign-up");
+        System.out.printf(Locale.ROOT, "%-40s %8s %8s %6s%n", "page", "median", "95 %", "ratio");
+        row("/sign-up", door, door);
+        signIn("oda");
+        row("/roster", times("/roster"), door);
+        signIn("jonna");
+        LocalDate now = LocalDate.now(ZoneOffset.UTC);
+        for (String page : PAGES) {
+            String path = "/a/1/" + page.formatted(now.minusDays(30), now.plusDays(66));
+            row(path, times(path), door);
+        }
+        for (String path : MORE) row("/a/1/" + path, times("/a/1/" + path), door);
+    }
+
+    private static void row(String path, double[] times, double[] door) {
+        double ninetyFive = times[times.length * 95 / 100];
+        System.out.printf(
+                Locale.ROOT,
+                "%-40s %5.1f ms %5.1f ms %5.1f%n",
+                path,
+                times[times.length / 2],
+                ninetyFive,
+                ninetyFive / door[door.length * 95 / 100]);
+    }
+
+    /** Milliseconds of many requests, the shortest first. */
+    private double[] times(String path) throws IOException, InterruptedException {
+        for (int i = 0; i < WARM; i++) get(path);
+        double[] milliseconds = new double[MEASURED];
+        for (int i = 0; i < MEASURED; i++) {
+            long begin = System.nanoTime();
+            get(path);
+            milliseconds[i] = (System.nanoTime() - begin) / 1e6;
+        }
+        Arrays.sort(milliseconds);
+        return milliseconds;
     }
 
     private void run() throws IOException, InterruptedException {
-        signIn();
+        signIn("jonna");
         String today = get("/a/1/today");
         Matcher session = Pattern.compile("/a/1/sessions/\\d+").matcher(today.substring(today.indexOf("Latest</h2>")));
         if (!session.find()) throw new IllegalStateException("the demo data has no session to ask for");
@@ -124,13 +174,13 @@ public final class PageLoad {
         throw new IllegalStateException("the recording of six hours was not read within a minute");
     }
 
-    private void signIn() throws IOException, InterruptedException {
+    private void signIn(String who) throws IOException, InterruptedException {
         Matcher token = TOKEN.matcher(get("/sign-in"));
         if (!token.find()) throw new IllegalStateException("no sign-in form at " + address);
         HttpRequest request = HttpRequest.newBuilder(URI.create(address + "/sign-in"))
                 .header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(BodyPublishers.ofString(
-                        "username=jonna%40pemblar.example&password=pemblar-demo&_csrf=" + token.group(1)))
+                        "username=" + who + "%40pemblar.example&password=pemblar-demo&_csrf=" + token.group(1)))
                 .build();
         client.send(request, BodyHandlers.ofString());
     }

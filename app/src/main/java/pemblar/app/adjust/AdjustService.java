@@ -32,9 +32,11 @@ import pemblar.app.undo.UndoService;
 import pemblar.core.adjust.Adjusting;
 import pemblar.core.adjust.Broken;
 import pemblar.core.adjust.Change;
+import pemblar.core.adjust.Effect;
 import pemblar.core.adjust.Proposal;
 import pemblar.core.adjust.Situation;
 import pemblar.core.adjust.Trigger;
+import pemblar.core.adjust.WhatIf;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -177,6 +179,27 @@ public class AdjustService {
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java runtime has SHA-256", e);
         }
+    }
+
+    /** What a question would do, without any consequence. */
+    Proposal asked(Open open, WhatIf question) {
+        return Adjusting.preview(open.situation(), Trigger.Kind.EVENT, question.changes(open.situation()));
+    }
+
+    /** The same, ready to be drawn like a proposal. */
+    Shown asked(Open open, WhatIf question, String title) {
+        Proposal answer = asked(open, question);
+        Effect leave = Adjusting.preview(open.situation(), Trigger.Kind.EVENT, List.of())
+                .effect();
+        return new Shown(
+                0,
+                "",
+                title,
+                answer.changes().stream().map(c -> Words.of(c, open.slabs())).toList(),
+                Words.price(answer.effect(), leave, open.morning()),
+                Words.broken(answer.breaks(), open.already()),
+                answer,
+                leave);
     }
 
     /** The same proposal with only some of its changes. */

@@ -74,6 +74,8 @@ class CurveController {
             @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate otherTo,
             @RequestParam(defaultValue = "false") boolean perKilogram,
             @RequestParam(defaultValue = "") String only,
+            @RequestParam(defaultValue = "") String sport,
+            @RequestParam(defaultValue = "") String by,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
@@ -83,40 +85,54 @@ class CurveController {
         LocalDate begin = from == null || from.isAfter(end) ? end.minusDays(EvidenceService.RECENT_DAYS) : from;
         LocalDate otherEnd = otherTo == null ? begin.minusDays(1) : otherTo;
         LocalDate otherBegin = otherFrom == null || otherFrom.isAfter(otherEnd) ? otherEnd.minusDays(YEAR) : otherFrom;
-        Sport sport = athlete.first();
+        Sport of = athlete.orFirst(sport);
+        Measure measure = measure(of, by);
         DatedValues values = thresholds.of(athlete);
         boolean knowsMass = values.latest(Quantity.BODY_MASS, today).isPresent();
-        boolean kilograms = perKilogram && knowsMass;
+        boolean kilograms = perKilogram && knowsMass && measure == Measure.POWER;
+        CurveUnits units = new CurveUnits(measure, of, kilograms);
         Set<Long> chosen = descriptions.recordingsWith(athlete, only);
-        BestCurve watts = efforts.curve(athlete, sport, Measure.POWER, begin, end, day -> 1, chosen);
-        BestCurve everything = chosen == null ? watts : efforts.curve(athlete, sport, Measure.POWER, begin, end);
-        PowerDuration fitted = PowerDuration.of(everything); // a part of the sessions need not be all-out
+        BestCurve watts = efforts.curve(athlete, of, measure, begin, end, day -> 1, chosen);
+        BestCurve everything = chosen == null ? watts : efforts.curve(athlete, of, measure, begin, end);
+        PowerDuration fitted = units.isSpeed()
+                ? PowerDuration.ofSpeed(everything)
+                : PowerDuration.of(everything); // a part of the sessions need not be all-out
         double mass = kilograms ? mass(values, end) : 1;
-        BestCurve shown = kilograms
-                ? efforts.curve(athlete, sport, Measure.POWER, begin, end, day -> mass(values, day), chosen)
-                : watts;
+        BestCurve shown =
+                kilograms ? efforts.curve(athlete, of, measure, begin, end, day -> mass(values, day), chosen) : watts;
         BestCurve other = efforts.curve(
-                athlete, sport, Measure.POWER, otherBegin, otherEnd, day -> kilograms ? mass(values, day) : 1, chosen);
+                athlete, of, measure, otherBegin, otherEnd, day -> kilograms ? mass(values, day) : 1, chosen);
         List<Point> points = shown.points();
-        String unit = kilograms ? "W/kg" : "W";
         model.addAttribute("from", begin);
         model.addAttribute("to", end);
         model.addAttribute("otherFrom", otherBegin);
         model.addAttribute("otherTo", otherEnd);
         model.addAttribute("perKilogram", kilograms);
         model.addAttribute("knowsMass", knowsMass);
-        model.addAttribute("unit", unit);
+        model.addAttribute("unit", units.unit());
+        model.addAttribute("units", units);
+        model.addAttribute("sport", of);
+        model.addAttribute(
+                "sports",
+                athlete.sports().stream()
+                        .filter(s -> s.trainsBy(Measure.POWER) || s.trainsBy(Measure.SPEED))
+                        .toList());
+        model.addAttribute("bothMeasures", of.trainsBy(Measure.POWER) && of.trainsBy(Measure.SPEED));
         model.addAttribute("only", only);
         model.addAttribute("words", descriptions.known(athlete, null, today).all());
         if (!points.isEmpty() || !other.points().isEmpty()) {
-            model.addAttribute("drawing", CurveDrawing.of(points, other.points(), fitted, mass, unit));
-            model.addAttribute("bests", bests(athlete, watts, shown, other, fitted, unit));
-            model.addAttribute("estimates", estimates(fitted, knowsMass ? mass(values, end) : Double.NaN));
+            model.addAttribute("drawing", CurveDrawing.of(points, other.points(), fitted, mass, units));
+            model.addAttribute("bests", bests(athlete, watts, shown, other, fitted, units));
+            model.addAttribute(
+                    "estimates",
+                    units.isSpeed()
+                            ? paces(fitted, units)
+                            : estimates(fitted, knowsMass ? mass(values, end) : Double.NaN));
             model.addAttribute(
                     "enough", fitted.critical().filter(CriticalPower::isEnough).isPresent());
-            model.addAttribute("advice", advice(fitted));
+            model.addAttribute("advice", advice(fitted, units));
             fitted.critical()
-                    .filter(CriticalPower::isEnough)
+                    .filter(c -> c.isEnough() && !units.isSpeed())
                     .ifPresent(c -> model.addAttribute(
                             "adopt",
                             "CRITICAL_POWER=" + Amounts.shown(Quantity.CRITICAL_POWER, c.watts()) + "&W_PRIME="
@@ -131,7 +147,12 @@ class CurveController {
     }
 
     private List<Best> bests(
-            Athlete athlete, BestCurve watts, BestCurve shown, BestCurve other, PowerDuration fitted, String unit) {
+            Athlete athlete,
+            BestCurve watts,
+            BestCurve shown,
+            BestCurve other,
+            PowerDuration fitted,
+            CurveUnits units) {
         List<Long> recordings = shown.points().stream()
                 .filter(p -> java.util.Arrays.stream(LISTED).anyMatch(s -> s == p.seconds()))
                 .map(Point::source)
@@ -149,13 +170,40 @@ class CurveController {
             bests.add(new Best(
                     seconds,
                     clock(seconds),
-                    shown(point.value(), unit),
-                    Double.isNaN(before) ? "–" : shown(before, unit),
+                    units.shown(point.value()),
+                    Double.isNaN(before) ? "–" : units.shown(before),
                     tested,
                     named.get(point.source()),
                     point.source()));
         }
         return bests;
+    }
+
+    /** Power for who asked for it or has no other, else the sport's own. */
+    private static Measure measure(Sport sport, String by) {
+        if (by.equals("power") && sport.trainsBy(Measure.POWER)) return Measure.POWER;
+        return sport.ownMeasure();
+    }
+
+    /** Critical speed and D′: the same line through distance and time. */
+    private static List<Estimated> paces(PowerDuration fitted, CurveUnits units) {
+        List<Estimated> all = new ArrayList<>();
+        fitted.critical().ifPresent(c -> {
+            double share = c.wattsError() / c.watts();
+            String range = units.shown(c.watts() - c.wattsError()) + " to " + units.shown(c.watts() + c.wattsError());
+            all.add(new Estimated(
+                    units.critical(),
+                    units.withUnit(c.watts()),
+                    range,
+                    String.format(Locale.ROOT, "%.1f %%", 100 * share)));
+            all.add(new Estimated(
+                    units.reserve(),
+                    Math.round(c.reserveJoules()) + " m",
+                    error(c.reserveError(), 0, "m", c.reserveError() / c.reserveJoules()),
+                    "what goes above it"));
+            all.add(new Estimated("pace for 5 min", units.withUnit(c.at(FIVE_MINUTES)), "by the line", ""));
+        });
+        return all;
     }
 
     private static List<Estimated> estimates(PowerDuration fitted, double kilograms) {
@@ -188,7 +236,7 @@ class CurveController {
     }
 
     /** What a test would do for the estimates, in a sentence; or what is missing altogether. */
-    private static String advice(PowerDuration fitted) {
+    private static String advice(PowerDuration fitted, CurveUnits units) {
         List<Integer> missing = fitted.testsMissing();
         String durations = missing.stream().limit(3).map(CurveController::clock).collect(Collectors.joining(", "));
         if (fitted.critical().isEmpty())
@@ -196,7 +244,7 @@ class CurveController {
                     + "well rested between: "
                     + durations + ".";
         CriticalPower.Advice advice = fitted.critical().get().mostHelpful();
-        String what = advice.parameter() == CriticalPower.Parameter.W_PRIME ? "W′" : "critical power";
+        String what = advice.parameter() == CriticalPower.Parameter.W_PRIME ? units.reserve() : units.critical();
         double ratio = advice.errorAfter() / advice.errorNow();
         String effect = ratio <= 0.55
                 ? "halve the uncertainty of " + what
@@ -213,11 +261,12 @@ class CurveController {
             @RequestParam long recording,
             @RequestParam int seconds,
             @RequestParam String reason,
+            @RequestParam(defaultValue = "POWER") String measure,
             @RequestParam(defaultValue = "") String back,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            efforts.setAside(athleteId, viewer, recording, Measure.POWER, seconds, reason);
+            efforts.setAside(athleteId, viewer, recording, Measure.valueOf(measure), seconds, reason);
             flash.addFlashAttribute("said", "Set aside. The curve is drawn without it; it can be brought back below.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
@@ -250,9 +299,5 @@ class CurveController {
         return seconds % 3600 == 0
                 ? seconds / 3600 + " h"
                 : String.format(Locale.ROOT, "%d:%02d h", seconds / 3600, seconds / 60 % 60);
-    }
-
-    static String shown(double value, String unit) {
-        return unit.equals("W") ? String.valueOf(Math.round(value)) : String.format(Locale.ROOT, "%.2f", value);
     }
 }

@@ -29,6 +29,7 @@ record CurveDrawing(
     private static final double FLOOR = 350;
     private static final int[] MARKS = {1, 5, 15, 30, 60, 180, 300, 720, 1200, 1800, 3600, 7200, 14_400, 28_800};
     private static final int MODEL_UNTIL = 3600;
+    private static final double LEAST_ROOM = 26;
 
     record Dot(double x, double y, String title) {}
 
@@ -37,8 +38,8 @@ record CurveDrawing(
     record Tick(double at, String text) {}
 
     /** @param scale watts per unit of the drawing: 1, or the body mass for W/kg */
-    static CurveDrawing of(List<Point> points, List<Point> other, PowerDuration model, double scale, String unit) {
-        return new Maker(points, other, model, scale, unit).draw();
+    static CurveDrawing of(List<Point> points, List<Point> other, PowerDuration model, double scale, CurveUnits units) {
+        return new Maker(points, other, model, scale, units).draw();
     }
 
     private static final class Maker {
@@ -46,16 +47,17 @@ record CurveDrawing(
         private final List<Point> other;
         private final PowerDuration model;
         private final double scale;
-        private final String unit;
+        private final CurveUnits units;
         private final double longest;
         private final double highest;
+        private final double lowest;
 
-        Maker(List<Point> points, List<Point> other, PowerDuration model, double scale, String unit) {
+        Maker(List<Point> points, List<Point> other, PowerDuration model, double scale, CurveUnits units) {
             this.points = points;
             this.other = other;
             this.model = model;
             this.scale = scale;
-            this.unit = unit;
+            this.units = units;
             this.longest = Math.max(
                     3600,
                     java.util.stream.Stream.concat(points.stream(), other.stream())
@@ -72,6 +74,16 @@ record CurveDrawing(
                     .max()
                     .orElse(0);
             this.highest = Math.max(most, hardest) * 1.05;
+            this.lowest = units.isSpeed() ? slowest() * 0.9 : 0;
+        }
+
+        /** Speeds lie close together: an axis from 0 would leave most of the drawing empty. */
+        private double slowest() {
+            return java.util.stream.Stream.concat(points.stream(), other.stream())
+                    .mapToDouble(Point::value)
+                    .filter(v -> v > 0)
+                    .min()
+                    .orElse(0);
         }
 
         CurveDrawing draw() {
@@ -86,8 +98,7 @@ record CurveDrawing(
             return new Dot(
                     x(e.seconds()),
                     y(e.watts() / scale),
-                    CurveController.clock((int) e.seconds()) + ": " + CurveController.shown(e.watts() / scale, unit)
-                            + " " + unit);
+                    CurveController.clock((int) e.seconds()) + ": " + units.withUnit(e.watts() / scale));
         }
 
         private String path(List<Point> curve) {
@@ -108,7 +119,7 @@ record CurveDrawing(
                     t -> model.at(t).map(watts -> watts / scale).orElse(Double.NaN);
             for (double t = 1; t <= MODEL_UNTIL; t *= 1.06) {
                 double value = power.applyAsDouble(t);
-                if (Double.isNaN(value) || value > highest) continue;
+                if (Double.isNaN(value) || value > highest || value < lowest) continue;
                 path.append(String.format(Locale.ROOT, "%s%.1f %.1f", path.isEmpty() ? "M" : "L", x(t), y(value)));
             }
             return path.toString();
@@ -147,10 +158,31 @@ record CurveDrawing(
         }
 
         private double y(double value) {
-            return FLOOR - (FLOOR - TOP) * value / highest;
+            return FLOOR - (FLOOR - TOP) * (value - lowest) / (highest - lowest);
         }
 
         private List<Tick> valueTicks() {
+            return units.isSpeed() ? paceTicks() : powerTicks();
+        }
+
+        /** Round paces, closer together where the drawing has room for them. */
+        private List<Tick> paceTicks() {
+            List<Tick> ticks = new ArrayList<>();
+            double metres = units.sport().speed().paceMetres() > 0
+                    ? units.sport().speed().paceMetres()
+                    : 1000;
+            double last = -LEAST_ROOM;
+            for (int seconds = 5; seconds < 3600; seconds += metres < 500 ? 5 : 15) {
+                double at = y(metres / seconds);
+                if (metres / seconds > highest || at - last < LEAST_ROOM) continue;
+                if (at > FLOOR - LEAST_ROOM / 2) break;
+                ticks.add(new Tick(at, units.shown(metres / seconds)));
+                last = at;
+            }
+            return ticks;
+        }
+
+        private List<Tick> powerTicks() {
             List<Tick> ticks = new ArrayList<>();
             double step = highest > 1000 ? 200 : highest > 400 ? 100 : highest > 20 ? 50 : highest > 10 ? 2 : 1;
             for (double v = step; v <= highest; v += step) ticks.add(new Tick(y(v), String.valueOf(Math.round(v))));

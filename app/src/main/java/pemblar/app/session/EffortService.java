@@ -26,7 +26,7 @@ import pemblar.core.workout.SpeedOfPower;
 /** Best efforts over any span of days, from the curves stored with each recording; and stretches that do not count. */
 @Service
 public class EffortService {
-    static final int CURVES_VERSION = 3;
+    static final int CURVES_VERSION = 4;
     private static final int LONGEST_REASON = 200;
     private final AerobicStore aerobic;
     private final EffortCurveRepository curves;
@@ -268,7 +268,7 @@ public class EffortService {
         Channel channel = measure == Measure.POWER
                 ? Channel.POWER
                 : measure == Measure.HEART_RATE ? Channel.HEART_RATE : Channel.SPEED;
-        Series values = recording.channel(channel).orElse(null);
+        Series values = BestCurve.counted(recording, channel).orElse(null);
         if (values == null) return null;
         List<EffortSetAsideRow> rows = setAsides.findByRecordingId(row.id).stream()
                 .filter(a -> a.measure == measure)

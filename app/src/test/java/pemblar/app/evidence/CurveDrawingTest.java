@@ -8,6 +8,8 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 
 class CurveDrawingTest {
     /** All-out at 5 s, 3, 12 and 20 min; flat between. */
@@ -26,7 +28,8 @@ class CurveDrawingTest {
 
     @Test
     void untestedDurationsAndTheEffortsOfTheModelAreMarked() {
-        CurveDrawing d = CurveDrawing.of(points(), List.of(), PowerDuration.of(points()), 1, "W");
+        CurveDrawing d = CurveDrawing.of(
+                points(), List.of(), PowerDuration.of(points()), 1, new CurveUnits(Measure.POWER, Sport.RIDE, false));
         assertTrue(d.efforts().size() >= 3);
         assertTrue(!d.untested().isEmpty());
         assertTrue(d.untested().stream().anyMatch(s -> s.title().startsWith("untested: ")));
@@ -43,8 +46,10 @@ class CurveDrawingTest {
         List<Point> light = points().stream()
                 .map(p -> new Point(p.seconds(), p.value() / 70, p.source()))
                 .toList();
-        CurveDrawing watts = CurveDrawing.of(points(), List.of(), model, 1, "W");
-        CurveDrawing perKilogram = CurveDrawing.of(light, List.of(), model, 70, "W/kg");
+        CurveDrawing watts =
+                CurveDrawing.of(points(), List.of(), model, 1, new CurveUnits(Measure.POWER, Sport.RIDE, false));
+        CurveDrawing perKilogram =
+                CurveDrawing.of(light, List.of(), model, 70, new CurveUnits(Measure.POWER, Sport.RIDE, true));
         assertEquals(watts.curve(), perKilogram.curve());
         assertEquals(watts.untested(), perKilogram.untested());
         assertTrue(perKilogram.efforts().get(0).title().endsWith("W/kg"));

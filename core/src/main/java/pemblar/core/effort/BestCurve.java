@@ -3,7 +3,10 @@ package pemblar.core.effort;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeMap;
+import pemblar.core.recording.Channel;
+import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 
 /**
@@ -24,6 +27,22 @@ public final class BestCurve {
 
     public BestCurve() {
         Arrays.fill(best, Double.NaN);
+    }
+
+    /**
+     * What of a recording counts for best efforts. Speed at rest is missing where the sport rests between repetitions:
+     * a set with rests at the wall is no continuous effort over all of it.
+     */
+    public static Optional<Series> counted(Recording recording, Channel channel) {
+        Optional<Series> values = recording.channel(channel);
+        boolean rests = channel == Channel.SPEED && recording.sport().restsBetween();
+        return rests ? values.map(BestCurve::withoutRests) : values;
+    }
+
+    private static Series withoutRests(Series speed) {
+        double[] moving = new double[speed.size()];
+        for (int i = 0; i < moving.length; i++) moving[i] = speed.at(i) > 0 ? speed.at(i) : Double.NaN;
+        return Series.of(moving);
     }
 
     /**

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
+import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.MeanMaximal;
 import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.model.Reserve;
@@ -90,7 +91,9 @@ public record SessionSummary(
                 steadiness,
                 OptionalDouble.empty(),
                 Map.of(),
-                power.or(() -> running).map(MeanMaximal::curve).orElseGet(TreeMap::new),
+                power.or(() -> running.isEmpty() ? running : BestCurve.counted(recording, Channel.SPEED))
+                        .map(MeanMaximal::curve)
+                        .orElseGet(TreeMap::new),
                 Map.of(),
                 Optional.empty(),
                 OptionalDouble.empty(),

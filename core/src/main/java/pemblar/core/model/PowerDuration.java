@@ -46,6 +46,18 @@ public record PowerDuration(Optional<CriticalPower> critical, Optional<MaximalPo
         return new PowerDuration(critical, critical.flatMap(start -> maximal(all, start)));
     }
 
+    /**
+     * Critical speed, m/s, and D′, m, of a curve of best mean speeds: the same line, distance = D′ + CS · t. The model
+     * of three parameters is of power and is left out.
+     *
+     * @see "Hughson, Orok and Staudt, A high velocity treadmill running test to assess endurance running potential, Int
+     *     J Sports Med 5 (1984)"
+     */
+    public static PowerDuration ofSpeed(BestCurve curve) {
+        List<Point> points = curve.points(CriticalPower.SHORTEST_SECONDS, CriticalPower.LONGEST_SECONDS);
+        return new PowerDuration(critical(points), Optional.empty());
+    }
+
     private static Optional<CriticalPower> critical(List<Point> points) {
         Optional<CriticalPower> model = TightestLine.over(points);
         List<Effort> before = List.of();

@@ -4,14 +4,19 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import pemblar.core.effort.BestCurve.Point;
+import pemblar.core.recording.Channel;
+import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
+import pemblar.core.sport.Sport;
 
 class BestCurveTest {
     private static Series steady(double value, int seconds) {
@@ -39,6 +44,22 @@ class BestCurveTest {
         curve.raise(2, BestCurve.onGrid(steady(290, 100)), 60);
         curve.raise(3, BestCurve.onGrid(steady(900, 100)), Double.NaN);
         assertEquals(290 / 60.0, curve.at(60), 1e-9);
+    }
+
+    @Test
+    void aSetWithRestsAtTheWallIsNoContinuousEffort() {
+        double[] speeds = new double[360];
+        for (int i = 0; i < 360; i++) speeds[i] = i % 120 < 100 ? 1.2 : 0;
+        for (Sport sport : List.of(Sport.SWIM, Sport.RUN)) {
+            Recording recording =
+                    new Recording(sport, Instant.EPOCH, 360, List.of(), Map.of("speed", Series.of(speeds)), List.of());
+            Series onGrid =
+                    BestCurve.onGrid(BestCurve.counted(recording, Channel.SPEED).orElseThrow());
+            BestCurve curve = new BestCurve();
+            curve.raise(1, onGrid, 1);
+            assertEquals(1.2, curve.at(60), 1e-9);
+            assertEquals(sport == Sport.SWIM, Double.isNaN(curve.at(180)), sport.toString());
+        }
     }
 
     @Property(tries = 60)

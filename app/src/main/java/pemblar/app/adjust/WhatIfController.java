@@ -1,0 +1,98 @@
+package pemblar.app.adjust;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.frame.Viewer;
+import pemblar.app.ribbon.Pages;
+import pemblar.core.adjust.Effect;
+
+/** What would be if: a question to the plan, its two lines and figures, and others that were kept beside it. */
+@Controller
+@RequestMapping("/a/{athleteId}/what-if")
+class WhatIfController {
+    private final Pages pages;
+    private final AdjustService adjusting;
+    private final WhatIfStore store;
+
+    WhatIfController(Pages pages, AdjustService adjusting, WhatIfStore store) {
+        this.pages = pages;
+        this.adjusting = adjusting;
+        this.store = store;
+    }
+
+    /** One line of the table. @param id null for what is not kept @param address of a kept one as it was asked */
+    record Line(Long id, String name, String address, Effect effect, LocalDate until) {}
+
+    @GetMapping
+    String show(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "proposals", null, null);
+        AdjustService.Open open = adjusting.open(page.athlete(), page.trend());
+        List<Line> lines = new ArrayList<>();
+        for (WhatIfStore.Kept kept : store.kept(page.athlete(), page.today()))
+            lines.add(new Line(
+                    kept.id(),
+                    kept.name(),
+                    kept.question().address(),
+                    adjusting.asked(open, kept.question().toCore()).effect(),
+                    kept.until()));
+        model.addAttribute("kept", lines);
+        model.addAttribute("morning", open.morning());
+        model.addAttribute("aWeekOn", page.today().plusDays(7));
+        model.addAttribute("twoWeeksOn", page.today().plusDays(13));
+        model.addAttribute("farEnough", page.today().plusDays(41));
+        try {
+            Question question = Question.read(typed, page.today());
+            model.addAttribute("question", question);
+            if (question == null) return "adjust/what-if";
+            Shown shown = adjusting.asked(open, question.toCore(), question.words());
+            model.addAttribute("touched", shown.proposal().changes().size());
+            model.addAttribute("view", ProposalView.of(open, shown, null, page.trend()));
+        } catch (IllegalArgumentException e) {
+            model.addAttribute("said", e.getMessage());
+        }
+        return "adjust/what-if";
+    }
+
+    @PostMapping("/keep")
+    String keep(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        LocalDate today = pages.today(pages.athlete(athleteId, viewer));
+        try {
+            Question question = Question.read(typed, today);
+            if (question == null) throw new IllegalArgumentException("Question: ask one first.");
+            store.keep(athleteId, viewer, typed.getOrDefault("name", ""), question);
+            flash.addFlashAttribute("good", "Kept for ten days; ask another, and both stand side by side.");
+            return "redirect:/a/" + athleteId + "/what-if?" + question.address();
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            return "redirect:/a/" + athleteId + "/what-if";
+        }
+    }
+
+    @PostMapping("/drop")
+    String drop(
+            @PathVariable long athleteId,
+            @RequestParam long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        store.drop(athleteId, viewer, id);
+        return "redirect:/a/" + athleteId + "/what-if";
+    }
+}

@@ -1,0 +1,326 @@
+package pemblar.app.progress;
+
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Shown;
+import pemblar.app.frame.Typed;
+import pemblar.app.frame.Viewer;
+import pemblar.app.ribbon.Pages;
+import pemblar.app.session.SessionService;
+import pemblar.app.session.Slab;
+import pemblar.app.threshold.ThresholdService;
+import pemblar.core.range.RangeSummary;
+import pemblar.core.range.RangeSummary.Item;
+import pemblar.core.season.Block;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
+
+/**
+ * What a range of days was made of, with another beside it: zones, sports, plan against done, rest, and all of it by
+ * week.
+ */
+@Controller
+class RangeController {
+    private static final int WEEKS_BACK = 30;
+    private static final int WEEKS_AHEAD = 10;
+    private static final int MOST_DAYS = 1100;
+    private static final int USUAL_DAYS = 28;
+    private static final double BAR = 180;
+    private final Pages pages;
+    private final SessionService sessions;
+    private final ThresholdService thresholds;
+    private final Shown shown;
+
+    RangeController(Pages pages, SessionService sessions, ThresholdService thresholds, Shown shown) {
+        this.pages = pages;
+        this.sessions = sessions;
+        this.thresholds = thresholds;
+        this.shown = shown;
+    }
+
+    /** What is asked for. */
+    private record Asked(
+            LocalDate from,
+            LocalDate to,
+            LocalDate otherFrom,
+            LocalDate otherTo,
+            Sport sport,
+            Measure measure,
+            String span) {}
+
+    /** A zone with its time in both ranges; bars in pixels. */
+    record ZoneLine(
+            int zone,
+            String name,
+            double width,
+            double otherWidth,
+            String time,
+            String share,
+            String before,
+            String change) {}
+
+    record SportLine(String sport, double width, double otherWidth, String words, String before) {}
+
+    record KeptLine(String purpose, double plannedWidth, double doneWidth, double overWidth, String words) {}
+
+    @GetMapping("/a/{athleteId}/progress/zones")
+    String show(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
+        Asked asked = asked(page, typed, model);
+        LocalDate first = earliest(asked, page.today().minusWeeks(WEEKS_BACK));
+        LocalDate last = latest(asked, page.today().plusWeeks(WEEKS_AHEAD));
+        List<Item> items = items(page.athlete(), first, last);
+        RangeSummary now =
+                RangeSummary.of(items, asked.from(), asked.to(), page.today(), asked.sport(), asked.measure());
+        RangeSummary other = RangeSummary.of(
+                items, asked.otherFrom(), asked.otherTo(), page.today(), asked.sport(), asked.measure());
+        List<String> names = names(page.athlete(), asked, page.today());
+        model.addAttribute("now", now);
+        model.addAttribute("other", other);
+        model.addAttribute("span", asked.span());
+        model.addAttribute("sport", asked.sport());
+        model.addAttribute("measure", asked.measure());
+        model.addAttribute("sentence", sentence(now, other, asked));
+        model.addAttribute("zones", zones(now, other, names));
+        model.addAttribute("sports", sports(now, other));
+        model.addAttribute("kept", kept(now));
+        model.addAttribute(
+                "weeks",
+                RangeDrawing.of(
+                        items, asked.sport(), asked.measure(), page.today(), now, other, WEEKS_BACK, WEEKS_AHEAD));
+        model.addAttribute("hard", hard(now, other));
+        return "progress/zones";
+    }
+
+    private static LocalDate earliest(Asked asked, LocalDate chart) {
+        LocalDate first = asked.from().isBefore(asked.otherFrom()) ? asked.from() : asked.otherFrom();
+        return first.isBefore(chart) ? first : chart;
+    }
+
+    private static LocalDate latest(Asked asked, LocalDate chart) {
+        LocalDate last = asked.to().isAfter(asked.otherTo()) ? asked.to() : asked.otherTo();
+        return last.isAfter(chart) ? last : chart;
+    }
+
+    private Asked asked(Pages.Opened page, Map<String, String> typed, Model model) {
+        Athlete athlete = page.athlete();
+        Sport sport = athlete.orFirst(typed.getOrDefault("sport", ""));
+        Measure own = sport.measures().get(0);
+        Measure measure = sport.measures().stream()
+                .filter(m -> m.name().equals(typed.get("by")))
+                .findFirst()
+                .orElse(own);
+        LocalDate today = page.today();
+        String span = typed.getOrDefault("span", String.valueOf(USUAL_DAYS));
+        LocalDate from = today.minusDays(USUAL_DAYS - 1L);
+        LocalDate to = today;
+        try {
+            if (span.matches("7|14|28|90")) from = today.minusDays(Integer.parseInt(span) - 1L);
+            if (span.equals("block")) {
+                Block block = page.blocks().stream()
+                        .filter(b -> b.contains(today))
+                        .findFirst()
+                        .orElse(null);
+                if (block == null) model.addAttribute("said", "There is no block today; the last 28 days stand here.");
+                else from = block.first();
+            }
+            if (span.equals("season") && !page.blocks().isEmpty())
+                from = page.blocks().get(0).first();
+            if (span.equals("typed")) {
+                from = Typed.day("From", typed.get("from"));
+                to = Typed.day("To", typed.get("to"));
+                if (to.isBefore(from) || from.plusDays(MOST_DAYS).isBefore(to))
+                    throw new IllegalArgumentException(
+                            "To: choose a day from " + from + " to " + from.plusDays(MOST_DAYS) + ".");
+            }
+        } catch (IllegalArgumentException e) {
+            model.addAttribute("said", e.getMessage());
+            from = today.minusDays(USUAL_DAYS - 1L);
+            to = today;
+        }
+        long days = to.toEpochDay() - from.toEpochDay() + 1;
+        LocalDate otherFrom = Typed.dayOrNull(typed.get("otherFrom"));
+        LocalDate beside = otherFrom == null ? from.minusDays(days) : otherFrom;
+        return new Asked(from, to, beside, beside.plusDays(days - 1), sport, measure, span);
+    }
+
+    private List<Item> items(Athlete athlete, LocalDate from, LocalDate to) {
+        List<Item> items = new ArrayList<>();
+        for (SessionService.Whole whole : sessions.wholeBetween(athlete, from, to)) {
+            Slab slab = whole.slab();
+            items.add(new Item(
+                    slab.day(),
+                    slab.sport(),
+                    slab.purpose(),
+                    slab.done() == null ? 0 : slab.done().seconds(),
+                    slab.plannedSeconds() == null ? 0 : slab.plannedSeconds(),
+                    whole.zones()));
+        }
+        return items;
+    }
+
+    /** Names of the zones that hold today; a set changed within the range is said by the number of zones alone. */
+    private List<String> names(Athlete athlete, Asked asked, LocalDate today) {
+        return thresholds
+                .zonesOf(athlete)
+                .on(today)
+                .of(asked.measure(), asked.sport())
+                .map(set -> set.names())
+                .orElse(List.of());
+    }
+
+    private String sentence(RangeSummary now, RangeSummary other, Asked asked) {
+        RangeSummary.Done done = now.bySport().getOrDefault(asked.sport(), new RangeSummary.Done(0, 0));
+        RangeSummary.Done before = other.bySport().getOrDefault(asked.sport(), new RangeSummary.Done(0, 0));
+        if (done.sessions() == 0 && before.sessions() == 0)
+            return "Nothing of " + asked.sport().doing() + " was done in these days.";
+        long more = done.seconds() - before.seconds();
+        String change = Math.abs(more) < 60
+                ? "as much as"
+                : shown.duration(Math.abs(more)) + (more > 0 ? " more than" : " less than");
+        String easy = now.allZoneSeconds() == 0
+                ? ""
+                : "; " + share(now.allZoneSeconds() - now.from(3), now.allZoneSeconds()) + " in zones 1 and 2";
+        return shown.duration(done.seconds()) + " of " + asked.sport().doing() + " in " + now.days() + " days, "
+                + change + " in the " + other.days() + " days from " + shown.day(other.from()) + easy + ".";
+    }
+
+    private static String share(long part, long whole) {
+        return whole == 0 ? "–" : Math.round(100.0 * part / whole) + " %";
+    }
+
+    private List<ZoneLine> zones(RangeSummary now, RangeSummary other, List<String> names) {
+        List<ZoneLine> lines = new ArrayList<>();
+        int count = Math.max(now.zoneSeconds().size(), other.zoneSeconds().size());
+        double most = 1;
+        for (int z = 0; z < count; z++) most = Math.max(most, Math.max(at(now, z), at(other, z)));
+        for (int z = 0; z < count; z++) {
+            long change = at(now, z) - at(other, z);
+            lines.add(new ZoneLine(
+                    z + 1,
+                    z < names.size() && names.size() == count ? names.get(z) : "zone " + (z + 1),
+                    BAR * at(now, z) / most,
+                    BAR * at(other, z) / most,
+                    shown.duration(at(now, z)),
+                    share(at(now, z), now.allZoneSeconds()),
+                    share(at(other, z), other.allZoneSeconds()),
+                    Math.abs(change) < 30 ? "same" : (change > 0 ? "+" : "−") + shown.duration(Math.abs(change))));
+        }
+        return lines;
+    }
+
+    private static long at(RangeSummary summary, int zone) {
+        return zone < summary.zoneSeconds().size() ? summary.zoneSeconds().get(zone) : 0;
+    }
+
+    private String hard(RangeSummary now, RangeSummary other) {
+        if (now.zoneSeconds().size() < 5) return "";
+        long change = now.from(4) - other.from(4);
+        String words = Math.abs(change) < 30
+                ? "as much as before"
+                : shown.duration(Math.abs(change)) + (change > 0 ? " more" : " less") + " than before";
+        return "Threshold and above (4 to " + now.zoneSeconds().size() + "): " + shown.duration(now.from(4)) + ", "
+                + words + ".";
+    }
+
+    private List<SportLine> sports(RangeSummary now, RangeSummary other) {
+        List<Sport> all = new ArrayList<>(now.bySport().keySet());
+        other.bySport().keySet().stream().filter(s -> !all.contains(s)).forEach(all::add);
+        double most = 1;
+        for (Sport s : all) most = Math.max(most, Math.max(seconds(now, s), seconds(other, s)));
+        List<SportLine> lines = new ArrayList<>();
+        for (Sport s : all)
+            lines.add(new SportLine(
+                    s.doing(),
+                    300 * seconds(now, s) / most,
+                    300 * seconds(other, s) / most,
+                    words(now, s),
+                    "before " + words(other, s)));
+        return lines;
+    }
+
+    private static double seconds(RangeSummary summary, Sport sport) {
+        return summary.bySport()
+                .getOrDefault(sport, new RangeSummary.Done(0, 0))
+                .seconds();
+    }
+
+    private String words(RangeSummary summary, Sport sport) {
+        RangeSummary.Done done = summary.bySport().getOrDefault(sport, new RangeSummary.Done(0, 0));
+        return done.sessions() == 0 ? "nothing" : shown.duration(done.seconds()) + " in " + done.sessions();
+    }
+
+    private List<KeptLine> kept(RangeSummary now) {
+        double most = now.kept().values().stream()
+                .mapToDouble(k -> Math.max(k.plannedSeconds(), k.doneSeconds()))
+                .max()
+                .orElse(1);
+        List<KeptLine> lines = new ArrayList<>();
+        now.kept().forEach((purpose, k) -> {
+            double planned = 300 * k.plannedSeconds() / most;
+            double done = 300 * k.doneSeconds() / most;
+            lines.add(new KeptLine(
+                    shown.word(purpose),
+                    planned,
+                    Math.min(planned, done),
+                    Math.max(0, done - planned),
+                    k.done() + " of " + k.planned() + " · " + shown.duration(k.doneSeconds()) + " of "
+                            + shown.duration(k.plannedSeconds())));
+        });
+        return lines;
+    }
+
+    /** Week by week, for a spreadsheet: hours of every sport, and minutes in each zone of the one that is asked for. */
+    @GetMapping("/a/{athleteId}/progress/zones.csv")
+    ResponseEntity<byte[]> csv(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
+        Asked asked = asked(page, typed, model);
+        List<Item> items = items(page.athlete(), asked.from(), asked.to());
+        StringBuilder csv = new StringBuilder("week_from,week_to,hours_all,hours_"
+                + asked.sport().key() + ",rest_days,z1_min,z2_min,z3_min,z4_min,z5_min,z6_min,z7_min\n");
+        for (LocalDate monday = RangeDrawing.monday(asked.from());
+                !monday.isAfter(asked.to());
+                monday = monday.plusWeeks(1)) {
+            LocalDate from = monday.isBefore(asked.from()) ? asked.from() : monday;
+            LocalDate to = monday.plusDays(6).isAfter(asked.to()) ? asked.to() : monday.plusDays(6);
+            RangeSummary week = RangeSummary.of(items, from, to, page.today(), asked.sport(), asked.measure());
+            csv.append(String.format(
+                    Locale.ROOT,
+                    "%s,%s,%.2f,%.2f,%d",
+                    from,
+                    to,
+                    week.doneSeconds() / 3600.0,
+                    seconds(week, asked.sport()) / 3600,
+                    week.restDays()));
+            for (int z = 0; z < 7; z++) csv.append(String.format(Locale.ROOT, ",%.1f", at(week, z) / 60.0));
+            csv.append('\n');
+        }
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
+                .header(
+                        "Content-Disposition",
+                        "attachment; filename=\"zones-" + asked.from() + "-" + asked.to() + ".csv\"")
+                .body(csv.toString().getBytes(StandardCharsets.UTF_8));
+    }
+}

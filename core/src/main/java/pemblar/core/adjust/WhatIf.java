@@ -1,0 +1,105 @@
+package pemblar.core.adjust;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import pemblar.core.adjust.Situation.Target;
+
+/** A question about the plan that has no consequence: the changes that would be its answer. */
+public sealed interface WhatIf {
+    /** Nothing when the question touches nothing that is planned. */
+    List<Change> changes(Situation s);
+
+    /** Nothing is trained from one day to another; what is pinned stays. */
+    record DaysOff(LocalDate first, LocalDate last) implements WhatIf {
+        public DaysOff {
+            if (last.isBefore(first))
+                throw new IllegalArgumentException("last must not be before first, was " + first + " to " + last);
+        }
+
+        @Override
+        public List<Change> changes(Situation s) {
+            List<Change> changes = new ArrayList<>();
+            for (Session session : s.ahead())
+                if (!session.pinned()
+                        && !session.day().isBefore(first)
+                        && !session.day().isAfter(last)) changes.add(new Change.Drop(session.id()));
+            for (Target block : unplanned(s)) {
+                long lost = days(later(block.first(), first), earlier(block.last(), last));
+                if (lost > 0)
+                    changes.add(new Change.Retarget(block.first(), block.load() * (1 - (double) lost / block.days())));
+            }
+            return changes;
+        }
+    }
+
+    /** So many hours a week less (below zero: more) up to a day; every session gives its part. */
+    record LessTime(double hoursAWeek, LocalDate until) implements WhatIf {
+        public LessTime {
+            if (!(Math.abs(hoursAWeek) <= 40))
+                throw new IllegalArgumentException("hoursAWeek must be in -40..40, was " + hoursAWeek);
+        }
+
+        @Override
+        public List<Change> changes(Situation s) {
+            List<Session> touched = s.ahead().stream()
+                    .filter(x -> !x.pinned() && !x.day().isAfter(until))
+                    .toList();
+            List<Target> blocks =
+                    unplanned(s).stream().filter(b -> !b.first().isAfter(until)).toList();
+            double hours = touched.stream().mapToDouble(Session::hours).sum()
+                    + blocks.stream().mapToDouble(Target::hours).sum();
+            double weeks = Math.max(1, days(s.today(), until)) / 7.0;
+            if (!(hours > 0)) return List.of();
+            double factor = Math.max(0, 1 - hoursAWeek * weeks / hours);
+            List<Change> changes = new ArrayList<>();
+            for (Session session : touched)
+                changes.add(factor == 0 ? new Change.Drop(session.id()) : new Change.Scale(session.id(), factor));
+            for (Target block : blocks) changes.add(new Change.Retarget(block.first(), block.load() * factor));
+            return changes;
+        }
+    }
+
+    /** Everything up to a day at a share of what is planned. @param percent 0 to 200 */
+    record Share(double percent, LocalDate until) implements WhatIf {
+        public Share {
+            if (!(percent >= 0 && percent <= 200))
+                throw new IllegalArgumentException("percent must be in 0..200, was " + percent);
+        }
+
+        @Override
+        public List<Change> changes(Situation s) {
+            List<Change> changes = new ArrayList<>();
+            for (Session session : s.ahead())
+                if (!session.pinned() && !session.day().isAfter(until))
+                    changes.add(
+                            percent == 0
+                                    ? new Change.Drop(session.id())
+                                    : new Change.Scale(session.id(), percent / 100));
+            for (Target block : unplanned(s))
+                if (!block.first().isAfter(until))
+                    changes.add(new Change.Retarget(block.first(), block.load() * percent / 100));
+            return changes;
+        }
+    }
+
+    /** Blocks ahead in which nothing is planned: they count with their target. */
+    private static List<Target> unplanned(Situation s) {
+        return s.blocks().stream()
+                .filter(b -> !b.first().isBefore(s.today()))
+                .filter(b -> s.ahead().stream().noneMatch(x -> b.contains(x.day())))
+                .toList();
+    }
+
+    private static LocalDate later(LocalDate a, LocalDate b) {
+        return a.isAfter(b) ? a : b;
+    }
+
+    private static LocalDate earlier(LocalDate a, LocalDate b) {
+        return a.isBefore(b) ? a : b;
+    }
+
+    private static long days(LocalDate first, LocalDate last) {
+        return last.toEpochDay() - first.toEpochDay() + 1;
+    }
+}

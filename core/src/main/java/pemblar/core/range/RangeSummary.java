@@ -1,0 +1,167 @@
+package pemblar.core.range;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import pemblar.core.schedule.Purpose;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
+
+/**
+ * A range of days added up. Zones are of one sport and one measure: seconds of power and of heart rate, or of two
+ * sports, are never added.
+ *
+ * @param zoneSeconds in each zone, from 1; empty when nothing of the sport was recorded in the measure
+ * @param sessionsInZones sessions of the sport that have such zones; {@code sessionsWithout} those that were done and
+ *     have none
+ * @param bySport time and sessions done, the longest first
+ * @param kept plan against done, by purpose, the longest planned first; what is unplanned is not in it
+ * @param restDays days up to today on which nothing was done
+ * @param longestWithoutRest days in a row on which something was done
+ */
+public record RangeSummary(
+        LocalDate from,
+        LocalDate to,
+        List<Long> zoneSeconds,
+        int sessionsInZones,
+        int sessionsWithout,
+        Map<Sport, Done> bySport,
+        Map<Purpose, Kept> kept,
+        int restDays,
+        int longestWithoutRest,
+        int daysOver) {
+    /**
+     * One session.
+     *
+     * @param purpose null when nobody said
+     * @param doneSeconds 0 when it was not done; {@code plannedSeconds} 0 without a plan
+     */
+    public record Item(
+            LocalDate day,
+            Sport sport,
+            Purpose purpose,
+            int doneSeconds,
+            int plannedSeconds,
+            Map<Measure, List<Integer>> zones) {
+        boolean isDone() {
+            return doneSeconds > 0;
+        }
+    }
+
+    public record Done(long seconds, int sessions) {
+        Done plus(int more) {
+            return new Done(seconds + more, sessions + 1);
+        }
+    }
+
+    /** Sessions and time that were planned, and how much of both was done; more than planned counts as it was. */
+    public record Kept(int planned, int done, long plannedSeconds, long doneSeconds) {
+        Kept plus(Item item) {
+            return new Kept(
+                    planned + 1,
+                    done + (item.isDone() ? 1 : 0),
+                    plannedSeconds + item.plannedSeconds(),
+                    doneSeconds + item.doneSeconds());
+        }
+    }
+
+    /** @param today days after it are not over: their sessions count in nothing but what was done on them */
+    public static RangeSummary of(
+            List<Item> all, LocalDate from, LocalDate to, LocalDate today, Sport sport, Measure measure) {
+        List<Item> items = all.stream()
+                .filter(i -> !i.day().isBefore(from) && !i.day().isAfter(to))
+                .toList();
+        List<Item> own =
+                items.stream().filter(i -> i.isDone() && i.sport() == sport).toList();
+        int with =
+                (int) own.stream().filter(i -> i.zones().containsKey(measure)).count();
+        LocalDate last = to.isBefore(today) ? to : today;
+        Set<LocalDate> trained =
+                items.stream().filter(Item::isDone).map(Item::day).collect(Collectors.toSet());
+        int over = last.isBefore(from) ? 0 : (int) (last.toEpochDay() - from.toEpochDay()) + 1;
+        return new RangeSummary(
+                from,
+                to,
+                zones(own, measure),
+                with,
+                own.size() - with,
+                bySport(items),
+                kept(items, today),
+                over - (int) trained.stream().filter(d -> !d.isAfter(last)).count(),
+                longest(trained, from, last),
+                over);
+    }
+
+    private static List<Long> zones(List<Item> items, Measure measure) {
+        List<Long> sums = new ArrayList<>();
+        for (Item item : items) {
+            List<Integer> seconds = item.zones().getOrDefault(measure, List.of());
+            for (int zone = 0; zone < seconds.size(); zone++) {
+                if (zone == sums.size()) sums.add(0L);
+                sums.set(zone, sums.get(zone) + seconds.get(zone));
+            }
+        }
+        return List.copyOf(sums);
+    }
+
+    private static Map<Sport, Done> bySport(List<Item> items) {
+        Map<Sport, Done> sums = new EnumMap<>(Sport.class);
+        for (Item item : items)
+            if (item.isDone())
+                sums.merge(item.sport(), new Done(item.doneSeconds(), 1), (a, b) -> a.plus((int) b.seconds()));
+        return sorted(sums, Comparator.comparingLong(Done::seconds).reversed());
+    }
+
+    private static Map<Purpose, Kept> kept(List<Item> items, LocalDate today) {
+        Map<Purpose, Kept> sums = new EnumMap<>(Purpose.class);
+        for (Item item : items) {
+            boolean over = item.day().isBefore(today) || item.isDone();
+            if (item.purpose() == null || item.plannedSeconds() == 0 || !over) continue;
+            sums.put(
+                    item.purpose(),
+                    sums.getOrDefault(item.purpose(), new Kept(0, 0, 0, 0)).plus(item));
+        }
+        return sorted(sums, Comparator.comparingLong(Kept::plannedSeconds).reversed());
+    }
+
+    private static <K, V> Map<K, V> sorted(Map<K, V> sums, Comparator<V> by) {
+        Map<K, V> sorted = new LinkedHashMap<>();
+        sums.entrySet().stream()
+                .sorted(Map.Entry.comparingByValue(by))
+                .forEach(e -> sorted.put(e.getKey(), e.getValue()));
+        return sorted;
+    }
+
+    private static int longest(Set<LocalDate> trained, LocalDate from, LocalDate last) {
+        int longest = 0;
+        int run = 0;
+        for (LocalDate day = from; !day.isAfter(last); day = day.plusDays(1)) {
+            run = trained.contains(day) ? run + 1 : 0;
+            longest = Math.max(longest, run);
+        }
+        return longest;
+    }
+
+    public long doneSeconds() {
+        return bySport.values().stream().mapToLong(Done::seconds).sum();
+    }
+
+    public int days() {
+        return (int) (to.toEpochDay() - from.toEpochDay()) + 1;
+    }
+
+    public long allZoneSeconds() {
+        return zoneSeconds.stream().mapToLong(Long::longValue).sum();
+    }
+
+    /** Seconds in a zone (from 1) and above. */
+    public long from(int zone) {
+        return zoneSeconds.stream().skip(zone - 1L).mapToLong(Long::longValue).sum();
+    }
+}
