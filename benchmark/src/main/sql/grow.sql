@@ -54,7 +54,7 @@ begin
     end if;
     for back in 0 .. greatest(0, ceil(years * 365.0 / span)::int - 1) loop
       if n <= 3 and back = 0 then continue; end if;
-      off := 10000000 * (n * 10 + back);
+      off := 10000000::bigint * (n * 10 + back);
       foreach tab in array array['recording', 'session', 'effort_curve', 'effort_after', 'aerobic_piece'] loop
         call pg_temp.copy_rows(tab, src, dst, span * back, off, tab in ('recording', 'session'));
       end loop;

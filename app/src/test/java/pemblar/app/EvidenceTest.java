@@ -150,7 +150,7 @@ class EvidenceTest {
         assertTrue(all.contains("surface: gravel"));
         assertTrue(jonna.get("/a/1/thresholds/curve?only=surface:moon&otherFrom=2020-01-01&otherTo=2020-02-01")
                 .body()
-                .contains("No session with power is like that"));
+                .contains("No session of this curve is like that"));
     }
 
     @Test

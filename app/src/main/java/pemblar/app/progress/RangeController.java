@@ -270,6 +270,7 @@ class RangeController {
     private List<KeptLine> kept(RangeSummary now) {
         double most = now.kept().values().stream()
                 .mapToDouble(k -> Math.max(k.plannedSeconds(), k.doneSeconds()))
+                .filter(seconds -> seconds > 0)
                 .max()
                 .orElse(1);
         List<KeptLine> lines = new ArrayList<>();
