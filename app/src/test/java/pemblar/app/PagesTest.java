@@ -51,6 +51,7 @@ class PagesTest {
                 "/a/1/strength",
                 "/a/1/strength/design",
                 "/a/1/strength/maxima",
+                "/a/1/strength/sets",
                 "/a/1/thresholds",
                 "/a/1/thresholds/evidence",
                 "/a/1/thresholds/curve",

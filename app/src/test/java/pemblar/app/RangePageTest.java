@@ -1,6 +1,7 @@
 package pemblar.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
@@ -30,7 +31,17 @@ class RangePageTest {
         assertThat(page).contains("of swimming in 28 days").contains(" in " + swims + "<");
         String csv = kasper.get("/a/3/progress/zones.csv?span=typed&sport=swim&from=" + from + "&to=" + to)
                 .body();
-        assertThat(csv).startsWith("week_from,week_to,hours_all,hours_").hasLineCount(5);
+        assertThat(csv).startsWith("week_from,week_to,hours_all,hours_swim");
+        double hours = csv.lines()
+                .skip(1)
+                .mapToDouble(l -> Double.parseDouble(l.split(",")[3]))
+                .sum();
+        Double seconds = sql.queryForObject(
+                "select sum(timer_seconds) from recording where athlete_id = 3 and sport = 'SWIM' and day between ? and ?",
+                Double.class,
+                from,
+                to);
+        assertThat(hours).as("five weeks at most, each rounded").isCloseTo(seconds / 3600, within(0.03));
     }
 
     @Test
@@ -49,9 +60,9 @@ class RangePageTest {
     }
 
     @Test
-    void bestSwimsAreAPaceOverHundredMetresAndNoSetWithRestsCounts() {
+    void bestSwimsAreAPaceOverHundredMetresAndSetsAtOnePaceGiveNoCriticalSpeed() {
         String page = kasper.get("/a/3/thresholds/curve?sport=swim").body();
-        assertThat(page).contains("min/100 m").contains("Critical speed").doesNotContain("W/kg");
+        assertThat(page).contains("min/100 m").contains("Not enough evidence").doesNotContain("pace for 5 min");
         assertThat(kasper.get("/a/3/thresholds/curve?sport=run&by=power").statusCode())
                 .isEqualTo(200);
     }

@@ -225,4 +225,22 @@ class StrengthTest {
                         .statusCode())
                 .isEqualTo(404);
     }
+
+    @Test
+    @Order(8)
+    void setsStandOverMonthsAndInAFileAndAreNobodyElses() {
+        String page = person.get(base + "/strength/sets").body();
+        assertThat(page).contains("back squat: maximum by the sets").contains("about 110.8 kg for one repetition");
+        String csv = person.get(base + "/strength/sets/sets.csv").body();
+        assertThat(csv)
+                .startsWith("day,session,exercise,kilograms,repetitions")
+                .contains(TODAY + ",Legs,back squat,87.5,8,0,");
+        assertThat(person.get(base + "/strength/sets?exercise=moon&weeks=9999").statusCode())
+                .isEqualTo(200);
+        Person stranger = new Person(Running.ADDRESS).signUp("stranger.sets@pemblar.example", "ride");
+        assertThat(stranger.get(base + "/strength/sets").statusCode()).isEqualTo(404);
+        assertThat(stranger.get(base + "/strength/sets/sets.csv").statusCode()).isEqualTo(404);
+        String own = stranger.get("/").uri().getPath().replaceAll("/today$", "");
+        assertThat(stranger.get(own + "/strength/sets").body()).contains("No set was logged");
+    }
 }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.format.annotation.DateTimeFormat;
@@ -121,12 +122,12 @@ class CurveController {
         model.addAttribute("only", only);
         model.addAttribute("words", descriptions.known(athlete, null, today).all());
         if (!points.isEmpty() || !other.points().isEmpty()) {
-            model.addAttribute("drawing", CurveDrawing.of(points, other.points(), fitted, mass, units));
+            model.addAttribute("drawing", CurveDrawing.of(points, other.points(), told(fitted, units), mass, units));
             model.addAttribute("bests", bests(athlete, watts, shown, other, fitted, units));
             model.addAttribute(
                     "estimates",
                     units.isSpeed()
-                            ? paces(fitted, units)
+                            ? paces(told(fitted, units), units)
                             : estimates(fitted, knowsMass ? mass(values, end) : Double.NaN));
             model.addAttribute(
                     "enough", fitted.critical().filter(CriticalPower::isEnough).isPresent());
@@ -183,6 +184,15 @@ class CurveController {
     private static Measure measure(Sport sport, String by) {
         if (by.equals("power") && sport.trainsBy(Measure.POWER)) return Measure.POWER;
         return sport.ownMeasure();
+    }
+
+    /**
+     * A line of speeds that its efforts do not carry is not shown at all: sets of repetitions at one pace are no
+     * all-out efforts, and the line through them looks like a critical speed.
+     */
+    private static PowerDuration told(PowerDuration fitted, CurveUnits units) {
+        boolean enough = fitted.critical().filter(CriticalPower::isEnough).isPresent();
+        return units.isSpeed() && !enough ? new PowerDuration(Optional.empty(), fitted.maximal()) : fitted;
     }
 
     /** Critical speed and D′: the same line through distance and time. */
