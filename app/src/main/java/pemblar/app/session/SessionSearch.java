@@ -4,7 +4,8 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.data.domain.Slice;
 import org.springframework.data.domain.Sort;
 import org.springframework.data.jpa.domain.JpaSort;
 import org.springframework.stereotype.Service;
@@ -104,33 +105,24 @@ public class SessionSearch {
         Sort sort = JpaSort.unsafe(w.rising() ? Sort.Direction.ASC : Sort.Direction.DESC, w.by().sorted(w.rising()))
                 .and(JpaSort.unsafe(Sort.Direction.DESC, "s.day", "s.id"));
         int page = Math.max(0, Math.min(MOST_PAGES, w.page()));
-        List<SessionRow> rows = sessions
-                .search(
-                        athlete.id(),
-                        pattern(w.text()),
-                        mentioned,
-                        w.sport() == null ? Arrays.asList(Sport.values()) : List.of(w.sport()),
-                        w.kind(),
-                        w.equipment(),
-                        w.surface(),
-                        w.weather(),
-                        w.tag().isEmpty() ? "%" : "%," + w.tag() + ",%",
-                        w.from() == null ? LocalDate.of(1, 1, 1) : w.from(),
-                        w.to() == null ? LocalDate.of(9999, 1, 1) : w.to(),
-                        w.leastMinutes() == null ? 0 : w.leastMinutes() * 60,
-                        w.leastLoad() == null ? -1 : w.leastLoad(),
-                        w.with(),
-                        sort,
-                        Limit.of((page + 1) * ON_PAGE + 1))
-                .stream()
-                .skip((long) page * ON_PAGE)
-                .toList();
+        Slice<SessionRow> rows = sessions.search(
+                athlete.id(),
+                pattern(w.text()),
+                mentioned,
+                w.sport() == null ? Arrays.asList(Sport.values()) : List.of(w.sport()),
+                w.kind(),
+                w.equipment(),
+                w.surface(),
+                w.weather(),
+                w.tag().isEmpty() ? "%" : "%," + w.tag() + ",%",
+                w.from() == null ? LocalDate.of(1, 1, 1) : w.from(),
+                w.to() == null ? LocalDate.of(9999, 1, 1) : w.to(),
+                w.leastMinutes() == null ? 0 : w.leastMinutes() * 60,
+                w.leastLoad() == null ? -1 : w.leastLoad(),
+                w.with(),
+                PageRequest.of(page, ON_PAGE, sort));
         return new Page(
-                rows.stream()
-                        .limit(ON_PAGE)
-                        .map(r -> new Found(Slab.of(r), Described.of(r)))
-                        .toList(),
-                rows.size() > ON_PAGE);
+                rows.stream().map(r -> new Found(Slab.of(r), Described.of(r))).toList(), rows.hasNext());
     }
 
     private static List<Long> withNone(List<Long> ids) {

@@ -4,8 +4,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.data.domain.Limit;
-import org.springframework.data.domain.Sort;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
@@ -36,7 +36,8 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
             + "0 end), 0), coalesce(sum(s.plannedSeconds), 0), coalesce(sum(coalesce(r.timerSeconds, "
             + "s.doneSeconds)), 0), "
             + "sum(case when r.id is not null and r.loadPoints is null then 1 else 0 end)) "
-            + "from SessionRow s left join s.recording r where s.athleteId in :athleteIds group by "
+            + "from SessionRow s left join s.recording r with r.athleteId in :athleteIds "
+            + "where s.athleteId in :athleteIds group by "
             + "s.athleteId, s.day order by s.day")
     List<DayLoad> dayLoads(List<Long> athleteIds);
 
@@ -80,7 +81,7 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
             + "and (:with = '' or :with = 'PLAN' and s.plannedSeconds is not null or :with = "
             + "'NO_PLAN' and s.plannedSeconds is null or :with = 'RECORDING' and r is not null or "
             + ":with = 'NO_RECORDING' and r is null)")
-    List<SessionRow> search(
+    Slice<SessionRow> search(
             long athleteId,
             String text,
             List<Long> mentioned,
@@ -95,8 +96,7 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
             double leastSeconds,
             double leastLoad,
             String with,
-            Sort sort,
-            Limit limit);
+            Pageable page);
 
     @Query("select s.recording.id from SessionRow s where s.athleteId = :athleteId and s.recording is not "
             + "null and (:kind = '' or s.kind = :kind) and (:equipment = '' or s.equipment = :equipment) "
