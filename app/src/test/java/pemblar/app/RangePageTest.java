@@ -37,7 +37,8 @@ class RangePageTest {
                 .mapToDouble(l -> Double.parseDouble(l.split(",")[3]))
                 .sum();
         Double seconds = sql.queryForObject(
-                "select sum(timer_seconds) from recording where athlete_id = 3 and sport = 'SWIM' and day between ? and ?",
+                "select sum(timer_seconds) from recording where athlete_id = 3 and sport = 'SWIM'"
+                        + " and day between ? and ?",
                 Double.class,
                 from,
                 to);

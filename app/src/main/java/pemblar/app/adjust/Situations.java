@@ -7,23 +7,26 @@ import java.util.Locale;
 import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.checkin.Checkin;
 import pemblar.app.checkin.CheckinService;
 import pemblar.app.season.Held;
 import pemblar.app.season.PlanService;
-import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonSettings;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
+import pemblar.app.session.TrendService;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.core.adjust.Session;
 import pemblar.core.adjust.Situation;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.season.Block;
+import pemblar.core.season.Event;
 
 /** Puts a situation together from what is stored of an athlete. */
 @Component
@@ -69,7 +72,7 @@ class Situations {
                 behind(slabs, today),
                 ahead(slabs, today),
                 blocks(held, trend),
-                events(held, today, chronic),
+                events(held, slabs, today, TrendService.usual(athlete, trend)),
                 limits.of(athlete.id(), held.settings()).toCore(),
                 days.values().stream().map(Situations::checkin).toList(),
                 away(held),
@@ -163,11 +166,24 @@ class Situations {
         return all;
     }
 
-    private static List<Situation.Coming> events(Held held, LocalDate today, double usual) {
+    /** An event's load lies on its days, unless something is planned or done there: as the season's forecast has it. */
+    private static List<Situation.Coming> events(Held held, List<Slab> slabs, LocalDate today, double usual) {
+        Set<LocalDate> taken = slabs.stream()
+                .filter(slab -> slab.done() != null || slab.hasPlan())
+                .map(Slab::day)
+                .collect(Collectors.toSet());
         return held.events().stream()
                 .filter(e -> !e.last().isBefore(today))
-                .map((SeasonEvent e) -> new Situation.Coming(e.toCore(usual), Optional.empty(), false))
+                .map(e -> new Situation.Coming(open(e.toCore(usual), taken), Optional.empty(), false))
                 .toList();
+    }
+
+    private static Event open(Event event, Set<LocalDate> taken) {
+        long open = event.day()
+                .datesUntil(event.last().plusDays(1))
+                .filter(day -> !taken.contains(day))
+                .count();
+        return new Event(event.day(), event.days(), event.priority(), event.load() * open / event.days());
     }
 
     private static Situation.Checkin checkin(Checkin c) {

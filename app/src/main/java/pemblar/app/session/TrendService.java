@@ -92,6 +92,11 @@ public class TrendService {
         return new Trend(today, sums, LoadTrend.of(first, Outlook.of(first, loads, today, plan, planned), settings));
     }
 
+    /** Points of a day as it usually is: they stand for each day of an event whose time nobody gave. */
+    public static double usual(Athlete athlete, Trend trend) {
+        return start(athlete.trend(), trend.today(), trend.dayLoads()).startChronic();
+    }
+
     /**
      * The mean done load of the first 14 days from the first recording, up to today. Who has done nothing yet that is
      * known, and gave no start value, begins at zero: what is only planned says nothing about the past.
