@@ -3,61 +3,87 @@ package pemblar.app.coach;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.function.Predicate;
 import pemblar.app.coach.MorningService.Line;
 
-/** A strand as it is drawn: bars in a box of 660 by 44, one scale for the whole list. */
-record MorningView(Line line, List<Bar> bars, String first, String second, int more, double todayX) {
+/**
+ * A strand as it is drawn in a box of 660 by 44, one scale for the whole list. What looks alike is one path over all
+ * its days, so that a hundred athletes make no page of ten thousand elements.
+ *
+ * @param cuts where a bar is higher than the scale; its figure is in the words of its day
+ */
+record MorningView(
+        Line line,
+        List<Touch> days,
+        String planned,
+        String done,
+        String cuts,
+        String ticks,
+        String flags,
+        String first,
+        String second,
+        int more,
+        double todayX) {
     private static final double WIDTH = 660;
     private static final double FLOOR = 38;
     private static final double HEIGHT = 26;
 
-    /** @param broken the bar is higher than the scale; its figure is in the words */
-    record Bar(
-            double x,
-            double width,
-            double plannedY,
-            double plannedHeight,
-            double doneY,
-            double doneHeight,
-            boolean ahead,
-            boolean checkin,
-            String event,
-            boolean broken,
-            String label) {}
+    /** A day to point at. */
+    record Touch(double x, double width, String label) {}
 
     static MorningView of(Line line, double scale, LocalDate today) {
-        List<Bar> bars = new ArrayList<>();
         List<Strand.Day> days = line.strand().days();
-        double width = WIDTH / Math.max(1, days.size());
-        for (int i = 0; i < days.size(); i++) {
-            Strand.Day d = days.get(i);
-            double planned = height(d.planned(), scale);
-            double done = height(d.done(), scale);
-            bars.add(new Bar(
-                    i * width + 2,
-                    width - 4,
-                    FLOOR - planned,
-                    planned,
-                    FLOOR - done,
-                    done,
-                    !d.day().isBefore(today),
-                    d.checkin(),
-                    d.event(),
-                    Math.max(d.planned(), d.done()) > scale,
-                    d.label()));
-        }
+        Drawn drawn = new Drawn(days, WIDTH / Math.max(1, days.size()), scale);
         List<Strand.Reason> reasons = line.strand().reasons();
-        double at = days.isEmpty() ? 0 : (today.toEpochDay() - days.get(0).day().toEpochDay()) * width;
+        double at = days.isEmpty() ? 0 : (today.toEpochDay() - days.get(0).day().toEpochDay()) * drawn.width();
         return new MorningView(
                 line,
-                bars,
+                drawn.touches(),
+                drawn.bars(days.stream().map(Strand.Day::planned).toList()),
+                drawn.bars(days.stream().map(Strand.Day::done).toList()),
+                drawn.marks(d -> Math.max(d.planned(), d.done()) > scale, 2, "16l" + one(drawn.width() - 4) + " -4"),
+                drawn.marks(Strand.Day::checkin, drawn.width() / 2, "1v4"),
+                drawn.marks(d -> !d.event().isEmpty(), drawn.width() / 2, "0h9l-2.5 4 2.5 4h-9z"),
                 reasons.isEmpty() ? "" : reasons.get(0).text(),
                 reasons.size() > 1 ? reasons.get(1).text() : "",
                 Math.max(0, reasons.size() - 2),
                 at);
     }
 
-    private static double height(double load, double scale) {
-        return HEIGHT * Math.min(1, load / scale);
+    private static String one(double value) {
+        return String.format(Locale.ROOT, "%.1f", value);
+    }
+
+    /** @param width of a day */
+    private record Drawn(List<Strand.Day> days, double width, double scale) {
+        List<Touch> touches() {
+            List<Touch> touches = new ArrayList<>();
+            for (int i = 0; i < days.size(); i++)
+                touches.add(new Touch(i * width + 2, width - 4, days.get(i).label()));
+            return touches;
+        }
+
+        /** Columns of one kind from the floor up. */
+        String bars(List<Double> loads) {
+            StringBuilder path = new StringBuilder();
+            for (int i = 0; i < loads.size(); i++) {
+                double height = HEIGHT * Math.min(1, loads.get(i) / scale);
+                if (height <= 0) continue;
+                path.append('M').append(one(i * width + 2)).append(' ').append(one(FLOOR - height));
+                path.append('h').append(one(width - 4)).append('v').append(one(height));
+                path.append('h').append(one(4 - width)).append('z');
+            }
+            return path.toString();
+        }
+
+        /** A mark on the days that are like that. @param from of the day's left edge */
+        String marks(Predicate<Strand.Day> like, double from, String mark) {
+            StringBuilder path = new StringBuilder();
+            for (int i = 0; i < days.size(); i++)
+                if (like.test(days.get(i)))
+                    path.append('M').append(one(i * width + from)).append(' ').append(mark);
+            return path.toString();
+        }
     }
 }
