@@ -230,7 +230,10 @@ class StrengthTest {
     @Order(8)
     void setsStandOverMonthsAndInAFileAndAreNobodyElses() {
         String page = person.get(base + "/strength/sets").body();
-        assertThat(page).contains("back squat: maximum by the sets").contains("about 110.8 kg for one repetition");
+        assertThat(page)
+                .contains("back squat: maximum by the sets")
+                .contains("about 110.8 kg for one repetition")
+                .contains("what was left was not said, so it may be more");
         String csv = person.get(base + "/strength/sets/sets.csv").body();
         assertThat(csv)
                 .startsWith("day,session,exercise,kilograms,repetitions")

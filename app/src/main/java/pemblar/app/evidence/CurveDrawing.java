@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.Stream;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.Effort;
 import pemblar.core.model.PowerDuration;
@@ -58,28 +59,22 @@ record CurveDrawing(
             this.model = model;
             this.scale = scale;
             this.units = units;
-            this.longest = Math.max(
-                    3600,
-                    java.util.stream.Stream.concat(points.stream(), other.stream())
-                            .mapToInt(Point::seconds)
-                            .max()
-                            .orElse(3600));
-            double most = java.util.stream.Stream.concat(points.stream(), other.stream())
-                    .mapToDouble(Point::value)
-                    .max()
-                    .orElse(1);
+            List<Point> both = Stream.concat(points.stream(), other.stream()).toList();
+            this.longest =
+                    Math.max(3600, both.stream().mapToInt(Point::seconds).max().orElse(3600));
+            double most = both.stream().mapToDouble(Point::value).max().orElse(1);
             double hardest = model.critical().stream()
                     .flatMap(c -> c.efforts().stream())
                     .mapToDouble(e -> e.watts() / scale)
                     .max()
                     .orElse(0);
             this.highest = Math.max(most, hardest) * 1.05;
-            this.lowest = units.isSpeed() ? slowest() * 0.9 : 0;
+            this.lowest = units.isSpeed() ? slowest(both) * 0.9 : 0;
         }
 
         /** Speeds lie close together: an axis from 0 would leave most of the drawing empty. */
-        private double slowest() {
-            return java.util.stream.Stream.concat(points.stream(), other.stream())
+        private static double slowest(List<Point> both) {
+            return both.stream()
                     .mapToDouble(Point::value)
                     .filter(v -> v > 0)
                     .min()

@@ -39,6 +39,7 @@ class RangeController {
     private static final int MOST_DAYS = 1100;
     private static final int USUAL_DAYS = 28;
     private static final double BAR = 180;
+    private static final double MOST_OF_IT = 0.95;
     private final Pages pages;
     private final SessionService sessions;
     private final ThresholdService thresholds;
@@ -197,9 +198,17 @@ class RangeController {
                 : shown.duration(Math.abs(more)) + (more > 0 ? " more than" : " less than");
         String easy = now.allZoneSeconds() == 0
                 ? ""
-                : "; " + share(now.allZoneSeconds() - now.from(3), now.allZoneSeconds()) + " in zones 1 and 2";
+                : "; " + share(now.allZoneSeconds() - now.from(3), now.allZoneSeconds()) + known(now, done)
+                        + " in zones 1 and 2";
         return shown.duration(done.seconds()) + " of " + asked.sport().doing() + " in " + now.days() + " days, "
                 + change + " in the " + other.days() + " days from " + shown.day(other.from()) + easy + ".";
+    }
+
+    /** Of which time the share is, where zones are known of a part of it alone. */
+    private String known(RangeSummary now, RangeSummary.Done done) {
+        return now.allZoneSeconds() >= MOST_OF_IT * done.seconds()
+                ? ""
+                : " of the " + shown.duration(now.allZoneSeconds()) + " whose zones are known";
     }
 
     private static String share(long part, long whole) {

@@ -99,7 +99,7 @@ class SetsController {
                 SetHistory.bests(sets).values().stream()
                         .map(SetsController::best)
                         .toList());
-        model.addAttribute("sentence", sentence(exercise, estimates, used, page.today()));
+        model.addAttribute("sentence", sentence(exercise, sets, used, page.today()));
     }
 
     /** The end of the week that is under way, so that its column has its room. */
@@ -121,9 +121,8 @@ class SetsController {
      * What the sets say of the maximum in use; the formula is good to about 5 % (docs/benchmarks.md), so less says
      * nothing.
      */
-    private String sentence(
-            String exercise, Map<LocalDate, Double> estimates, List<MaximaService.Dated> used, LocalDate today) {
-        Map<LocalDate, Double> lately = estimates.entrySet().stream()
+    private String sentence(String exercise, List<Lifted> sets, List<MaximaService.Dated> used, LocalDate today) {
+        Map<LocalDate, Double> lately = SetHistory.estimates(sets).entrySet().stream()
                 .filter(e -> e.getKey().isAfter(today.minusWeeks(6)))
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
         if (lately.isEmpty())
@@ -131,7 +130,7 @@ class SetsController {
         var best = Collections.max(lately.entrySet(), Map.Entry.comparingByValue());
         String said = "Best of the last six weeks: about " + Kilograms.of(Math.rint(best.getValue() * 10) / 10)
                 + " for one repetition, as load and repetitions have it, by the sets of " + shown.date(best.getKey())
-                + ".";
+                + (saidWhatWasLeft(sets, best.getKey()) ? "." : "; what was left was not said, so it may be more.");
         MaximaService.Dated now = used.stream()
                 .filter(m -> !m.day().isAfter(today))
                 .reduce((a, b) -> b)
@@ -141,6 +140,11 @@ class SetsController {
         return best.getValue() > CLEARLY_MORE * now.kilograms()
                 ? said + inUse + "; a set to as many as possible would show whether it still holds."
                 : said + inUse + ".";
+    }
+
+    /** Without it a set that was stopped short looks like all that could be lifted. */
+    private static boolean saidWhatWasLeft(List<Lifted> sets, LocalDate day) {
+        return sets.stream().filter(s -> s.day().equals(day)).allMatch(s -> s.inReserve() >= 0);
     }
 
     private void counts(Model model, List<Lifted> sets, Viewer viewer, LocalDate today) {

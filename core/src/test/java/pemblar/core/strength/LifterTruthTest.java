@@ -99,4 +99,25 @@ class LifterTruthTest {
         double every = share(0.015, Counts.EVERY, "every result");
         assertThat(share(0.015, Counts.BETTER, "better only")).isLessThan(every);
     }
+
+    /**
+     * The page of sets says "about" of the best estimate of six weekly sets: it must be about the truth of that day.
+     */
+    @Test
+    void theBestOfSixWeeksIsAboutTheTruth() {
+        int close = 0;
+        for (long seed = 1; seed <= LIFTERS; seed++) {
+            Lifter lifter = new Lifter(seed, 0.015);
+            double best = 0;
+            for (int week = 0; week < 6; week++) {
+                double load = Rounding.toStep(0.85 * lifter.truth, STEP);
+                int done = lifter.repetitions(load);
+                if (done > 0) best = Math.max(best, Repetitions.maximum(load, done));
+                if (week < 5) lifter.aWeekPasses();
+            }
+            if (Math.abs(best / lifter.truth - 1) <= 0.05) close++;
+        }
+        System.out.printf("best of six weeks: within 5 %% of the truth in %.1f %%%n", 100.0 * close / LIFTERS);
+        assertThat((double) close / LIFTERS).isGreaterThan(0.9);
+    }
 }
