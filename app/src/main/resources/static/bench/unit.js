@@ -26,10 +26,12 @@ function show(state) {
     : 'Pause ';
   at('driver').textContent = state.driver;
   if (document.activeElement !== at('speed')) at('speed').value = String(state.speed);
+  if (state.reserve) reserve(state.reserve);
   if (state.finished) return finish();
   for (const id of ['step', 'number', 'notes', 'live', 'unit', 'target', 'bpm', 'cadence', 'next'])
     at(id).textContent = state[id];
   at('togo').textContent = state.toGo;
+  at('togo-words').textContent = state.toGoWords;
   at('mark').classList.toggle('gone', state.place === null);
   if (state.place !== null) at('mark').setAttribute('transform', `translate(${(state.place - 0.5) * 1000} 0)`);
   const warned = state.warning !== 'NONE';
@@ -40,6 +42,19 @@ function show(state) {
   unit.classList.toggle('warned', warned);
   at('count').hidden = !state.countdown;
   at('count').textContent = state.countdown || '';
+}
+
+function reserve(state) {
+  at('reserve').hidden = false;
+  at('reserve-now').textContent = state.now;
+  at('reserve-fill').setAttribute('width', state.fill * 200);
+  at('held').textContent = state.held;
+  at('back').textContent = state.back;
+  for (const [id, value] of [
+    ['ask-power', state.chosenWatts],
+    ['ask-share', state.chosenShare],
+  ])
+    if (document.activeElement !== at(id)) at(id).value = value;
 }
 
 function finish() {
@@ -81,6 +96,13 @@ at('speed').addEventListener('change', event => {
   press(`x${event.target.value}`);
   event.target.blur();
 });
+for (const [id, key] of [
+  ['ask-power', 'p'],
+  ['ask-share', 's'],
+])
+  at(id).addEventListener('change', event => {
+    if (event.target.checkValidity() && event.target.value) press(key + Math.round(Number(event.target.value)));
+  });
 document.addEventListener('keydown', event => {
   if (event.target.closest('select, input') || event.ctrlKey || event.metaKey || event.altKey) return;
   const key = {

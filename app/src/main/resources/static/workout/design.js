@@ -312,8 +312,8 @@ function next(before) {
   const cues = [...new Set([...(area.value.match(/"[^"]+"/g) ?? []), ...CUES])].slice(0, 5);
   if (/^\s*$/.test(part)) return ['10min ', '30s ', '1km ', 'lap ', '3 x ('];
   if (/^\s*([\w -]+:)?\s*\d+$/.test(part)) return ['min ', 's ', 'h', 'm ', 'km ', ' x ('];
-  if (/\s\d+([-–>]\d+)?$/.test(part)) return ['%', 'W', 'bpm', 'rpm', '%hr'];
-  if (/^\s*([\w -]+:)?\s*([\d.]+(s|min|h|m|km|mi)|lap|until hr<\d+)+\s$/.test(part))
+  if (/\s\d+([-–>]\d+)?$/.test(part)) return ['%', 'W', 'bpm', 'rpm', '%hr', '%max'];
+  if (/^\s*([\w -]+:)?\s*([\d.]+(s|min|h|m|km|mi)|lap|until hr<\d+|until reserve[<>]\d+%)+\s$/.test(part))
     return [...Array.from({length: zones}, (_, i) => `z${i + 1}`), 'open', 'rpe '];
   if (/(%\w*|W|bpm|\/km|z\d|open|rpe \d+)\s$/.test(part)) return ['seated', 'standing', '85-95rpm', ...cues];
   return [];

@@ -3,11 +3,15 @@ package pemblar.benchunit;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.random.RandomGenerator;
+import pemblar.core.model.Reserve;
 import pemblar.core.recording.Channel;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;
+import pemblar.core.workout.Length;
 import pemblar.formats.fit.FitActivityWriter;
+import pemblar.formats.fit.FitNotes;
 import pemblar.formats.fit.FitWorkout;
 import pemblar.formats.fit.FitWorkout.Ends;
 import pemblar.formats.fit.FitWorkout.FitStep;
@@ -31,6 +35,11 @@ public final class LiveUnit {
 
     private static final int SETTLING_SECONDS = 8;
     private static final int COUNTDOWN_SECONDS = 5;
+    private static final int LONGEST_BY_RESERVE = 1800;
+    /** What the athlete gives when the reserve is to be drawn down and no target says how hard. */
+    private static final double BURST = 1.5;
+
+    private static final int POWER_NOW_OVER = 10;
     private static final double MOST_WATTS = 1500;
     private final FitWorkout workout;
     private final Body body;
@@ -47,6 +56,7 @@ public final class LiveUnit {
     private boolean personPresses;
     private double personWatts = Double.NaN;
     private int outside;
+    private ReserveGauge gauge;
 
     /** Whether the effort has left the target for more than a few seconds. */
     public enum Warning {
@@ -64,6 +74,7 @@ public final class LiveUnit {
      * @param toGo seconds or metres left of the step; NaN when it ends by key or heart rate
      * @param countdown 5 to 1 in the last seconds of a timed step, else 0
      * @param personWatts what the person asks for; NaN when the simulated athlete drives
+     * @param reserve empty when the unit was told no critical power and W'
      */
     public record View(
             int second,
@@ -82,7 +93,8 @@ public final class LiveUnit {
             Warning warning,
             boolean paused,
             boolean finished,
-            double personWatts) {}
+            double personWatts,
+            Optional<ReserveGauge.View> reserve) {}
 
     /** @throws IllegalArgumentException when the workout file cannot be read, with the reason */
     public static LiveUnit load(byte[] workoutFile, Body body, RandomGenerator random, double heat) {
@@ -90,6 +102,12 @@ public final class LiveUnit {
         if (answer.workout() == null)
             throw new IllegalArgumentException("the workout file cannot be followed: " + answer.problems());
         return new LiveUnit(answer.workout(), body, random, heat);
+    }
+
+    /** Tells the unit critical power and W', as a person does in its settings, before it starts. */
+    public LiveUnit withReserve(Reserve model) {
+        gauge = new ReserveGauge(model);
+        return this;
     }
 
     private static final double POOL_METRES = 25;
@@ -135,6 +153,7 @@ public final class LiveUnit {
         double share = step.ends() == Ends.TIME ? (track.seconds() - stepBegan) / step.endValue() : 0.5;
         double wanted = Double.isNaN(personWatts) ? wanted(step, share) : personWatts / body.thresholdWatts();
         track.sample(athlete.second(wanted, step.cadenceHigh() > 0 ? cadence(step) : 0));
+        if (gauge != null) gauge.second(track.latest(Channel.POWER, 1));
         watch(step);
         if (isOver(step)) next();
     }
@@ -155,8 +174,15 @@ public final class LiveUnit {
             case DISTANCE -> athlete.metres - metresAtStep >= step.endValue() - 1e-6;
             case HEART_RATE_BELOW -> done >= 5 && athlete.bpm() < step.endValue() || done >= 600;
             case HEART_RATE_ABOVE -> athlete.bpm() > step.endValue() || done >= 600;
-            case LAP_KEY, REPEAT -> !personPresses && done >= pressedAfter;
+            case LAP_KEY, REPEAT -> isOverByReserve(step, done);
         };
+    }
+
+    /** An open step that its notes end by the reserve; the lap key ends it as well, and half an hour. */
+    private boolean isOverByReserve(FitStep step, int done) {
+        Optional<Length.ReserveAt> end = gauge == null ? Optional.empty() : FitNotes.reserveOf(step.notes());
+        if (end.isEmpty()) return !personPresses && done >= pressedAfter;
+        return gauge.isAt(end.get()) || done >= LONGEST_BY_RESERVE;
     }
 
     /** Counts the seconds outside the target; a step's first seconds are for getting there. */
@@ -211,7 +237,8 @@ public final class LiveUnit {
     private static double effort(String notes) {
         var matcher = java.util.regex.Pattern.compile("effort (\\d+)").matcher(notes);
         if (notes.startsWith(FitWorkout.REST)) return 0;
-        return matcher.find() ? 0.35 + 0.085 * Integer.parseInt(matcher.group(1)) : EASY;
+        if (matcher.find()) return 0.35 + 0.085 * Integer.parseInt(matcher.group(1));
+        return FitNotes.reserveOf(notes).filter(end -> !end.back()).isPresent() ? BURST : EASY;
     }
 
     /** The lap key: ends a step that waits for it, else only marks a lap. From now on open steps wait for the key. */
@@ -233,6 +260,7 @@ public final class LiveUnit {
     /** @param clockSeconds for which the timer stood still */
     public void resume(double clockSeconds) {
         if (paused) track.pause(clockSeconds);
+        if (paused && gauge != null) gauge.pause(clockSeconds);
         paused = false;
     }
 
@@ -248,6 +276,16 @@ public final class LiveUnit {
                 ? isFinished() ? 0 : wanted(step(), 0.5) * body.thresholdWatts()
                 : personWatts;
         personWatts = Math.max(0, Math.min(MOST_WATTS, Math.rint(now + watts)));
+    }
+
+    /** The power, W, of which the unit says how long it can still be held. */
+    public void askAboutPower(double watts) {
+        if (gauge != null) gauge.choosePower(watts);
+    }
+
+    /** The share of W', 0..1, of which the unit says when the reserve is back at it. */
+    public void askAboutShare(double share) {
+        if (gauge != null) gauge.chooseShare(share);
     }
 
     /** The simulated athlete drives again. */
@@ -281,7 +319,8 @@ public final class LiveUnit {
                 warning,
                 paused,
                 finished,
-                personWatts);
+                personWatts,
+                ReserveGauge.view(gauge, track.latest(Channel.POWER, POWER_NOW_OVER)));
     }
 
     private double toGo(FitStep step) {

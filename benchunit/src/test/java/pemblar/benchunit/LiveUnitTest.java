@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import pemblar.benchunit.LiveUnit.Warning;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.SessionSummary;
+import pemblar.core.model.Reserve;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Recording;
 import pemblar.core.sport.Sport;
@@ -97,6 +98,51 @@ class LiveUnitTest {
         unit.advance(600);
         assertTrue(unit.view().finished());
         assertEquals(80, recording(unit).seconds());
+    }
+
+    private static LiveUnit knowing(String text) {
+        Thresholds values = VALUES.with(Quantity.CRITICAL_POWER, 255).with(Quantity.W_PRIME, 18_000);
+        byte[] file = FitWorkouts.of("Test", workout(text, Sport.RIDE), values).write(1, START);
+        return LiveUnit.load(file, new Body(Sport.RIDE, 250, 20_000, 4, 50, 188, 70), new Random(5), 0.2)
+                .withReserve(new Reserve(255, 18_000));
+    }
+
+    @Test
+    void burstsLedByTheReserveDrawItDownAndLetItComeBack() {
+        LiveUnit unit = knowing("5min 50%, 4 x (until reserve<20% 160%, until reserve>90% 50%), 5min 50%");
+        double lowest = 1;
+        double lastBackAt = 0;
+        for (int i = 0; i < 7200 && !unit.isFinished(); i++) {
+            int step = unit.view().number();
+            unit.advance(1);
+            double share = unit.view().reserve().orElseThrow().share();
+            lowest = Math.min(lowest, share);
+            if (unit.view().number() > step && step > 1 && step % 2 == 1) lastBackAt = share;
+        }
+        assertTrue(unit.isFinished());
+        assertEquals(0.2, lowest, 0.02);
+        assertEquals(0.9, lastBackAt, 0.02);
+        assertEquals(10, recording(unit).laps().size());
+    }
+
+    @Test
+    void itSaysHowLongAPowerCanBeHeldAndWhenTheReserveIsBack() {
+        LiveUnit unit = knowing("10min 50%");
+        unit.askAboutPower(355);
+        assertEquals(180, unit.view().reserve().orElseThrow().secondsToExhaustion(), 1e-9);
+        assertEquals(0, unit.view().reserve().orElseThrow().secondsUntilBack());
+        unit.askAboutPower(200);
+        assertEquals(
+                Double.POSITIVE_INFINITY, unit.view().reserve().orElseThrow().secondsToExhaustion());
+    }
+
+    @Test
+    void anOpenBurstIsRiddenHardAndTheLapKeyEndsIt() {
+        LiveUnit unit = knowing("until reserve<50% open, until reserve>90% open");
+        unit.advance(20);
+        assertTrue(unit.view().reserve().orElseThrow().share() < 0.95);
+        unit.lap();
+        assertEquals(2, unit.view().number());
     }
 
     @Test

@@ -25,6 +25,7 @@ import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
 import pemblar.benchunit.HeadUnit;
 import pemblar.benchunit.LiveUnit;
+import pemblar.core.model.Reserve;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
@@ -179,6 +180,9 @@ public class BenchService {
                 body(opened.slab().sport(), opened.thresholds()),
                 new Random(sessionId),
                 Faults.NONE.heat());
+        Thresholds own = opened.thresholds().forSport(opened.slab().sport());
+        if (own.knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME))
+            unit.withReserve(new Reserve(own.require(Quantity.CRITICAL_POWER), own.require(Quantity.W_PRIME)));
         rides.start(athleteId, sessionId, unit, begin(opened), speed);
     }
 

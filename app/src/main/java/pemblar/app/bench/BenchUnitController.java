@@ -24,7 +24,7 @@ import pemblar.benchunit.LiveUnit;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;
 import pemblar.core.workout.Pace;
-import pemblar.formats.fit.FitWorkout.Ends;
+import pemblar.formats.fit.FitNotes;
 import pemblar.formats.fit.FitWorkout.FitStep;
 
 /** The bench unit in the browser: what is on it, a look at the steps, and the unit while it runs. */
@@ -181,20 +181,17 @@ class BenchUnitController {
                 Double.isNaN(v.personWatts())
                         ? "the simulated athlete drives"
                         : "you drive: " + Math.round(v.personWatts()) + " W asked for");
+        v.reserve().ifPresent(reserve -> map.put("reserve", ReserveWords.of(reserve)));
         if (v.finished()) return map;
         FitStep step = v.step();
         map.put("step", step.name().isEmpty() ? length(step) : step.name() + ", " + length(step));
-        map.put("notes", step.notes());
+        map.put("notes", FitNotes.withoutReserve(step.notes()));
         map.put("target", target(step, state.sport(), v.low(), v.high()));
         map.put("live", value(step.basis(), state.sport(), v.live()));
         map.put("unit", unit(step.basis(), state.sport()));
-        map.put(
-                "toGo",
-                step.ends() == Ends.TIME
-                        ? clock((int) Math.round(v.toGo()))
-                        : step.ends() == Ends.DISTANCE
-                                ? Math.round(v.toGo()) + " m"
-                                : step.ends() == Ends.LAP_KEY ? "until the lap key" : length(step));
+        ToGo left = ToGo.of(v);
+        map.put("toGo", left.figure());
+        map.put("toGoWords", left.words());
         map.put(
                 "next",
                 v.next() == null
@@ -237,7 +234,7 @@ class BenchUnitController {
         return new StepLine(
                 (step.name().isEmpty() ? "" : step.name() + ", ") + length(step),
                 target(step, sport, step.low(), step.high()),
-                step.notes());
+                FitNotes.withoutReserve(step.notes()));
     }
 
     private static String target(FitStep step, Sport sport, double low, double high) {
@@ -255,11 +252,14 @@ class BenchUnitController {
                         : Math.round(step.endValue()) + " m";
             case HEART_RATE_BELOW -> "until under " + Math.round(step.endValue()) + " bpm";
             case HEART_RATE_ABOVE -> "until over " + Math.round(step.endValue()) + " bpm";
-            case LAP_KEY, REPEAT -> "until the lap key";
+            case LAP_KEY, REPEAT ->
+                FitNotes.reserveOf(step.notes())
+                        .map(end -> "until the reserve is " + (end.back() ? "above " : "below ") + end.percent() + " %")
+                        .orElse("until the lap key");
         };
     }
 
-    private static String clock(int seconds) {
+    static String clock(int seconds) {
         return seconds >= 3600
                 ? String.format(Locale.ROOT, "%d:%02d:%02d", seconds / 3600, seconds / 60 % 60, seconds % 60)
                 : Pace.clock(seconds);

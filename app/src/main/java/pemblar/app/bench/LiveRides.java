@@ -107,7 +107,18 @@ class LiveRides {
                 if (ride.pausedAt > 0) ride.unit.resume((clock.millis() - ride.pausedAt) / 1000.0 * ride.speed);
                 ride.pausedAt = 0;
             }
-            default -> ride.speed = key.matches("x\\d{1,2}") ? clamped(Integer.parseInt(key.substring(1))) : ride.speed;
+            default -> set(ride, key);
+        }
+    }
+
+    /** A letter and a figure: the speed, the power or the share that the person asks about. */
+    private static void set(Ride ride, String key) {
+        if (!key.matches("[xps]\\d{1,4}")) return;
+        int value = Integer.parseInt(key.substring(1));
+        switch (key.charAt(0)) {
+            case 'x' -> ride.speed = clamped(value);
+            case 'p' -> ride.unit.askAboutPower(value);
+            default -> ride.unit.askAboutShare(value / 100.0);
         }
     }
 

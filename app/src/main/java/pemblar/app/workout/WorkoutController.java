@@ -261,6 +261,7 @@ class WorkoutController {
         try {
             Forecast forecast = Forecast.of(workout, zones);
             model.addAttribute("forecast", forecast);
+            model.addAttribute("remarks", Remarks.of(forecast));
             model.addAttribute(
                     "drawing",
                     Drawing.of(

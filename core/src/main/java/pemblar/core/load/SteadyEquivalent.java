@@ -87,6 +87,17 @@ public final class SteadyEquivalent {
         return Series.of(flat);
     }
 
+    /**
+     * Cost of running a metre on a gradient over that of a metre on the flat, clipped to gradients of -0.45..0.45.
+     *
+     * @param gradient rise over distance
+     * @see "Minetti, Moia, Roi, Susta and Ferretti, Energy cost of walking and running at extreme uphill and downhill
+     *     slopes, J Appl Physiol 93 (2002)"
+     */
+    public static double costOfGradient(double gradient) {
+        return costOfRunning(Math.max(-0.45, Math.min(0.45, gradient))) / costOfRunning(0);
+    }
+
     /** Energy, J per kg and metre, to run on a gradient (rise over distance). */
     static double costOfRunning(double i) {
         return ((((155.4 * i - 30.4) * i - 43.3) * i + 46.3) * i + 19.5) * i + 3.6;

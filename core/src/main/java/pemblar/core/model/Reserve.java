@@ -75,6 +75,17 @@ public record Reserve(double criticalPowerWatts, double capacityJoules) {
         return capacityJoules - (capacityJoules - reserveJoules) * Math.exp(above * seconds / capacityJoules);
     }
 
+    /**
+     * Seconds until the reserve has come back from one value to another at a power; 0 when it is there, infinite at a
+     * power that does not let it come back, or for the whole of W'.
+     */
+    public double secondsUntil(double reserveJoules, double wantedJoules, double watts) {
+        if (reserveJoules >= wantedJoules) return 0;
+        double below = criticalPowerWatts - watts;
+        if (!(below > 0) || wantedJoules >= capacityJoules) return Double.POSITIVE_INFINITY;
+        return capacityJoules / below * Math.log((capacityJoules - reserveJoules) / (capacityJoules - wantedJoules));
+    }
+
     /** Seconds until the reserve is spent at a power; infinite at or below critical power. */
     public double secondsToExhaustion(double reserveJoules, double watts) {
         double above = watts - criticalPowerWatts;

@@ -97,7 +97,7 @@ public final class Editing {
                     : step.length() instanceof Length.Time
                             ? new Length.Time((int) Math.max(1, Math.min(86_400, Math.round(amount))))
                             : refuse("only a step with a time or a distance has a length to drag");
-            return new Step(step.name(), length, step.target(), step.cadence(), step.posture(), step.cue());
+            return step.lasting(length);
         });
     }
 
@@ -116,15 +116,7 @@ public final class Editing {
     }
 
     private Workout target(Path path, UnaryOperator<Target> change) {
-        return step(
-                path,
-                step -> new Step(
-                        step.name(),
-                        step.length(),
-                        change.apply(step.target()),
-                        step.cadence(),
-                        step.posture(),
-                        step.cue()));
+        return step(path, step -> step.at(change.apply(step.target())));
     }
 
     private Workout step(Path path, UnaryOperator<Step> change) {
@@ -156,8 +148,7 @@ public final class Editing {
 
     private static Element unnamed(Element element) {
         if (element instanceof Repeat repeat) return new Repeat("", repeat.times(), repeat.elements());
-        Step step = (Step) element;
-        return new Step("", step.length(), step.target(), step.cadence(), step.posture(), step.cue());
+        return ((Step) element).named("");
     }
 
     /** Divides a step in two halves of the same target; a ramp goes on where the first half ends. */
@@ -167,10 +158,8 @@ public final class Editing {
         Length second = half(step.length(), true);
         List<Target> halves = Targets.halves(step.target());
         return inside(path.parent(), level -> {
-            level.set(
-                    path.last(),
-                    new Step(step.name(), first, halves.get(0), step.cadence(), step.posture(), step.cue()));
-            level.add(path.last() + 1, new Step("", second, halves.get(1), step.cadence(), step.posture(), step.cue()));
+            level.set(path.last(), step.lasting(first).at(halves.get(0)));
+            level.add(path.last() + 1, step.named("").lasting(second).at(halves.get(1)));
             return level;
         });
     }

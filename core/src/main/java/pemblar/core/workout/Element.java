@@ -8,17 +8,48 @@ public sealed interface Element {
 
     Element scaled(double factor);
 
-    /** @param cadence null when any will do */
-    record Step(String name, Length length, Target target, Cadence cadence, Posture posture, String cue)
+    /**
+     * @param cadence null when any will do
+     * @param gradientPercent of the ground, falling below 0; 0 when it does not matter
+     */
+    record Step(
+            String name,
+            Length length,
+            Target target,
+            double gradientPercent,
+            Cadence cadence,
+            Posture posture,
+            String cue)
             implements Element {
+        private static final double STEEPEST = 40;
+
         public Step {
             if (name.length() > 60 || cue.length() > 200)
                 throw new IllegalArgumentException("name must have at most 60 characters and cue 200");
+            if (!(Math.abs(gradientPercent) <= STEEPEST))
+                throw new IllegalArgumentException("a gradient must be in -40..40 %, was " + gradientPercent);
+        }
+
+        /** On ground that does not matter. */
+        public Step(String name, Length length, Target target, Cadence cadence, Posture posture, String cue) {
+            this(name, length, target, 0, cadence, posture, cue);
+        }
+
+        public Step named(String other) {
+            return new Step(other, length, target, gradientPercent, cadence, posture, cue);
+        }
+
+        public Step lasting(Length other) {
+            return new Step(name, other, target, gradientPercent, cadence, posture, cue);
+        }
+
+        public Step at(Target other) {
+            return new Step(name, length, other, gradientPercent, cadence, posture, cue);
         }
 
         @Override
         public Step scaled(double factor) {
-            return new Step(name, length.scaled(factor), target, cadence, posture, cue);
+            return lasting(length.scaled(factor));
         }
     }
 

@@ -35,6 +35,9 @@ public record Forecast(
     public enum Remark {
         TIME_OF_SOME_STEPS_UNKNOWN,
         OPEN_STEPS_TAKEN_AS_EASY,
+        MAX_NEEDS_MODEL,
+        RESERVE_NEEDS_MODEL,
+        RESERVE_NEVER_THERE,
         DISTANCE_UNKNOWN,
         THRESHOLD_UNKNOWN
     }
@@ -62,7 +65,7 @@ public record Forecast(
                 optional(SessionLoad.ofIntensity(seconds, intensity, exponent(workout))),
                 model.flatMap(m -> watts.map(w -> m.lowest(w, List.of()))),
                 model.flatMap(m -> watts.map(w -> m.over(w, List.of()))),
-                remarks(steps, metres, intensity));
+                remarks(steps, metres, intensity, model.isPresent()));
     }
 
     /** The same with the usual zones of the sport. */
@@ -70,9 +73,14 @@ public record Forecast(
         return of(workout, Zones.usual(thresholds));
     }
 
-    /** As of a recording: where people rest between, the mean while moving. */
+    /**
+     * As of a recording: where people rest between, the mean while moving. Unknown when that of any timed step is: a
+     * load of the rest of them would be a wrong number.
+     */
     private static double intensity(Workout workout, List<PlannedStep> steps, int seconds) {
-        if (seconds == 0) return Double.NaN;
+        boolean unknown =
+                steps.stream().anyMatch(step -> Double.isFinite(step.seconds()) && Double.isNaN(step.intensity()));
+        if (seconds == 0 || unknown) return Double.NaN;
         if (!workout.sport().restsBetween()) return SteadyEquivalent.of(intensities(steps, seconds));
         double moving = 0;
         double sum = 0;
@@ -147,9 +155,16 @@ public record Forecast(
         }
     }
 
-    private static List<Remark> remarks(List<PlannedStep> steps, double metres, double intensity) {
+    private static List<Remark> remarks(List<PlannedStep> steps, double metres, double intensity, boolean hasModel) {
         List<Remark> remarks = new ArrayList<>();
-        if (steps.stream().anyMatch(s -> Double.isNaN(s.seconds()))) remarks.add(Remark.TIME_OF_SOME_STEPS_UNKNOWN);
+        if (!hasModel && steps.stream().anyMatch(s -> s.flat().step().target() instanceof Target.Max))
+            remarks.add(Remark.MAX_NEEDS_MODEL);
+        if (steps.stream()
+                .anyMatch(s -> Double.isNaN(s.seconds()) && s.flat().step().length() instanceof Length.ReserveAt))
+            remarks.add(hasModel ? Remark.RESERVE_NEVER_THERE : Remark.RESERVE_NEEDS_MODEL);
+        if (steps.stream()
+                .anyMatch(s -> Double.isNaN(s.seconds()) && !(s.flat().step().length() instanceof Length.ReserveAt)))
+            remarks.add(Remark.TIME_OF_SOME_STEPS_UNKNOWN);
         if (steps.stream().anyMatch(s -> s.flat().step().target() instanceof Target.Open))
             remarks.add(Remark.OPEN_STEPS_TAKEN_AS_EASY);
         if (Double.isNaN(metres)) remarks.add(Remark.DISTANCE_UNKNOWN);

@@ -41,6 +41,23 @@ public sealed interface Length {
         }
     }
 
+    /**
+     * Until the reserve is down to a share of W', or back at it: {@code back} tells which.
+     *
+     * @param percent of W', 0 to 99
+     */
+    record ReserveAt(boolean back, int percent) implements Length {
+        public ReserveAt {
+            if (percent < 0 || percent > 99)
+                throw new IllegalArgumentException("percent of the reserve must be in 0..99, was " + percent);
+        }
+
+        @Override
+        public Length scaled(double factor) {
+            return this;
+        }
+    }
+
     /** Until the heart rate falls below a value, bpm. */
     record HeartRateBelow(int bpm) implements Length {
         public HeartRateBelow {

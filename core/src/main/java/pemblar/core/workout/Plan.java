@@ -3,6 +3,7 @@ package pemblar.core.workout;
 import java.util.ArrayList;
 import java.util.List;
 import pemblar.core.load.SessionLoad;
+import pemblar.core.load.SteadyEquivalent;
 import pemblar.core.recording.Series;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.ZoneSet;
@@ -22,11 +23,13 @@ public final class Plan {
     private final Workout workout;
     private final Zones zones;
     private final Thresholds thresholds;
+    private final ReserveRun reserve;
 
     private Plan(Workout workout, Zones zones) {
         this.workout = workout;
         this.zones = zones;
         this.thresholds = zones.thresholds().forSport(workout.sport());
+        this.reserve = ReserveRun.of(thresholds);
     }
 
     /**
@@ -36,8 +39,35 @@ public final class Plan {
     public static List<PlannedStep> resolve(Workout workout, Zones zones) {
         Plan plan = new Plan(workout, zones);
         List<PlannedStep> steps = new ArrayList<>();
-        for (Workout.Flat flat : workout.expanded()) steps.add(plan.step(flat));
+        for (List<Workout.Flat> part : parts(workout)) plan.add(steps, part);
         return steps;
+    }
+
+    /** The steps of each element at the top, written out. */
+    private static List<List<Workout.Flat>> parts(Workout workout) {
+        List<Workout.Flat> flat = workout.expanded();
+        List<Editing.Path> paths = Editing.paths(workout);
+        List<List<Workout.Flat>> parts = new ArrayList<>();
+        for (Element ignored : workout.elements()) parts.add(new ArrayList<>());
+        for (int i = 0; i < flat.size(); i++)
+            parts.get(paths.get(i).indexes().get(0)).add(flat.get(i));
+        return parts;
+    }
+
+    private void add(List<PlannedStep> steps, List<Workout.Flat> part) {
+        double highest = reserve.hasModel()
+                        && part.stream().anyMatch(f -> f.step().target() instanceof Target.Max)
+                ? new HighestPower(
+                                part.stream().map(f -> step(f, Double.NaN)).toList(), () -> ReserveRun.of(thresholds))
+                        .watts()
+                : Double.NaN;
+        for (Workout.Flat flat : part) {
+            PlannedStep step = step(flat, highest);
+            if (flat.step().length() instanceof Length.ReserveAt end)
+                step = step.taking(reserve.secondsUntil(end, step));
+            reserve.live(step);
+            steps.add(step);
+        }
     }
 
     /** The same with the usual zones of the sport. */
@@ -45,8 +75,19 @@ public final class Plan {
         return resolve(workout, Zones.usual(thresholds));
     }
 
-    private PlannedStep step(Workout.Flat flat) {
+    /** @param highestWatts what max stands for here; NaN where it is sought or cannot be known */
+    private PlannedStep step(Workout.Flat flat, double highestWatts) {
         Target target = flat.step().target();
+        if (target instanceof Target.Max m)
+            return Double.isNaN(highestWatts)
+                    ? without(flat, Double.NaN)
+                    : valued(
+                            flat,
+                            Basis.POWER,
+                            m.from() * highestWatts / 100,
+                            m.to() * highestWatts / 100,
+                            false,
+                            referenceIfKnown(Basis.POWER));
         if (target instanceof Target.Percent p) return percent(flat, p);
         if (target instanceof Target.Zone z) return zone(flat, z);
         if (target instanceof Target.Absolute a)
@@ -61,7 +102,8 @@ public final class Plan {
     private PlannedStep percent(Workout.Flat flat, Target.Percent p) {
         Basis basis = p.basis() == null ? workout.basis() : p.basis();
         double reference = reference(basis);
-        return valued(flat, basis, p.from() * reference / 100, p.to() * reference / 100, p.ramp(), reference);
+        double onTheFlat = reference / 100 / cost(flat, basis);
+        return valued(flat, basis, p.from() * onTheFlat, p.to() * onTheFlat, p.ramp(), reference);
     }
 
     private PlannedStep zone(Workout.Flat flat, Target.Zone z) {
@@ -71,7 +113,19 @@ public final class Plan {
             throw new IllegalArgumentException("zone must be z1 to z" + set.count() + ", was z" + z.to());
         double low = z.from() == 1 ? set.ceilingOf(1) * (1 - END_ZONE) : set.floorOf(z.from());
         double high = z.to() == set.count() ? set.floorOf(z.to()) * (1 + END_ZONE) : set.ceilingOf(z.to());
-        return valued(flat, basis, low, high, false, referenceIfKnown(basis));
+        double cost = cost(flat, basis);
+        return valued(flat, basis, low / cost, high / cost, false, referenceIfKnown(basis));
+    }
+
+    /**
+     * What a metre of the step's gradient costs against one on the flat. Percent and zones are of the effort, so that
+     * the pace to run uphill is slower by as much; a pace that was written is the pace to run.
+     */
+    private double cost(Workout.Flat flat, Basis basis) {
+        double gradient = flat.step().gradientPercent();
+        return basis == Basis.PACE && gradient != 0 && workout.sport().hillsCost()
+                ? SteadyEquivalent.costOfGradient(gradient / 100)
+                : 1;
     }
 
     private IllegalArgumentException noZones(Basis basis) {
@@ -100,8 +154,8 @@ public final class Plan {
                 end,
                 middle - half,
                 middle + half,
-                intensity(basis, begin, reference),
-                intensity(basis, end, reference));
+                intensity(basis, begin * cost(flat, basis), reference),
+                intensity(basis, end * cost(flat, basis), reference));
     }
 
     private PlannedStep without(Workout.Flat flat, double intensity) {

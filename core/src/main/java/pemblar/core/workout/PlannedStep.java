@@ -25,6 +25,11 @@ public record PlannedStep(
         return (intensityFrom + intensityTo) / 2;
     }
 
+    /** The same with its time known. */
+    PlannedStep taking(double otherSeconds) {
+        return new PlannedStep(flat, otherSeconds, metres, basis, from, to, low, high, intensityFrom, intensityTo);
+    }
+
     public boolean isRamp() {
         return from < to || from > to; // NaN is no ramp
     }

@@ -57,13 +57,7 @@ public record Rescue(int repetition, int second, int moreRestSeconds, int lowerP
                     zones,
                     (step, hard) -> hard || !(step.length() instanceof Length.Time time)
                             ? step
-                            : new Step(
-                                    step.name(),
-                                    new Length.Time(Math.min(86_400, time.seconds() + added)),
-                                    step.target(),
-                                    step.cadence(),
-                                    step.posture(),
-                                    step.cue()),
+                            : step.lasting(new Length.Time(Math.min(86_400, time.seconds() + added))),
                     true);
             if (longer == null) return 0;
             if (isPossible(longer, zones)) return more;
@@ -75,18 +69,7 @@ public record Rescue(int repetition, int second, int moreRestSeconds, int lowerP
         for (int percent = 1; percent <= MOST_LOWER; percent++) {
             double factor = 1 - percent / 100.0;
             Workout lower = changed(
-                    workout,
-                    zones,
-                    (step, hard) -> !hard
-                            ? step
-                            : new Step(
-                                    step.name(),
-                                    step.length(),
-                                    lowered(step.target(), factor),
-                                    step.cadence(),
-                                    step.posture(),
-                                    step.cue()),
-                    false);
+                    workout, zones, (step, hard) -> hard ? step.at(lowered(step.target(), factor)) : step, false);
             if (lower != null && isPossible(lower, zones)) return percent;
         }
         return 0;
@@ -98,6 +81,8 @@ public record Rescue(int repetition, int second, int moreRestSeconds, int lowerP
                     Math.max(1, p.from() * factor), Math.max(1, p.to() * factor), p.ramp(), p.basis());
         if (target instanceof Target.Absolute a)
             return new Target.Absolute(a.from() * factor, a.to() * factor, a.ramp(), a.basis());
+        if (target instanceof Target.Max m)
+            return new Target.Max(Math.max(30, m.from() * factor), Math.max(30, m.to() * factor));
         return target;
     }
 

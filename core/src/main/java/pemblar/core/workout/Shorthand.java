@@ -81,6 +81,7 @@ public final class Shorthand {
     private Step step(String name) {
         Length length = length();
         Target target = null;
+        double gradient = 0;
         Cadence cadence = null;
         Posture posture = Posture.ANY;
         String cue = "";
@@ -90,24 +91,26 @@ public final class Shorthand {
             else if (in.word("seated")) posture = Posture.SEATED;
             else if (in.word("standing")) posture = Posture.STANDING;
             else if (in.word("any")) posture = Posture.ANY;
+            else if (in.word("at")) gradient = gradient();
             else if (in.isCadence()) cadence = new CadenceReader(in).read();
             else if (target == null) target = new TargetReader(in).read();
-            else throw in.expected("a cadence, seated, standing, a cue in quotes, a comma or a new line");
+            else
+                throw in.expected(
+                        "a gradient as at 5%, a cadence, seated, standing, a cue in quotes, a comma or a new line");
         }
-        if (target == null)
-            throw in.expected(
-                    "a target such as 95%, 60-65%, 45>65%, z2, 240W, 150bpm, 4:10/km, 1:45/100m, rpe 6, open or rest");
+        if (target == null) throw in.expected(TargetReader.ACCEPTED);
         Target found = target;
+        double slope = gradient;
         Cadence turning = cadence;
         Posture held = posture;
         String said = cue;
-        return in.checked(() -> new Step(name, length, found, turning, held, said));
+        return in.checked(() -> new Step(name, length, found, slope, turning, held, said));
     }
 
     private Length length() {
         in.mark();
         if (in.word("lap")) return new Length.LapKey();
-        if (in.word("until")) return untilHeartRate();
+        if (in.word("until")) return until();
         double seconds = 0;
         boolean any = false;
         while (in.atDigit()) {
@@ -121,7 +124,9 @@ public final class Shorthand {
             any = true;
             if (!in.nextIsTime()) break;
         }
-        if (!any) throw in.expected("a length such as 90s, 15min, 1h30min, 800m, 3km, 1mi, lap or until hr<120");
+        if (!any)
+            throw in.expected(
+                    "a length such as 90s, 15min, 1h30min, 800m, 3km, 1mi, lap, until hr<120 or until reserve>90%");
         int whole = (int) Math.round(Math.min(seconds, 1e6));
         if (whole < 1 || whole > 86_400) throw in.refused("a length from 1 s to 24 h");
         return new Length.Time(whole);
@@ -133,8 +138,31 @@ public final class Shorthand {
         return new Length.Distance(metres);
     }
 
+    private double gradient() {
+        boolean falling = in.skip('-');
+        double percent = in.number();
+        in.require('%', "'%' after the gradient, as in at 5%");
+        if (!(percent <= 40)) throw in.refused("a gradient from -40 to 40 %");
+        return falling ? 0 - percent : percent;
+    }
+
+    private Length until() {
+        if (in.word("reserve")) return untilReserve();
+        if (!in.word("hr"))
+            throw in.expected("hr< and a heart rate, or reserve< or reserve> and a share, as in until reserve<20%");
+        return untilHeartRate();
+    }
+
+    private Length untilReserve() {
+        boolean back = in.skip('>');
+        if (!back) in.require('<', "'<' or '>' and a share of the reserve, as in until reserve<20%");
+        double percent = in.number();
+        in.require('%', "'%' after the share, as in until reserve<20%");
+        if (!(percent <= 99 && percent == Math.rint(percent))) throw in.refused("a whole share from 0 to 99 %");
+        return new Length.ReserveAt(back, (int) percent);
+    }
+
     private Length untilHeartRate() {
-        if (!in.word("hr")) throw in.expected("hr< and a heart rate, as in until hr<120");
         in.require('<', "'<' and a heart rate, as in until hr<120");
         double bpm = in.number();
         in.word("bpm");

@@ -33,6 +33,7 @@ public final class ShorthandText {
 
     private static String step(Step step, Sport sport) {
         String text = length(step.length()) + " " + target(step.target(), sport);
+        if (step.gradientPercent() != 0) text += " at " + number(step.gradientPercent()) + "%";
         if (step.cadence() != null) text += " " + cadence(step.cadence()) + (sport.countsSteps() ? "spm" : "rpm");
         if (step.posture() != Posture.ANY) text += " " + step.posture().name().toLowerCase(java.util.Locale.ROOT);
         return step.cue().isEmpty() ? text : text + " \"" + step.cue() + "\"";
@@ -43,6 +44,8 @@ public final class ShorthandText {
         if (length instanceof Length.Time time) return time(time.seconds());
         if (length instanceof Length.Distance distance) return distance(distance.metres());
         if (length instanceof Length.HeartRateBelow below) return "until hr<" + below.bpm();
+        if (length instanceof Length.ReserveAt reserve)
+            return "until reserve" + (reserve.back() ? ">" : "<") + reserve.percent() + "%";
         return "lap";
     }
 
@@ -68,6 +71,8 @@ public final class ShorthandText {
         if (target instanceof Target.Zone z)
             return "z" + z.from() + (z.to() > z.from() ? "-" + z.to() : "")
                     + (z.basis() == null ? "" : " " + z.basis().key());
+        if (target instanceof Target.Max m)
+            return m.from() == 100 && m.to() == 100 ? "max" : span(m.from(), m.to(), false) + "%max";
         if (target instanceof Target.Effort e) return "rpe " + span(e.from(), e.to(), false);
         if (target instanceof Target.Absolute a) return absolute(a, sport);
         return target instanceof Target.Rest ? "rest" : "open";

@@ -43,6 +43,18 @@ public sealed interface Target {
         }
     }
 
+    /**
+     * Percent of the highest power that leaves the chosen reserve at the lowest point of the repeat that the step
+     * stands in (computation, section 17).
+     */
+    record Max(double from, double to) implements Target {
+        public Max {
+            check("percent of max", from, 30, 150);
+            check("percent of max", to, 30, 150);
+            band(from, to, false);
+        }
+    }
+
     record Open() implements Target {}
 
     /** Standing or lying still, as at the wall of a pool. */

@@ -2,8 +2,8 @@ package pemblar.core.workout;
 
 /** Reads a target of the shorthand. */
 final class TargetReader {
-    private static final String ACCEPTED =
-            "a target such as 95%, 60-65%, 45>65%, z2, 240W, 150bpm, 4:10/km, 1:45/100m, rpe 6, open or rest";
+    static final String ACCEPTED =
+            "a target such as 95%, 60-65%, 45>65%, 97%max, z2, 240W, 150bpm, 4:10/km, 1:45/100m, rpe 6, open or rest";
     private final Scanner in;
 
     TargetReader(Scanner in) {
@@ -11,6 +11,7 @@ final class TargetReader {
     }
 
     Target read() {
+        if (in.word("max")) return new Target.Max(100, 100);
         if (in.word("open")) return new Target.Open();
         if (in.word("rest")) return new Target.Rest();
         if (in.word("rpe")) return effort();
@@ -60,6 +61,7 @@ final class TargetReader {
         boolean ramp = in.skip('>');
         double to = ramp || in.skip('-') ? in.number() : from;
         if (in.skip('%')) {
+            if (in.word("max")) return max(from, to, ramp);
             Basis basis = basis();
             if (!(Math.min(from, to) >= 1 && Math.max(from, to) <= 300)) throw in.refused("1 to 300 % of threshold");
             return in.checked(() ->
@@ -68,6 +70,13 @@ final class TargetReader {
         if (in.word("w")) return absolute(from, to, ramp, Basis.POWER, "1 to 2500 W");
         if (in.word("bpm")) return absolute(from, to, ramp, Basis.HEART_RATE, "40 to 240 bpm");
         throw in.expected("%, W, bpm, /km, rpm or spm after the number");
+    }
+
+    private Target max(double from, double to, boolean ramp) {
+        if (ramp) throw in.refused("one value or a band of the highest power, as in 95-100%max");
+        if (!(Math.min(from, to) >= 30 && Math.max(from, to) <= 150))
+            throw in.refused("30 to 150 % of the highest power");
+        return new Target.Max(Math.min(from, to), Math.max(from, to));
     }
 
     private Target absolute(double from, double to, boolean ramp, Basis basis, String accepted) {

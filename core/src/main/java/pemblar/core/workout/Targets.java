@@ -37,6 +37,10 @@ final class Targets {
                     MOST_ZONE);
             return new Target.Zone((int) ends[0], (int) ends[1], z.basis());
         }
+        if (target instanceof Target.Max m) {
+            double[] ends = ends(m.from(), m.to(), false, Math.rint(first), Math.rint(second), 30, 150);
+            return new Target.Max(ends[0], ends[1]);
+        }
         if (target instanceof Target.Effort e) {
             double[] ends = ends(
                     e.from(),

@@ -45,6 +45,7 @@ class ShorthandRoundTripTest {
                         names(),
                         lengths(),
                         targets(),
+                        Arbitraries.of(0.0, 0.0, 5.0, -3.5, 40.0),
                         cadences(),
                         Arbitraries.of(Posture.class),
                         Arbitraries.of("", "hands light", "ease, then: go (5 x)"))
@@ -63,6 +64,10 @@ class ShorthandRoundTripTest {
                 Arbitraries.integers().between(1, 1200).map(Length.Time::new),
                 Arbitraries.integers().between(1, 30_000).map(m -> new Length.Distance(m)),
                 Arbitraries.integers().between(60, 180).map(Length.HeartRateBelow::new),
+                Combinators.combine(
+                                Arbitraries.of(true, false),
+                                Arbitraries.integers().between(0, 99))
+                        .as(Length.ReserveAt::new),
                 Arbitraries.just(new Length.LapKey()));
     }
 
@@ -86,6 +91,7 @@ class ShorthandRoundTripTest {
                         .between(150, 600)
                         .map(s -> new Target.Absolute(1000.0 / s, 1000.0 / s, false, Basis.PACE)),
                 Arbitraries.integers().between(0, 10).map(r -> new Target.Effort(r, r)),
+                Combinators.combine(low, more).as((a, b) -> new Target.Max(Math.min(a, 110), Math.min(a, 110) + b)),
                 Arbitraries.just(new Target.Open()));
     }
 

@@ -55,6 +55,7 @@ final class FitDesign {
         boolean rests = notes.remove(FitWorkout.REST);
         Posture posture =
                 notes.remove("seated") ? Posture.SEATED : notes.remove("standing") ? Posture.STANDING : Posture.ANY;
+        FitNotes read = FitNotes.read(notes);
         String effort = notes.stream()
                 .filter(n -> n.matches("effort \\d+(\\.\\d+)?(-\\d+(\\.\\d+)?)? of 10"))
                 .findFirst()
@@ -65,8 +66,9 @@ final class FitDesign {
                 : absolute(step, rising, falling);
         return new Step(
                 cut(step.name(), LONGEST_NAME),
-                length(step),
+                read.end() == null ? length(step) : read.end(),
                 target,
+                read.gradientPercent(),
                 cadence(step),
                 posture,
                 cut(String.join(", ", notes).replace('"', '\''), LONGEST_CUE));

@@ -108,7 +108,11 @@ public final class FitWorkouts {
             notes.add(step.posture().name().toLowerCase(java.util.Locale.ROOT));
         if (step.target() instanceof Target.Effort e)
             notes.add("effort " + (e.from() == e.to() ? trim(e.to()) : trim(e.from()) + "-" + trim(e.to())) + " of 10");
+        if (step.target() instanceof Target.Max && planned.basis() == null)
+            notes.add("the highest power needs critical power and W'");
         if (step.target() instanceof Target.Rest) notes.add(FitWorkout.REST);
+        if (step.length() instanceof Length.ReserveAt end) notes.add(FitNotes.reserve(end));
+        if (step.gradientPercent() != 0) notes.add(FitNotes.gradient(step.gradientPercent()));
         if (!step.cue().isEmpty()) notes.add(step.cue());
         return String.join(", ", notes);
     }

@@ -49,6 +49,7 @@ public final class WorkoutJson {
         Step step = (Step) element;
         map.put("length", length(step.length()));
         map.put("target", target(step.target()));
+        if (step.gradientPercent() != 0) map.put("gradientPercent", step.gradientPercent());
         if (step.cadence() != null)
             map.put(
                     "cadence",
@@ -63,6 +64,8 @@ public final class WorkoutJson {
         if (length instanceof Length.Time time) return Map.of("seconds", time.seconds());
         if (length instanceof Length.Distance distance) return Map.of("metres", distance.metres());
         if (length instanceof Length.HeartRateBelow below) return Map.of("heartRateBelow", below.bpm());
+        if (length instanceof Length.ReserveAt reserve)
+            return Map.of(reserve.back() ? "reserveAbove" : "reserveBelow", reserve.percent());
         return Map.of("lapKey", true);
     }
 
@@ -71,6 +74,7 @@ public final class WorkoutJson {
         if (target instanceof Target.Percent p) put(map, "percent", p.from(), p.to(), p.ramp(), p.basis());
         if (target instanceof Target.Zone z) put(map, "zone", z.from(), z.to(), false, z.basis());
         if (target instanceof Target.Absolute a) put(map, "absolute", a.from(), a.to(), a.ramp(), a.basis());
+        if (target instanceof Target.Max m) put(map, "max", m.from(), m.to(), false, null);
         if (target instanceof Target.Effort e) put(map, "effort", e.from(), e.to(), false, null);
         if (target instanceof Target.Open) map.put("kind", "open");
         if (target instanceof Target.Rest) map.put("kind", "rest");
@@ -122,6 +126,7 @@ public final class WorkoutJson {
                 name,
                 length(node.path("length")),
                 target(node.path("target")),
+                node.path("gradientPercent").asDouble(0),
                 cadence.isObject()
                         ? new Cadence(
                                 cadence.path("low").asInt(0),
@@ -136,8 +141,13 @@ public final class WorkoutJson {
         if (node.has("metres")) return new Length.Distance(node.path("metres").asDouble(0));
         if (node.has("heartRateBelow"))
             return new Length.HeartRateBelow(node.path("heartRateBelow").asInt(0));
+        if (node.has("reserveBelow"))
+            return new Length.ReserveAt(false, node.path("reserveBelow").asInt(-1));
+        if (node.has("reserveAbove"))
+            return new Length.ReserveAt(true, node.path("reserveAbove").asInt(-1));
         if (node.has("lapKey")) return new Length.LapKey();
-        throw new IllegalArgumentException("length must have seconds, metres, heartRateBelow or lapKey");
+        throw new IllegalArgumentException(
+                "length must have seconds, metres, heartRateBelow, reserveBelow, reserveAbove or lapKey");
     }
 
     private static Target target(JsonNode node) {
@@ -150,10 +160,12 @@ public final class WorkoutJson {
             case "zone" -> new Target.Zone((int) from, (int) to, basis);
             case "absolute" -> new Target.Absolute(from, to, ramp, basis);
             case "effort" -> new Target.Effort(from, to);
+            case "max" -> new Target.Max(from, to);
             case "open" -> new Target.Open();
             case "rest" -> new Target.Rest();
             default ->
-                throw new IllegalArgumentException("target kind must be percent, zone, absolute, effort, open or rest");
+                throw new IllegalArgumentException(
+                        "target kind must be percent, zone, absolute, max, effort, open or rest");
         };
     }
 }

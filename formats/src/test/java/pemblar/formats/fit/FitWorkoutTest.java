@@ -57,6 +57,34 @@ class FitWorkoutTest {
     }
 
     @Test
+    void whatTheFormatHasNoFieldForStandsInTheNotesAndComesBack() {
+        Thresholds values = RIDER.with(Quantity.CRITICAL_POWER, 210).with(Quantity.W_PRIME, 15_000);
+        String text = "4 x (until reserve<20% 320W at 6% standing \"go\", until reserve>90% 100W), 10min 120W at -2.5%";
+        Workout design = Shorthand.read(text, Sport.RIDE).workout().orElseThrow();
+        FitWorkout file = FitWorkout.read(
+                        FitWorkouts.of("Bursts", design, values).write(7, Instant.EPOCH.plusSeconds(1_750_000_000L)))
+                .workout();
+        assertEquals(Ends.LAP_KEY, file.steps().get(0).ends());
+        assertTrue(file.steps().get(0).notes().contains("until the reserve is below 20 %"));
+        assertEquals(
+                "4 x (until reserve<20% 304-336W at 6% standing \"go\", until reserve>90% 95-105W), "
+                        + "10min 114-126W at -2.5%",
+                pemblar.core.workout.ShorthandText.of(FitWorkouts.design(file)));
+    }
+
+    @Test
+    void theHighestPowerBecomesWattsAndTheJsonKeepsTheWord() {
+        Thresholds values = RIDER.with(Quantity.CRITICAL_POWER, 210).with(Quantity.W_PRIME, 15_000);
+        Workout design = Shorthand.read("6 x (3min 97%max, 3min 50%), until reserve>90% 50%, 1km z2 at 4%", Sport.RIDE)
+                .workout()
+                .orElseThrow();
+        assertEquals(design, WorkoutJson.read(WorkoutJson.write(design)));
+        FitStep first = FitWorkouts.of("Six", design, values).steps().get(0);
+        assertEquals(Basis.POWER, first.basis());
+        assertTrue(first.low() > 210 && first.high() < 320, first.toString());
+    }
+
+    @Test
     void theDesignIndexIsTheIndexInTheFile() {
         Workout design = Shorthand.read(TEXT, Sport.RIDE).workout().orElseThrow();
         FitWorkout file = workout();
