@@ -2,6 +2,7 @@
 // is.
 const board = () => document.getElementById('board');
 let focusAfter = null;
+let focusLine = false;
 
 function send(path, values) {
   const b = board();
@@ -133,6 +134,36 @@ document.addEventListener('pointerup', event => {
     send(`days/${event.altKey || event.ctrlKey ? 'copy' : 'move'}`, {first: span.first, last: span.last, target});
 });
 
+// The line up to which the plan is shared is dragged to another day, or moved by the arrow keys.
+let lined = null;
+document.addEventListener('pointerdown', event => {
+  const handle = event.target.closest?.('.shared-handle');
+  if (!handle || event.button !== 0) return;
+  lined = handle;
+  handle.setPointerCapture(event.pointerId);
+  event.preventDefault();
+});
+document.addEventListener('pointermove', event => {
+  if (!lined) return;
+  document.querySelectorAll('.day.is-target').forEach(day => day.classList.remove('is-target'));
+  dayUnder(event)?.classList.add('is-target');
+});
+document.addEventListener('pointerup', event => {
+  if (!lined) return;
+  const until = dayUnder(event)?.dataset.day;
+  const {day} = lined.dataset;
+  lined = null;
+  if (until && until !== day) send('share', {until});
+});
+document.addEventListener('keydown', event => {
+  const handle = event.target.closest?.('.shared-handle');
+  const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+  if (!handle || !by) return;
+  focusLine = true;
+  send('share', {until: otherDay(handle.dataset.day, by)});
+  event.preventDefault();
+});
+
 // Dialogs are shared: what they are about is filled in when they open.
 let about = {};
 
@@ -259,6 +290,8 @@ document.addEventListener('htmx:afterSwap', () => {
   }
   if (focusAfter) document.getElementById(focusAfter)?.focus();
   focusAfter = null;
+  if (focusLine) document.querySelector('.shared-handle')?.focus();
+  focusLine = false;
 });
 
 if (window.Sortable) sortable();

@@ -110,7 +110,7 @@ class Situations {
 
     private static List<Situation.Behind> behind(List<Slab> slabs, LocalDate today) {
         return slabs.stream()
-                .filter(s -> s.day().isBefore(today) && s.hasPlan())
+                .filter(s -> s.day().isBefore(today) && s.hasPlan() && !s.draft())
                 .map(s -> new Situation.Behind(
                         session(s),
                         s.done() == null

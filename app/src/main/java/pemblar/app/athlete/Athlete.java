@@ -14,12 +14,32 @@ import pemblar.core.threshold.Sex;
  * An athlete as other features see one. Days are local to {@code zone}.
  *
  * @param sports what is trained, the first one first; never empty
+ * @param draftsSeen whether the person who asks sees what a coach has not shared yet: another who may plan
+ * @param sharedUntil what a coach plans up to this day is shared at once; null when there is no such day
  */
-public record Athlete(long id, String name, List<Sport> sports, Sex sex, ZoneId zone, LoadTrend.Settings trend)
+public record Athlete(
+        long id,
+        String name,
+        List<Sport> sports,
+        Sex sex,
+        ZoneId zone,
+        LoadTrend.Settings trend,
+        boolean draftsSeen,
+        LocalDate sharedUntil)
         implements OfAthlete {
+    /** As the athlete sees the plan. */
+    public Athlete(long id, String name, List<Sport> sports, Sex sex, ZoneId zone, LoadTrend.Settings trend) {
+        this(id, name, sports, sex, zone, trend, false, null);
+    }
+
     public Athlete {
         sports = List.copyOf(sports);
         if (sports.isEmpty()) throw new IllegalArgumentException("an athlete must train at least one sport");
+    }
+
+    /** The same for somebody who sees drafts, or does not. */
+    public Athlete seeingDrafts(boolean seen) {
+        return new Athlete(id, name, sports, sex, zone, trend, seen, sharedUntil);
     }
 
     /** What the athlete trains first: the sport that stands where nobody chose one. */

@@ -16,8 +16,22 @@ interface AthleteRepository extends Repository<AthleteRow, Long> {
     @Query("select a from AthleteRow a where a.id = :id and " + SEEN)
     Optional<AthleteRow> findSeen(long id, long account);
 
-    @Query("select a from AthleteRow a where " + SEEN + " order by a.name")
-    List<AthleteRow> findAllSeen(long account);
+    /** An athlete, and whether the person who asks plans for them; null for the athlete. */
+    record Seen(AthleteRow athlete, Boolean plans) {
+        Athlete toAthlete() {
+            return athlete.toAthlete(Boolean.TRUE.equals(plans));
+        }
+    }
+
+    String WITH_ROLE = "select new pemblar.app.athlete.AthleteRepository$Seen(a, c.plans) from AthleteRow a left join "
+            + "CoachingRow c on c.athleteId = a.id and c.coachAccountId = :account and c.acceptedAt is not null and "
+            + "c.endedAt is null and a.accountId <> :account where (a.accountId = :account or c.plans is not null) ";
+
+    @Query(WITH_ROLE + "and a.id = :id")
+    Optional<Seen> findWithRole(long id, long account);
+
+    @Query(WITH_ROLE + "order by a.name")
+    List<Seen> findAllWithRole(long account);
 
     @Query("select a.id from AthleteRow a where a.accountId = :account")
     Optional<Long> findOwn(long account);

@@ -7,6 +7,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
@@ -34,6 +35,7 @@ class AthleteRow {
     double acuteDays = LoadTrend.Settings.DEFAULT.acuteDays();
     double chronicDays = LoadTrend.Settings.DEFAULT.chronicDays();
     Double startChronic;
+    LocalDate sharedUntil;
 
     protected AthleteRow() {}
 
@@ -53,7 +55,8 @@ class AthleteRow {
         return Arrays.stream(sports.split(",")).map(Sport::valueOf).toList();
     }
 
-    Athlete toAthlete() {
+    /** @param draftsSeen by the person who asks */
+    Athlete toAthlete(boolean draftsSeen) {
         double start = startChronic == null ? Double.NaN : startChronic;
         return new Athlete(
                 id,
@@ -61,6 +64,8 @@ class AthleteRow {
                 trained(),
                 sex,
                 ZoneId.of(timeZone),
-                new LoadTrend.Settings(acuteDays, chronicDays, start, start));
+                new LoadTrend.Settings(acuteDays, chronicDays, start, start),
+                draftsSeen,
+                sharedUntil);
     }
 }

@@ -1,6 +1,7 @@
 package pemblar.app.athlete;
 
 import java.time.DateTimeException;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -26,23 +27,23 @@ public class AthleteService {
     /** @throws NotFoundException when there is no such athlete for this person */
     @Transactional(readOnly = true)
     public Athlete require(long athleteId, Viewer viewer) {
-        return athletes.findSeen(athleteId, viewer.accountId())
-                .map(AthleteRow::toAthlete)
+        return athletes.findWithRole(athleteId, viewer.accountId())
+                .map(AthleteRepository.Seen::toAthlete)
                 .orElseThrow(() -> new NotFoundException("athlete"));
     }
 
-    /** For jobs, which act for a person who was checked when they were queued. */
+    /** For jobs, which act for a person who was checked when they were queued; without drafts. */
     @Transactional(readOnly = true)
     public Athlete forJob(long athleteId) {
         return athletes.findById(athleteId)
-                .map(AthleteRow::toAthlete)
+                .map(row -> row.toAthlete(false))
                 .orElseThrow(() -> new NotFoundException("athlete"));
     }
 
     @Transactional(readOnly = true)
     public List<Athlete> roster(Viewer viewer) {
-        return athletes.findAllSeen(viewer.accountId()).stream()
-                .map(AthleteRow::toAthlete)
+        return athletes.findAllWithRole(viewer.accountId()).stream()
+                .map(AthleteRepository.Seen::toAthlete)
                 .toList();
     }
 
@@ -61,7 +62,7 @@ public class AthleteService {
     @Transactional
     public Athlete create(Viewer viewer, List<Sport> sports, String zone) {
         return athletes.save(new AthleteRow(viewer.accountId(), viewer.name(), sports, Sex.NOT_GIVEN, zone(zone)))
-                .toAthlete();
+                .toAthlete(false);
     }
 
     /** What the athlete trains, the first one first. */
@@ -75,6 +76,20 @@ public class AthleteService {
     @Transactional
     public void setSex(long athleteId, Viewer viewer, Sex sex) {
         athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete")).sex = sex;
+    }
+
+    /** What a coach plans up to this day is shared at once. */
+    @Transactional
+    public void setSharedUntil(long athleteId, Viewer viewer, LocalDate day) {
+        athletes.findSeen(athleteId, viewer.accountId())
+                .orElseThrow(() -> new NotFoundException("athlete"))
+                .sharedUntil = day;
+    }
+
+    /** The same when a change is taken back; null for no such day. */
+    @Transactional
+    public void putSharedUntil(long athleteId, LocalDate day) {
+        athletes.findById(athleteId).ifPresent(row -> row.sharedUntil = day);
     }
 
     /** Load per day that the athlete was used to before the first session; it begins the load trend. */

@@ -133,7 +133,7 @@ public class BenchService {
      * Not in one transaction: a file leaves the outbox only after its upload is committed.
      */
     public int sync(long athleteId, Viewer viewer) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+        Athlete athlete = athletes.require(athleteId, viewer).seeingDrafts(false);
         LocalDate today = athlete.dayOf(clock.instant());
         List<DeviceFolder.DeviceFile> files = new ArrayList<>();
         for (Slab slab : sessions.between(athlete, today, today.plusDays(DAYS_ON_DEVICE)))

@@ -127,7 +127,7 @@ class CalendarService {
                         null,
                         event.priority() + " · " + event.name(),
                         ""));
-        for (Whole session : sessions.wholeBetween(athlete, from, today.plusDays(DAYS_AHEAD)))
+        for (Whole session : sessions.wholeBetween(athlete.seeingDrafts(false), from, today.plusDays(DAYS_AHEAD)))
             if (session.slab().done() == null && session.slab().hasPlan()) entries.add(entry(athlete, session));
         return PlanCalendar.write("Plan of " + athlete.name(), entries, clock.instant());
     }

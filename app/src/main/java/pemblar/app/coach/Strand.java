@@ -8,8 +8,12 @@ record Strand(List<Reason> reasons, List<Day> days, double weight) {
     /** @param since the day from which on it holds; null for something that lies ahead */
     record Reason(String text, double weight, LocalDate since) {}
 
-    /** @param event the priority of an event of the day; empty without one */
-    record Day(LocalDate day, double planned, double done, boolean checkin, String event, String label) {}
+    /**
+     * @param planned load that the athlete sees; {@code drafts} what is not shared yet @param event the priority of an
+     *     event of the day; empty without one
+     */
+    record Day(
+            LocalDate day, double planned, double drafts, double done, boolean checkin, String event, String label) {}
 
     static Strand of(List<Reason> reasons, List<Day> days) {
         List<Reason> sorted = reasons.stream()

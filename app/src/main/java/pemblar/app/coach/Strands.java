@@ -32,6 +32,8 @@ class Strands {
     private static final int DAYS_TO_EVENT = 14;
     private static final int DAYS_WITHOUT_REST = 12;
     private static final int SILENT_DAYS = 7;
+    private static final double DRAFTS_SOON = 50;
+    private static final double DRAFTS_LATER = 32;
     private static final Map<Trigger.Kind, Double> WEIGHTS = weights();
     private final TrendService trends;
     private final SessionService sessions;
@@ -73,20 +75,43 @@ class Strands {
         return weights;
     }
 
-    Strand of(Athlete athlete) {
+    /** What is said rests on the plan that the athlete sees; drafts stand beside it. */
+    Strand of(Athlete asked) {
+        Athlete athlete = asked.seeingDrafts(false);
         Trend trend = trends.of(athlete);
         LocalDate today = trend.today();
-        List<Slab> slabs = sessions.between(athlete, today.minusDays(DAYS_BEHIND), today.plusDays(DAYS_AHEAD));
+        List<Slab> slabs =
+                sessions.between(asked.seeingDrafts(true), today.minusDays(DAYS_BEHIND), today.plusDays(DAYS_AHEAD));
+        List<Slab> drafts = slabs.stream()
+                .filter(s -> s.draft() && !s.day().isBefore(today))
+                .toList();
+        slabs = slabs.stream().filter(s -> !s.draft()).toList();
         NavigableMap<LocalDate, Checkin> mornings = checkins.between(athlete, today.minusDays(DAYS_BEHIND), today);
         List<SeasonEvent> events = plan.events(athlete);
         List<Reason> reasons = new ArrayList<>();
         for (Trigger trigger : adjusting.open(athlete, trend).triggers())
-            reasons.add(new Reason(trigger.text(), WEIGHTS.get(trigger.kind()), null));
+            if (drafts.isEmpty() || trigger.kind() != Trigger.Kind.RUNNING_OUT)
+                reasons.add(new Reason(trigger.text(), WEIGHTS.get(trigger.kind()), null));
+        drafts(drafts, today, reasons);
         note(athlete, today, reasons);
         event(events, today, reasons);
         rest(slabs, today, reasons);
         silence(slabs, mornings, today, reasons);
-        return Strand.of(reasons, days(slabs, mornings, events, today));
+        return Strand.of(reasons, days(slabs, drafts, mornings, events, today));
+    }
+
+    private static void drafts(List<Slab> drafts, LocalDate today, List<Reason> reasons) {
+        if (drafts.isEmpty()) return;
+        LocalDate first = drafts.get(0).day();
+        long days = ChronoUnit.DAYS.between(today, first);
+        reasons.add(new Reason(
+                (drafts.size() == 1
+                                ? "A draft of the next 7 days was"
+                                : drafts.size() + " drafts of the next 7 days were")
+                        + " never shared; the first is for "
+                        + (days == 0 ? "today" : days == 1 ? "tomorrow" : new Shown().day(first)) + ".",
+                days <= 1 ? DRAFTS_SOON : DRAFTS_LATER,
+                null));
     }
 
     /** The newest note is the athlete's: nobody has answered. */
@@ -137,7 +162,11 @@ class Strands {
     }
 
     private static List<Day> days(
-            List<Slab> slabs, NavigableMap<LocalDate, Checkin> mornings, List<SeasonEvent> events, LocalDate today) {
+            List<Slab> slabs,
+            List<Slab> drafts,
+            NavigableMap<LocalDate, Checkin> mornings,
+            List<SeasonEvent> events,
+            LocalDate today) {
         List<Day> days = new ArrayList<>();
         for (LocalDate day = today.minusDays(DAYS_BEHIND);
                 !day.isAfter(today.plusDays(DAYS_AHEAD));
@@ -145,6 +174,10 @@ class Strands {
             LocalDate on = day;
             List<Slab> here = slabs.stream().filter(s -> s.day().equals(on)).toList();
             double planned = here.stream()
+                    .mapToDouble(s -> s.plannedLoad() == null ? 0 : s.plannedLoad())
+                    .sum();
+            double unshared = drafts.stream()
+                    .filter(s -> s.day().equals(on))
                     .mapToDouble(s -> s.plannedLoad() == null ? 0 : s.plannedLoad())
                     .sum();
             double done = here.stream()
@@ -163,11 +196,13 @@ class Strands {
             days.add(new Day(
                     day,
                     planned,
+                    unshared,
                     done,
                     mornings.containsKey(day),
                     event,
                     new Shown().day(day) + ": " + titles + ", load " + Math.round(done) + " of "
-                            + Math.round(planned)));
+                            + Math.round(planned)
+                            + (unshared > 0 ? ", drafts of " + Math.round(unshared) + " not shared" : "")));
         }
         return days;
     }

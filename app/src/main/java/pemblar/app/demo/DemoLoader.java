@@ -117,6 +117,8 @@ class DemoLoader implements ApplicationRunner {
     private final AtomicInteger taken = new AtomicInteger();
     private final AccountService accounts;
     private final AthleteService athletes;
+    private static final int DAYS_SHARED = 10;
+    private final DemoDrafts drafts;
     private final CoachingService coachings;
     private final DemoMornings mornings;
     private final DemoRoster roster;
@@ -146,7 +148,9 @@ class DemoLoader implements ApplicationRunner {
             InstantSource clock,
             CoachingService coachings,
             DemoMornings mornings,
+            DemoDrafts drafts,
             DemoRoster roster) {
+        this.drafts = drafts;
         this.roster = roster;
         this.mornings = mornings;
         this.coachings = coachings;
@@ -186,6 +190,7 @@ class DemoLoader implements ApplicationRunner {
                 tests.add(demo, athlete, viewer, today(athlete));
                 words.add(demo, athlete, viewer, coach);
                 mornings.add(demo, athlete, today(athlete));
+                if (demo.sports().get(0) == Sport.RUN) drafts.add(athlete, coach, DAYS_SHARED);
                 return count;
             }));
         }

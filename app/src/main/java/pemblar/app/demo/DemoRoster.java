@@ -66,6 +66,8 @@ class DemoRoster {
     private static final int RUNS_OUT = 11;
     private static final int SLIPPED = 14;
     private static final int SLIPPED_TOO = 17;
+    private static final int UNSHARED = 5;
+    private static final int UNSHARED_TOO = 16;
     private final AccountService accounts;
     private final AthleteService athletes;
     private final CoachingService coachings;
@@ -75,6 +77,7 @@ class DemoRoster {
     private final CheckinService checkins;
     private final PlanService plan;
     private final MorningService morning;
+    private final DemoDrafts drafts;
     private final InstantSource clock;
 
     DemoRoster(
@@ -87,7 +90,9 @@ class DemoRoster {
             CheckinService checkins,
             PlanService plan,
             MorningService morning,
+            DemoDrafts drafts,
             InstantSource clock) {
+        this.drafts = drafts;
         this.accounts = accounts;
         this.athletes = athletes;
         this.coachings = coachings;
@@ -114,6 +119,7 @@ class DemoRoster {
             morning.member(coach, groups.get(i % groups.size()), athlete.id(), true);
             weeks(i, athlete, viewer);
             mornings(i, athlete);
+            if (i == UNSHARED || i == UNSHARED_TOO) drafts.add(athlete, coach, 2);
         }
     }
 

@@ -15,6 +15,7 @@ import pemblar.app.frame.Viewer;
 @Service
 public class NoteService {
     private static final int LONGEST = 2000;
+    private static final int MOST_OF_OTHERS = 10;
     private static final int MOST_FOUND = 2000;
     private final JdbcClient sql;
     private final AthleteService athletes;
@@ -94,7 +95,7 @@ public class NoteService {
         return sql.sql("select n.id, n.session_id, s.title, n.body, n.author, n.author_id = a.account_id as "
                         + "own, n.written_at from note n join session s on s.id = n.session_id join "
                         + "athlete a on a.id = n.athlete_id where n.athlete_id = ? and s.deleted_at "
-                        + "is null order by n.id desc limit ?")
+                        + "is null and (not s.draft or s.recording_id is not null) order by n.id desc limit ?")
                 .params(athleteId, count)
                 .query((rs, i) -> new Latest(
                         rs.getLong(1),
@@ -105,6 +106,16 @@ public class NoteService {
                         rs.getBoolean(6),
                         rs.getTimestamp(7).toInstant()))
                 .list();
+    }
+
+    /**
+     * Notes that others wrote since a moment, the newest first. For an athlete whom the caller has already asked for.
+     */
+    @Transactional(readOnly = true)
+    public List<Latest> ofOthers(long athleteId, java.time.Instant since) {
+        return latest(athleteId, MOST_OF_OTHERS).stream()
+                .filter(note -> !note.byAthlete() && note.writtenAt().isAfter(since))
+                .toList();
     }
 
     /**

@@ -10,8 +10,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import pemblar.app.adjust.AdjustService;
-import pemblar.app.checkin.CheckinForms;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.ScheduleService;
@@ -20,68 +18,30 @@ import pemblar.app.undo.UndoService;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
 
-/** The board and today. Every change answers with the board as it then is. */
+/** The board. Every change answers with the board as it then is. */
 @Controller
 @RequestMapping("/a/{athleteId}")
 class BoardController {
     private final Pages pages;
     private final BoardPage page;
-    private final BoardService board;
     private final ScheduleService schedule;
     private final UndoService undo;
     private final SessionService sessions;
     private final WorkoutService workouts;
-    private final CheckinForms forms;
-    private final AdjustService adjusting;
 
     BoardController(
             Pages pages,
             BoardPage page,
-            BoardService board,
             ScheduleService schedule,
             UndoService undo,
             SessionService sessions,
-            WorkoutService workouts,
-            CheckinForms forms,
-            AdjustService adjusting) {
-        this.forms = forms;
-        this.adjusting = adjusting;
+            WorkoutService workouts) {
         this.pages = pages;
         this.page = page;
-        this.board = board;
         this.schedule = schedule;
         this.undo = undo;
         this.sessions = sessions;
         this.workouts = workouts;
-    }
-
-    @GetMapping("/today")
-    String today(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Pages.Opened opened = pages.open(model, athleteId, viewer, "today", null, null);
-        LocalDate today = opened.today();
-        model.addAttribute(
-                "rows",
-                board.rows(opened.athlete(), today, today, today).stream()
-                        .filter(r -> r.block().contains(today))
-                        .toList());
-        model.addAttribute(
-                "next",
-                sessions.between(opened.athlete(), today.plusDays(1), today.plusDays(7)).stream()
-                        .filter(s -> s.done() == null)
-                        .limit(3)
-                        .toList());
-        model.addAttribute("latest", sessions.lastDone(opened.athlete(), 4));
-        model.addAttribute("form", forms.of(opened.athlete(), today));
-        model.addAttribute("open", adjusting.open(opened.athlete(), opened.trend()));
-        model.addAttribute("trend", opened.trend().on(today));
-        model.addAttribute(
-                "event",
-                opened.events().stream()
-                        .filter(e -> !e.day().isBefore(today))
-                        .findFirst()
-                        .orElse(null));
-        return "plan/today";
     }
 
     @GetMapping("/board")

@@ -22,10 +22,12 @@ class BoardPage {
     private static final int MOST_DAYS = 120;
     private final Pages pages;
     private final BoardService board;
+    private final SharedPlan sharing;
 
-    BoardPage(Pages pages, BoardService board) {
+    BoardPage(Pages pages, BoardService board, SharedPlan sharing) {
         this.pages = pages;
         this.board = board;
+        this.sharing = sharing;
     }
 
     /**
@@ -86,6 +88,7 @@ class BoardPage {
         model.addAttribute("displaced", shown.displaced());
         model.addAttribute("from", first);
         model.addAttribute("to", last);
+        if (page.athlete().draftsSeen()) model.addAttribute("sharing", sharing.of(page, rows));
         page.events().stream()
                 .filter(e -> e.priority() == Priority.A && e.day().isAfter(page.today()))
                 .findFirst()

@@ -128,7 +128,11 @@ public class BoardService {
                 block,
                 planned,
                 days,
-                totals(block, inside),
+                totals(
+                        block,
+                        inside.stream()
+                                .filter(s -> !s.draft() || !s.day().isBefore(around.today))
+                                .toList()),
                 Tapes.of(block, inside, around.spells, around.athlete, around.usual),
                 gaps(block, around),
                 run(block, around));

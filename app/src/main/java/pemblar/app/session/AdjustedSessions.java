@@ -38,7 +38,7 @@ public class AdjustedSessions {
         for (Change change : changes) {
             if (change instanceof Change.Rest rest) {
                 for (SessionRow row : sessions.openFrom(athleteId, rest.day()))
-                    if (row.day.equals(rest.day())) remove(row, before);
+                    if (row.day.equals(rest.day()) && row.isSeenBy(athlete)) remove(row, before);
             } else if (change instanceof Change.Add add) {
                 made.add(add(athlete, viewer, add));
             } else if (!(change instanceof Change.Retarget)) {

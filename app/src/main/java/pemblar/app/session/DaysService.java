@@ -46,19 +46,20 @@ public class DaysService {
         Athlete athlete = desk.athlete(athleteId, viewer);
         DatedZones zones = desk.zones(athlete);
         List<SessionRow> open = sessions.openFrom(athleteId, from).stream()
-                .filter(r -> !r.day.isAfter(to))
+                .filter(r -> !r.day.isAfter(to) && r.isSeenBy(athlete))
                 .toList();
         if (open.isEmpty()) return 0;
-        desk.remember(
-                athleteId,
-                viewer,
-                "Moved " + open.size() + (open.size() == 1 ? " session " : " sessions ") + where + ".",
-                open);
+        PlanState before = PlanState.changing(open);
         for (SessionRow row : open) {
             row.day = desk.near(athlete, row.day.plusDays(by));
             row.changedBy = viewer.name();
             SessionDesk.forecast(row, zones.on(row.day));
         }
+        desk.remember(
+                athleteId,
+                viewer,
+                "Moved " + open.size() + (open.size() == 1 ? " session " : " sessions ") + where + ".",
+                before);
         return open.size();
     }
 
@@ -70,7 +71,7 @@ public class DaysService {
         DatedZones zones = desk.zones(athlete);
         List<Long> made = new ArrayList<>();
         for (SessionRow row : sessions.between(athleteId, from, to)) {
-            if (!row.hasPlan()) continue;
+            if (!row.hasPlan() || !row.isSeenBy(athlete)) continue;
             SessionRow copy = row.copyTo(desk.near(athlete, row.day.plusDays(by)));
             copy.changedBy = viewer.name();
             SessionDesk.forecast(copy, zones.on(copy.day));

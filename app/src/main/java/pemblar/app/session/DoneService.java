@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
 import pemblar.core.load.SessionLoad;
 
@@ -47,23 +48,27 @@ public class DoneService {
     /** All planned sessions of some days that are not done yet, as planned. @return how many */
     @Transactional
     public int doneAsPlanned(long athleteId, Viewer viewer, LocalDate from, LocalDate to) {
-        desk.athlete(athleteId, viewer);
+        Athlete athlete = desk.athlete(athleteId, viewer);
         List<SessionRow> open = sessions.openFrom(athleteId, from).stream()
-                .filter(r -> !r.day.isAfter(to) && r.hasPlan() && r.plannedSeconds != null && r.plannedSeconds >= 60)
+                .filter(r -> r.isSeenBy(athlete)
+                        && !r.day.isAfter(to)
+                        && r.hasPlan()
+                        && r.plannedSeconds != null
+                        && r.plannedSeconds >= 60)
                 .toList();
         if (open.isEmpty())
             throw new IllegalArgumentException("On these days nothing is planned that is not done already.");
-        List<SessionRow> before = List.copyOf(open);
+        PlanState before = PlanState.changing(open);
+        for (SessionRow row : open) {
+            tell(row, Told.AS_PLANNED);
+            row.changedBy = viewer.name();
+        }
         desk.remember(
                 athleteId,
                 viewer,
                 open.size() + (open.size() == 1 ? " session is" : " sessions are")
                         + " done as planned, without a recording.",
                 before);
-        for (SessionRow row : open) {
-            tell(row, Told.AS_PLANNED);
-            row.changedBy = viewer.name();
-        }
         return open.size();
     }
 
@@ -71,17 +76,15 @@ public class DoneService {
     public void notDone(long athleteId, Viewer viewer, long sessionId) {
         SessionRow row = desk.require(athleteId, viewer, sessionId);
         if (row.doneSeconds == null) return;
-        desk.remember(
-                athleteId,
-                viewer,
-                "“" + row.title + "” on " + SessionDesk.day(row.day) + " is open again.",
-                PlanState.changing(row));
+        PlanState before = PlanState.changing(row);
         row.doneSeconds = null;
         row.doneMetres = null;
         row.doneEffort = null;
         row.doneNote = null;
         row.doneLoad = null;
         row.changedBy = viewer.name();
+        desk.remember(
+                athleteId, viewer, "“" + row.title + "” on " + SessionDesk.day(row.day) + " is open again.", before);
     }
 
     /** The load comes from the perceived effort when it is told, else from the plan in the part that was done. */

@@ -105,16 +105,17 @@ public class LiftedSessions {
     public void rewrite(long athleteId, Viewer viewer, long sessionId, String text, String label) {
         SessionRow row = desk.open(athleteId, viewer, sessionId);
         if (row.sport != Sport.STRENGTH) throw new NotFoundException("strength session");
-        desk.remember(athleteId, viewer, label, PlanState.changing(row));
+        PlanState before = PlanState.changing(row);
         row.strength = text;
         desk.touch(row, viewer);
+        desk.remember(athleteId, viewer, label, before);
     }
 
     /** Planned and not done, from a day on. For an athlete whom the caller has already asked for. */
     @Transactional(readOnly = true)
     public List<Lifted> ahead(Athlete athlete, LocalDate from) {
         return sessions.openFrom(athlete.id(), from).stream()
-                .filter(row -> row.strength != null)
+                .filter(row -> row.strength != null && row.isSeenBy(athlete))
                 .map(LiftedSessions::lifted)
                 .toList();
     }

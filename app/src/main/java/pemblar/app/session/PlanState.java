@@ -42,7 +42,17 @@ record PlanState(List<Was> restore, List<Long> created, String who) {
             String tags,
             String stretches,
             String verdict,
-            String strength) {
+            String strength,
+            Boolean draft,
+            Boolean coached) {
+        /** It was planned, still to be done, and seen by the athlete. */
+        boolean wasSharedPlan() {
+            return !Boolean.TRUE.equals(draft)
+                    && recordingId == null
+                    && doneSeconds == null
+                    && (structure != null || purpose != null);
+        }
+
         static Was of(SessionRow row) {
             return new Was(
                     row.id,
@@ -72,7 +82,9 @@ record PlanState(List<Was> restore, List<Long> created, String who) {
                     row.tags,
                     row.stretches,
                     row.verdict,
-                    row.strength);
+                    row.strength,
+                    row.draft,
+                    row.coached);
         }
     }
 

@@ -138,6 +138,7 @@ public class RecordingService {
                                 Math.abs((s.plannedSeconds == null ? 0 : s.plannedSeconds) - recording.timerSeconds))));
         SessionRow session = planned.orElseGet(() -> unplanned(athlete, recording));
         session.recording = recording;
+        session.draft = false;
         recording.follow(session);
         forgetTold(session);
         return sessions.save(session);

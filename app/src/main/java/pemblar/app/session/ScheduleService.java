@@ -64,7 +64,7 @@ public class ScheduleService {
     @Transactional(readOnly = true)
     public List<Placed> planned(Athlete athlete, LocalDate from, LocalDate to) {
         return sessions.between(athlete.id(), from, to).stream()
-                .filter(SessionRow::isPlanned)
+                .filter(row -> row.isPlanned() && row.isSeenBy(athlete))
                 .map(row -> new Placed(
                         row.day,
                         row.startMinute,
@@ -146,9 +146,9 @@ public class ScheduleService {
         SessionRow row = desk.require(athleteId, viewer, sessionId);
         desk.expect(row, version);
         PlanState before = PlanState.changing(row);
-        desk.remember(athleteId, viewer, "Dropped “" + row.title + "” from " + DAY.format(row.day) + ".", before);
         if (row.isDone()) clearPlan(row);
         else sessions.delete(row);
+        desk.remember(athleteId, viewer, "Dropped “" + row.title + "” from " + DAY.format(row.day) + ".", before);
     }
 
     private static void clearPlan(SessionRow row) {
@@ -234,6 +234,7 @@ public class ScheduleService {
         recorded.recording = null;
         sessions.flush();
         planned.recording = recording;
+        planned.draft = false;
         recording.follow(planned);
         sessions.delete(recorded);
         desk.remember(athleteId, viewer, "The recording is matched to “" + planned.title + "”.", before);
@@ -253,7 +254,9 @@ public class ScheduleService {
     public List<String> usersOfZones(Athlete athlete, Zones.Key key, LocalDate from) {
         LocalDate today = athlete.dayOf(clock.instant());
         return sessions.plannedIn(athlete.id(), from.isAfter(today) ? from : today, LocalDate.of(9999, 1, 1)).stream()
-                .filter(row -> row.sport == key.sport() && row.workout().namesZones(key.measure()))
+                .filter(row -> row.isSeenBy(athlete)
+                        && row.sport == key.sport()
+                        && row.workout().namesZones(key.measure()))
                 .map(row -> "“" + row.title + "” on " + DAY.format(row.day))
                 .limit(MOST_NAMED)
                 .toList();

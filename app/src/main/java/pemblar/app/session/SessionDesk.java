@@ -3,7 +3,6 @@ package pemblar.app.session;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
-import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
@@ -27,13 +26,16 @@ class SessionDesk {
     private final InstantSource clock;
     private final AthleteService athletes;
     private final ThresholdService thresholds;
+    private final Drafts drafts;
 
     SessionDesk(
             TrainingSessionRepository sessions,
             UndoService undo,
             AthleteService athletes,
             ThresholdService thresholds,
+            Drafts drafts,
             InstantSource clock) {
+        this.drafts = drafts;
         this.clock = clock;
         this.sessions = sessions;
         this.undo = undo;
@@ -55,8 +57,10 @@ class SessionDesk {
     }
 
     SessionRow require(long athleteId, Viewer viewer, long sessionId) {
-        athletes.require(athleteId, viewer);
-        return sessions.find(sessionId, athleteId).orElseThrow(() -> new NotFoundException("session"));
+        Athlete athlete = athletes.require(athleteId, viewer);
+        return sessions.find(sessionId, athleteId)
+                .filter(row -> row.isSeenBy(athlete))
+                .orElseThrow(() -> new NotFoundException("session"));
     }
 
     /** A session that is still to be done. @throws IllegalArgumentException when it is done */
@@ -90,12 +94,10 @@ class SessionDesk {
         row.placed = false;
     }
 
+    /** To be called once the change is made: then it is known which of it are drafts. */
     void remember(long athleteId, Viewer viewer, String label, PlanState before) {
+        drafts.settle(athletes.require(athleteId, viewer), viewer, label, before);
         undo.remember(athleteId, viewer, label, SessionUndo.KIND, before.by(viewer.name()));
-    }
-
-    void remember(long athleteId, Viewer viewer, String label, List<SessionRow> before) {
-        remember(athleteId, viewer, label, PlanState.changing(before));
     }
 
     /**

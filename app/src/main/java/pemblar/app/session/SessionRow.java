@@ -16,6 +16,7 @@ import java.time.LocalDate;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.SQLRestriction;
 import org.hibernate.type.SqlTypes;
+import pemblar.app.athlete.Athlete;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.Workout;
@@ -73,6 +74,11 @@ class SessionRow {
     /** The verdict in the words of a person; null for the computed one. */
     String verdict;
 
+    /** Not shared yet: only coaches who plan see it. */
+    boolean draft;
+    /** Put there by a coach. */
+    boolean coached;
+
     Instant deletedAt;
 
     @Version
@@ -106,6 +112,10 @@ class SessionRow {
     /** With a recording, or told to be done without one. */
     boolean isDone() {
         return recording != null || doneSeconds != null;
+    }
+
+    boolean isSeenBy(Athlete athlete) {
+        return !draft || athlete.draftsSeen();
     }
 
     /** The workout at its present scale. */

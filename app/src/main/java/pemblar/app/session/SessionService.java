@@ -1,6 +1,9 @@
 package pemblar.app.session;
 
+import java.time.InstantSource;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,13 +28,16 @@ public class SessionService {
     private final MendedRecordings mended;
     private final AthleteService athletes;
     private final ThresholdService thresholds;
+    private final InstantSource clock;
 
     SessionService(
             TrainingSessionRepository sessions,
             RecordingDataRepository data,
             MendedRecordings mended,
             AthleteService athletes,
-            ThresholdService thresholds) {
+            ThresholdService thresholds,
+            InstantSource clock) {
+        this.clock = clock;
         this.sessions = sessions;
         this.data = data;
         this.mended = mended;
@@ -42,7 +48,10 @@ public class SessionService {
     /** For an athlete whom the caller has already asked for. */
     @Transactional(readOnly = true)
     public List<Slab> between(Athlete athlete, LocalDate from, LocalDate to) {
-        return sessions.between(athlete.id(), from, to).stream().map(Slab::of).toList();
+        return sessions.between(athlete.id(), from, to).stream()
+                .filter(row -> row.isSeenBy(athlete))
+                .map(Slab::of)
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -52,8 +61,7 @@ public class SessionService {
 
     @Transactional(readOnly = true)
     public Slab slab(long athleteId, Viewer viewer, long sessionId) {
-        athletes.require(athleteId, viewer);
-        return Slab.of(sessions.find(sessionId, athleteId).orElseThrow(() -> new NotFoundException("session")));
+        return Slab.of(seen(athletes.require(athleteId, viewer), sessionId));
     }
 
     /**
@@ -89,6 +97,7 @@ public class SessionService {
     @Transactional(readOnly = true)
     public List<Whole> wholeBetween(Athlete athlete, LocalDate from, LocalDate to) {
         return sessions.between(athlete.id(), from, to).stream()
+                .filter(s -> s.isSeenBy(athlete))
                 .map(s -> new Whole(
                         Slab.of(s),
                         s.isPlanned() ? Optional.of(s.workout()) : Optional.empty(),
@@ -99,7 +108,11 @@ public class SessionService {
     /** Every day that has a session, in order, for some athletes at once. */
     @Transactional(readOnly = true)
     public List<DayLoad> dayLoads(List<Athlete> athletes) {
-        return sessions.dayLoads(athletes.stream().map(Athlete::id).toList());
+        List<Long> withDrafts = new ArrayList<>(List.of(-1L)); // a list in a query must hold something
+        athletes.stream().filter(Athlete::draftsSeen).map(Athlete::id).forEach(withDrafts::add);
+        LocalDate yesterday =
+                LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).minusDays(1);
+        return sessions.dayLoads(athletes.stream().map(Athlete::id).toList(), withDrafts, yesterday);
     }
 
     /**
@@ -134,7 +147,7 @@ public class SessionService {
     @Transactional(readOnly = true)
     public Opened open(long athleteId, Viewer viewer, long sessionId) {
         Athlete athlete = athletes.require(athleteId, viewer);
-        SessionRow row = sessions.find(sessionId, athleteId).orElseThrow(() -> new NotFoundException("session"));
+        SessionRow row = seen(athlete, sessionId);
         RecordingDataRow stored =
                 row.recording == null ? null : data.findById(row.recording.id).orElseThrow();
         MendedRecordings.Both both = stored == null ? null : mended.both(row.recording.id, stored.channels);
@@ -154,6 +167,13 @@ public class SessionService {
                 both == null
                         ? List.of()
                         : both.rows().stream().map(MendingService.Made::of).toList());
+    }
+
+    /** A draft is no session for who does not see it. */
+    private SessionRow seen(Athlete athlete, long sessionId) {
+        return sessions.find(sessionId, athlete.id())
+                .filter(row -> row.isSeenBy(athlete))
+                .orElseThrow(() -> new NotFoundException("session"));
     }
 
     /** The original file as it came. */

@@ -77,6 +77,8 @@ class SessionUndo implements Undoable {
         row.doneNote = was.doneNote();
         row.doneLoad = was.doneLoad();
         row.placed = was.placed();
+        if (was.draft() != null) row.draft = was.draft();
+        if (was.coached() != null) row.coached = was.coached();
         describe(row, was);
         row.recording = was.recordingId() == null
                 ? null

@@ -144,7 +144,7 @@ public class SketchService {
         Athlete athlete = desk.athlete(athleteId, viewer);
         DatedZones zones = desk.zones(athlete);
         List<SessionRow> old = sessions.openFrom(athleteId, from).stream()
-                .filter(r -> r.placed && !r.day.isAfter(to))
+                .filter(r -> r.placed && !r.day.isAfter(to) && r.isSeenBy(athlete))
                 .toList();
         List<PlanState.Was> before = old.stream().map(PlanState.Was::of).toList();
         old.forEach(sessions::delete);

@@ -23,7 +23,48 @@ public record Slab(
         int version,
         String changedBy,
         Long workoutId,
+        boolean draft,
+        boolean coached,
         Done done) {
+    /** One that is no draft and no coach's. */
+    public Slab(
+            long id,
+            LocalDate day,
+            Integer startMinute,
+            Sport sport,
+            String title,
+            boolean planned,
+            int scalePercent,
+            Integer plannedSeconds,
+            Double plannedLoad,
+            String plannedSilhouette,
+            Purpose purpose,
+            boolean placed,
+            int version,
+            String changedBy,
+            Long workoutId,
+            Done done) {
+        this(
+                id,
+                day,
+                startMinute,
+                sport,
+                title,
+                planned,
+                scalePercent,
+                plannedSeconds,
+                plannedLoad,
+                plannedSilhouette,
+                purpose,
+                placed,
+                version,
+                changedBy,
+                workoutId,
+                false,
+                false,
+                done);
+    }
+
     /** From this share of threshold on a recording without a plan counts as hard. */
     private static final double HARD_INTENSITY = 0.85;
 
@@ -99,6 +140,8 @@ public record Slab(
                 row.version,
                 row.changedBy,
                 row.workoutId,
+                row.draft && done == null,
+                row.coached,
                 done);
     }
 

@@ -11,6 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.sharing.PlanNews;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -25,10 +26,16 @@ public class UndoService {
     private final UndoRepository undos;
     private final AthleteService athletes;
     private final ObjectProvider<Undoable> undoables;
+    private final PlanNews news;
     private final InstantSource clock;
 
     UndoService(
-            UndoRepository undos, AthleteService athletes, ObjectProvider<Undoable> undoables, InstantSource clock) {
+            UndoRepository undos,
+            AthleteService athletes,
+            ObjectProvider<Undoable> undoables,
+            PlanNews news,
+            InstantSource clock) {
+        this.news = news;
         this.undos = undos;
         this.athletes = athletes;
         this.undoables = undoables;
@@ -83,6 +90,7 @@ public class UndoService {
         String label = entry.label;
         for (int i = parts.size() - 1; i >= 0; i--) restore(athleteId, parts.get(i));
         undos.delete(entry);
+        news.takenBack(athleteId, viewer, label);
         return Optional.of("Taken back: " + label);
     }
 

@@ -16,22 +16,23 @@ final class Remarks {
     }
 
     private static Optional<String> sentence(Forecast.Remark remark) {
-        return Optional.ofNullable(
-                switch (remark) {
-                    case TIME_OF_SOME_STEPS_UNKNOWN ->
-                        "Some steps end by lap key, heart rate or distance: their time is not counted, and they are drawn"
-                                + " hatched.";
-                    case OPEN_STEPS_TAKEN_AS_EASY -> "Open steps are taken as easy, at 50 % of threshold.";
-                    case MAX_NEEDS_MODEL ->
-                        "The power that max stands for needs critical power and W′: set them under Thresholds, or write watts"
-                                + " or percent. Until then the load cannot be known.";
-                    case RESERVE_NEEDS_MODEL ->
-                        "A step that the reserve ends needs critical power and W′ to be forecast: set them under Thresholds.";
-                    case RESERVE_NEVER_THERE ->
-                        "A step that the reserve ends never gets there: below, it must be ridden over critical power; above,"
-                                + " under it. Its time is not counted.";
-                    case THRESHOLD_UNKNOWN -> "A threshold is missing, so the load cannot be known.";
-                    case DISTANCE_UNKNOWN -> null;
-                });
+        String words = switch (remark) {
+            case TIME_OF_SOME_STEPS_UNKNOWN ->
+                "Some steps end by lap key, heart rate or distance: their time is not counted, and they are drawn"
+                        + " hatched.";
+            case OPEN_STEPS_TAKEN_AS_EASY -> "Open steps are taken as easy, at 50 % of threshold.";
+            case MAX_NEEDS_MODEL ->
+                "The power that max stands for needs critical power and W′: set them under Thresholds, or write"
+                        + " watts or percent. Until then the load cannot be known.";
+            case RESERVE_NEEDS_MODEL ->
+                "A step that the reserve ends needs critical power and W′ to be forecast: set them under"
+                        + " Thresholds.";
+            case RESERVE_NEVER_THERE ->
+                "A step that the reserve ends never gets there: below, it must be ridden over critical power;"
+                        + " above, under it. Its time is not counted.";
+            case THRESHOLD_UNKNOWN -> "A threshold is missing, so the load cannot be known.";
+            case DISTANCE_UNKNOWN -> null;
+        };
+        return Optional.ofNullable(words);
     }
 }

@@ -1,0 +1,98 @@
+package pemblar.app.today;
+
+import java.time.Duration;
+import java.time.InstantSource;
+import java.time.LocalDate;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import pemblar.app.adjust.AdjustService;
+import pemblar.app.checkin.CheckinForms;
+import pemblar.app.frame.Viewer;
+import pemblar.app.note.NoteService;
+import pemblar.app.plan.BoardService;
+import pemblar.app.ribbon.Pages;
+import pemblar.app.session.SessionService;
+import pemblar.app.sharing.PlanNews;
+
+/** Today: made for a phone, the athlete's first page. */
+@Controller
+@RequestMapping("/a/{athleteId}")
+class TodayController {
+    private static final int NEXT_DAYS = 7;
+    private static final int NEXT_SHOWN = 3;
+    private static final int LATEST_SHOWN = 4;
+    private static final Duration NOTES_SHOWN = Duration.ofDays(7);
+    private final Pages pages;
+    private final BoardService board;
+    private final SessionService sessions;
+    private final CheckinForms forms;
+    private final AdjustService adjusting;
+    private final Told told;
+
+    TodayController(
+            Pages pages,
+            BoardService board,
+            SessionService sessions,
+            CheckinForms forms,
+            AdjustService adjusting,
+            Told told) {
+        this.pages = pages;
+        this.board = board;
+        this.sessions = sessions;
+        this.forms = forms;
+        this.adjusting = adjusting;
+        this.told = told;
+    }
+
+    /** What others told the athlete. */
+    @org.springframework.stereotype.Component
+    record Told(PlanNews news, NoteService notes, InstantSource clock) {
+        void fill(long athleteId, Model model) {
+            model.addAttribute("news", news.unseen(athleteId));
+            model.addAttribute(
+                    "notes", notes.ofOthers(athleteId, clock.instant().minus(NOTES_SHOWN)));
+        }
+    }
+
+    @GetMapping("/today")
+    String today(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Pages.Opened opened = pages.open(model, athleteId, viewer, "today", null, null);
+        LocalDate today = opened.today();
+        model.addAttribute(
+                "rows",
+                board.rows(opened.athlete(), today, today, today).stream()
+                        .filter(r -> r.block().contains(today))
+                        .toList());
+        model.addAttribute(
+                "next",
+                sessions.between(opened.athlete(), today.plusDays(1), today.plusDays(NEXT_DAYS)).stream()
+                        .filter(s -> s.done() == null)
+                        .limit(NEXT_SHOWN)
+                        .toList());
+        model.addAttribute("latest", sessions.lastDone(opened.athlete(), LATEST_SHOWN));
+        model.addAttribute("form", forms.of(opened.athlete(), today));
+        model.addAttribute("open", adjusting.open(opened.athlete(), opened.trend()));
+        model.addAttribute("trend", opened.trend().on(today));
+        model.addAttribute(
+                "event",
+                opened.events().stream()
+                        .filter(e -> !e.day().isBefore(today))
+                        .findFirst()
+                        .orElse(null));
+        told.fill(athleteId, model);
+        return "today/today";
+    }
+
+    /** The athlete has read what changed. */
+    @PostMapping("/news/seen")
+    String seen(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        told.news().seen(athleteId, viewer);
+        return "redirect:/a/" + athleteId + "/today";
+    }
+}
