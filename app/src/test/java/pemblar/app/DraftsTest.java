@@ -161,17 +161,10 @@ class DraftsTest {
     }
 
     private long mailed() {
-        try {
-            Object mail = Running.APPLICATION.getBean("newsMail");
-            var send = mail.getClass().getMethod("send");
-            send.setAccessible(true);
-            send.invoke(mail);
-        } catch (ReflectiveOperationException e) {
-            throw new IllegalStateException(e);
-        }
+        Running.APPLICATION.getBean(pemblar.app.sharing.DailyMail.class).send();
         return sql.queryForObject(
                 "select count(*) from mail m join athlete t on t.id = ? join account a on a.id = t.account_id where"
-                        + " m.recipient = a.email and m.subject like 'Your plan changed%'",
+                        + " m.recipient = a.email and m.subject like '%new in your training'",
                 Long.class, id);
     }
 

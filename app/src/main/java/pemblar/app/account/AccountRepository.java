@@ -8,5 +8,7 @@ interface AccountRepository extends Repository<AccountRow, Long> {
 
     Optional<AccountRow> findByEmail(String email);
 
+    Optional<AccountRow> findById(long id);
+
     long count();
 }

@@ -18,6 +18,7 @@ class AccountRow {
     String name;
     String passwordHash;
     Instant createdAt;
+    boolean dailyMail = true;
 
     protected AccountRow() {}
 

@@ -66,6 +66,17 @@ public class AccountService implements UserDetailsService {
         return new Viewer(row.id, row.name);
     }
 
+    /** Whether a person wants one mail a day of what is new to them. */
+    @Transactional
+    public void setDailyMail(Viewer viewer, boolean wanted) {
+        accounts.findById(viewer.accountId()).ifPresent(row -> row.dailyMail = wanted);
+    }
+
+    @Transactional(readOnly = true)
+    public boolean wantsDailyMail(Viewer viewer) {
+        return accounts.findById(viewer.accountId()).map(row -> row.dailyMail).orElse(false);
+    }
+
     private static String normal(String email) {
         return email.strip().toLowerCase(Locale.ROOT);
     }

@@ -106,7 +106,7 @@ class MorningController {
         model.addAttribute("open", adjusting.open(athlete, trends.of(athlete)));
         model.addAttribute(
                 "last", sessions.lastDone(athlete, 1).stream().findFirst().orElse(null));
-        model.addAttribute("notes", notes.latest(athleteId, NOTES_SHOWN));
+        model.addAttribute("notes", notes.latest(athlete, NOTES_SHOWN));
         return "coach/strand :: opened";
     }
 
@@ -124,12 +124,12 @@ class MorningController {
     @PostMapping("/roster/{athleteId}/reply")
     String reply(
             @PathVariable long athleteId,
-            @RequestParam long session,
+            @RequestParam long note,
             @RequestParam String body,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         return said(flash, () -> {
-            notes.write(athleteId, viewer, session, null, body);
+            notes.answer(athleteId, viewer, note, body);
             return "Answered.";
         });
     }

@@ -116,15 +116,12 @@ class Strands {
 
     /** The newest note is the athlete's: nobody has answered. */
     private void note(Athlete athlete, LocalDate today, List<Reason> reasons) {
-        notes.latest(athlete.id(), 1).stream()
-                .filter(n -> n.byAthlete())
-                .findFirst()
-                .ifPresent(n -> {
-                    LocalDate day = athlete.dayOf(n.writtenAt());
-                    String body = n.body().length() > 80 ? n.body().substring(0, 77) + "..." : n.body();
-                    if (!day.isBefore(today.minusDays(DAYS_BEHIND)))
-                        reasons.add(new Reason("A note waits for an answer: “" + body + "”", 65, day));
-                });
+        notes.latest(athlete, 1).stream().filter(n -> n.byAthlete()).findFirst().ifPresent(n -> {
+            LocalDate day = athlete.dayOf(n.writtenAt());
+            String body = n.body().length() > 80 ? n.body().substring(0, 77) + "..." : n.body();
+            if (!day.isBefore(today.minusDays(DAYS_BEHIND)))
+                reasons.add(new Reason("A note waits for an answer: “" + body + "”", 65, day));
+        });
     }
 
     private static void event(List<SeasonEvent> events, LocalDate today, List<Reason> reasons) {

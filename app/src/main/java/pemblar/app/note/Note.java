@@ -1,9 +1,38 @@
 package pemblar.app.note;
 
 import java.time.Instant;
+import java.time.LocalDate;
 
 /**
- * A note. @param second of the original recording that it is about; null for the whole session @param own written by
- * the person who reads it
+ * A note.
+ *
+ * @param second of the original recording that it is about; null for the whole session
+ * @param own written by the person who reads it; {@code byAthlete} by the athlete, not by a coach
+ * @param answers the first note of the thread; null for that itself
+ * @param session title of the session that it is about; null for a day, a block or the athlete
+ * @param day of the note's day or block; null otherwise
+ * @param takenAway its words are gone, its place is not
  */
-public record Note(long id, Integer second, String body, String author, Instant writtenAt, boolean own) {}
+public record Note(
+        long id,
+        String about,
+        Long sessionId,
+        String session,
+        LocalDate day,
+        Integer second,
+        String body,
+        String author,
+        Instant writtenAt,
+        Instant editedAt,
+        boolean takenAway,
+        Long answers,
+        boolean own,
+        boolean byAthlete,
+        boolean unread) {
+    /** The same with another second, as when the start of a recording is trimmed. */
+    public Note at(Integer other) {
+        return new Note(
+                id, about, sessionId, session, day, other, body, author, writtenAt, editedAt, takenAway, answers, own,
+                byAthlete, unread);
+    }
+}

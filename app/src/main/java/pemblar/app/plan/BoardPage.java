@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
+import pemblar.app.note.NoteService;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.SeasonChangedMeanwhile;
 import pemblar.app.session.ChangedMeanwhile;
@@ -23,8 +24,10 @@ class BoardPage {
     private final Pages pages;
     private final BoardService board;
     private final SharedPlan sharing;
+    private final NoteService notes;
 
-    BoardPage(Pages pages, BoardService board, SharedPlan sharing) {
+    BoardPage(Pages pages, BoardService board, SharedPlan sharing, NoteService notes) {
+        this.notes = notes;
         this.pages = pages;
         this.board = board;
         this.sharing = sharing;
@@ -86,6 +89,7 @@ class BoardPage {
         LocalDate last = rows.get(rows.size() - 1).block().last();
         model.addAttribute("rows", rows);
         model.addAttribute("displaced", shown.displaced());
+        model.addAttribute("noteDays", notes.days(page.athlete(), first, last));
         model.addAttribute("from", first);
         model.addAttribute("to", last);
         if (page.athlete().draftsSeen()) model.addAttribute("sharing", sharing.of(page, rows));

@@ -37,7 +37,7 @@ class SharedPlan {
                 .filter(view -> view.slab().draft() && !view.slab().day().isBefore(today))
                 .count();
         String words = until == null
-                ? "Nothing is shared by itself yet."
+                ? "What you plan is a draft until you share it."
                 : until.isBefore(today) ? "The line lies behind: all that you plan is a draft." : "";
         LocalDate suggested = until == null || until.isBefore(today)
                 ? rows.get(0).block().last().isBefore(today)

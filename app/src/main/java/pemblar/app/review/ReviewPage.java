@@ -68,15 +68,7 @@ class ReviewPage {
 
     List<Note> notes(SessionService.Opened opened, Viewer viewer) {
         return notes.ofSession(opened.athlete().id(), viewer, opened.slab().id()).stream()
-                .map(n -> n.second() == null
-                        ? n
-                        : new Note(
-                                n.id(),
-                                Math.max(0, n.second() - opened.trimmed()),
-                                n.body(),
-                                n.author(),
-                                n.writtenAt(),
-                                n.own()))
+                .map(n -> n.second() == null ? n : n.at(Math.max(0, n.second() - opened.trimmed())))
                 .toList();
     }
 }

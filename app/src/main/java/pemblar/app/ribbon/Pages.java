@@ -9,6 +9,7 @@ import pemblar.app.athlete.Access;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.note.NoteService;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.TrendService;
@@ -26,6 +27,7 @@ public class Pages {
     private final PlanService plan;
     private final TrendService trends;
     private final UndoService undo;
+    private final NoteService notes;
     private final InstantSource clock;
 
     Pages(
@@ -33,9 +35,11 @@ public class Pages {
             PlanService plan,
             TrendService trends,
             UndoService undo,
+            NoteService notes,
             InstantSource clock,
             Access access) {
         this.access = access;
+        this.notes = notes;
         this.athletes = athletes;
         this.plan = plan;
         this.trends = trends;
@@ -88,6 +92,7 @@ public class Pages {
         LocalDate begin = from == null ? today : from;
         Opened opened = new Opened(athlete, trend, events, blocks);
         model.addAttribute("ribbon", opened.ribbon(begin, to == null ? begin : to));
+        model.addAttribute("unreadNotes", notes.unread(athlete, viewer));
         model.addAttribute("undo", undo.latestChange(athleteId, viewer).orElse(null));
         return opened;
     }

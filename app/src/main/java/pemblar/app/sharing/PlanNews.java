@@ -82,36 +82,22 @@ public class PlanNews {
                 .update();
     }
 
-    /** What is to be mailed to one athlete. */
-    record Digest(long athleteId, String address, List<String> sentences) {}
-
-    /** Marks all that nobody has mailed or seen as mailed, and gives it, an athlete at a time. */
+    /** Marks what nobody has mailed or seen as mailed, and gives it in order. */
     @Transactional
-    List<Digest> takeUnmailed(int most) {
-        List<Long> due = sql.sql("select distinct athlete_id from plan_news where mailed_at is null and seen_at is null"
-                        + " order by athlete_id limit ?")
-                .param(most)
-                .query(Long.class)
+    public List<Mailed> takeUnmailed(int most) {
+        return sql.sql("update plan_news n set mailed_at = ? from athlete t join account k on k.id = t.account_id where"
+                        + " t.id = n.athlete_id and n.id in (select id from plan_news where mailed_at is null and"
+                        + " seen_at is null order by id limit ?) returning k.id, k.email,"
+                        + " n.author || ': ' || n.sentence, n.athlete_id")
+                .params(now(), most)
+                .query((rs, i) ->
+                        new Mailed(rs.getLong(1), rs.getString(2), rs.getString(3), "/a/" + rs.getLong(4) + "/board"))
                 .list();
-        return due.stream().map(this::take).toList();
-    }
-
-    private Digest take(long athleteId) {
-        List<String> sentences = sql.sql("update plan_news set mailed_at = ? where athlete_id = ? and mailed_at is"
-                        + " null and seen_at is null returning author || ': ' || sentence")
-                .params(now(), athleteId)
-                .query(String.class)
-                .list();
-        String address = sql.sql("select a.email from account a join athlete t on t.account_id = a.id where t.id = ?")
-                .param(athleteId)
-                .query(String.class)
-                .single();
-        return new Digest(athleteId, address, sentences);
     }
 
     /** What was seen long ago goes. */
     @Transactional
-    void purge(Instant before) {
+    public void purge(Instant before) {
         sql.sql("delete from plan_news where seen_at < ?")
                 .param(before.atOffset(ZoneOffset.UTC))
                 .update();

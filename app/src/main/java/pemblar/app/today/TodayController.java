@@ -1,7 +1,5 @@
 package pemblar.app.today;
 
-import java.time.Duration;
-import java.time.InstantSource;
 import java.time.LocalDate;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -11,6 +9,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import pemblar.app.adjust.AdjustService;
+import pemblar.app.athlete.Athlete;
 import pemblar.app.checkin.CheckinForms;
 import pemblar.app.frame.Viewer;
 import pemblar.app.note.NoteService;
@@ -26,7 +25,7 @@ class TodayController {
     private static final int NEXT_DAYS = 7;
     private static final int NEXT_SHOWN = 3;
     private static final int LATEST_SHOWN = 4;
-    private static final Duration NOTES_SHOWN = Duration.ofDays(7);
+    private static final int NOTES_SHOWN = 5;
     private final Pages pages;
     private final BoardService board;
     private final SessionService sessions;
@@ -51,11 +50,10 @@ class TodayController {
 
     /** What others told the athlete. */
     @org.springframework.stereotype.Component
-    record Told(PlanNews news, NoteService notes, InstantSource clock) {
-        void fill(long athleteId, Model model) {
-            model.addAttribute("news", news.unseen(athleteId));
-            model.addAttribute(
-                    "notes", notes.ofOthers(athleteId, clock.instant().minus(NOTES_SHOWN)));
+    record Told(PlanNews news, NoteService notes) {
+        void fill(Athlete athlete, Viewer viewer, Model model) {
+            model.addAttribute("news", news.unseen(athlete.id()));
+            model.addAttribute("notes", notes.unread(athlete, viewer, NOTES_SHOWN));
         }
     }
 
@@ -85,7 +83,7 @@ class TodayController {
                         .filter(e -> !e.day().isBefore(today))
                         .findFirst()
                         .orElse(null));
-        told.fill(athleteId, model);
+        told.fill(opened.athlete(), viewer, model);
         return "today/today";
     }
 
