@@ -65,6 +65,13 @@ public final class Typed {
         }
     }
 
+    /** A clock time as 17:30 in minutes since midnight, or null. */
+    public static Integer minuteOrNull(String time) {
+        return time != null && time.matches("([01]?\\d|2[0-3]):[0-5]\\d")
+                ? Integer.valueOf(Integer.parseInt(time.split(":")[0]) * 60 + Integer.parseInt(time.split(":")[1]))
+                : null;
+    }
+
     /** As 1h20, 1h20min, 90min, 45 s, 1:20:00 or 20:00; a bare number is minutes. */
     public static int seconds(String field, String typed, int least, int most) {
         String text = typed == null

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.ScheduleService;
@@ -101,15 +102,8 @@ class BoardController {
                         athleteId,
                         viewer,
                         day,
-                        minute(time),
+                        Typed.minuteOrNull(time),
                         new ScheduleService.Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
-    }
-
-    /** Minutes since midnight, or null. */
-    static Integer minute(String time) {
-        return time.matches("([01]?\\d|2[0-3]):[0-5]\\d")
-                ? Integer.valueOf(Integer.parseInt(time.split(":")[0]) * 60 + Integer.parseInt(time.split(":")[1]))
-                : null;
     }
 
     @PostMapping("/sessions/{id}/move")

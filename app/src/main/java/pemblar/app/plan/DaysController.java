@@ -76,7 +76,7 @@ class DaysController {
             String named = title.isBlank() ? Shown.titled(purpose) : title;
             Sketch sketch = new Sketch(
                     Typed.day("Day", day),
-                    BoardController.minute(time),
+                    Typed.minuteOrNull(time),
                     named,
                     sport,
                     purpose,
@@ -169,7 +169,7 @@ class DaysController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return page.changed(athleteId, viewer, request, model, () -> {
-            Integer minute = BoardController.minute(time);
+            Integer minute = Typed.minuteOrNull(time);
             if (minute == null)
                 throw new IllegalArgumentException("Start: “" + time + "” is not a time; enter one such as 17:40.");
             days.startAt(athleteId, viewer, id, version, Typed.day("Day", day), minute);

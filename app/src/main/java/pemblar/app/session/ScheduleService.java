@@ -76,9 +76,9 @@ public class ScheduleService {
                 .toList();
     }
 
-    /** Puts many workouts on their days in one step, which one undo takes back. */
+    /** Puts many workouts on their days in one step, which one undo takes back. @return their ids */
     @Transactional
-    public void scheduleAll(long athleteId, Viewer viewer, List<Placed> all, String label) {
+    public List<Long> scheduleAll(long athleteId, Viewer viewer, List<Placed> all, String label) {
         Athlete athlete = desk.athlete(athleteId, viewer);
         var values = desk.zones(athlete);
         List<Long> created = new java.util.ArrayList<>();
@@ -92,10 +92,12 @@ public class ScheduleService {
             row.structure = WorkoutJson.write(placed.chosen().workout());
             row.workoutId = placed.chosen().workoutId();
             row.workoutVersion = placed.chosen().version();
+            row.changedBy = viewer.name();
             SessionDesk.forecast(row, values.on(row.day));
             created.add(sessions.save(row).id);
         }
         desk.remember(athleteId, viewer, label, PlanState.making(created));
+        return created;
     }
 
     /** The same without undo, for making a whole plan. */

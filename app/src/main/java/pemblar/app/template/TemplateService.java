@@ -109,9 +109,31 @@ public class TemplateService {
     /** Puts all sessions on the board in one step, which one undo takes back. @return how many */
     @Transactional
     public int put(long athleteId, Viewer viewer, long templateId, How how, LocalDate day, Set<DayOfWeek> weekdays) {
-        TemplateRow row = templates
+        TemplateRow row = require(viewer, templateId);
+        List<Placed> placed = placed(row, how, day, weekdays);
+        schedule.scheduleAll(
+                athleteId, viewer, placed, "Put “" + row.title + "” on the board, " + placed.size() + " sessions.");
+        return placed.size();
+    }
+
+    private TemplateRow require(Viewer viewer, long templateId) {
+        return templates
                 .findByIdAndAccountId(templateId, viewer.accountId())
                 .orElseThrow(() -> new NotFoundException("template"));
+    }
+
+    @Transactional(readOnly = true)
+    public String title(Viewer viewer, long templateId) {
+        return require(viewer, templateId).title;
+    }
+
+    /** Where its sessions would lie, without putting them. */
+    @Transactional(readOnly = true)
+    public List<Placed> placed(Viewer viewer, long templateId, How how, LocalDate day) {
+        return placed(require(viewer, templateId), how, day, Set.of());
+    }
+
+    private static List<Placed> placed(TemplateRow row, How how, LocalDate day, Set<DayOfWeek> weekdays) {
         List<Entry> entries = entries(row);
         List<Integer> offsets = entries.stream().map(Entry::offset).toList();
         List<LocalDate> days = how == How.FROM
@@ -125,9 +147,7 @@ public class TemplateService {
                     e.startMinute(),
                     new Chosen(e.title(), WorkoutJson.read(e.workout()), e.workoutId(), e.version())));
         }
-        schedule.scheduleAll(
-                athleteId, viewer, placed, "Put “" + row.title + "” on the board, " + placed.size() + " sessions.");
-        return placed.size();
+        return placed;
     }
 
     @Transactional
