@@ -51,18 +51,12 @@ public class AccountService implements UserDetailsService {
     /** @throws IllegalArgumentException with a sentence for the person when something is refused */
     @Transactional
     public Viewer create(String email, String name, String password) {
-        String address = normal(email);
-        if (!address.matches("[^\\s@]+@[^\\s@]+") || address.length() > 200)
-            throw new IllegalArgumentException("E-mail: enter an address such as you@example.org.");
+        String address = address(email);
         if (name.isBlank() || name.length() > 100)
             throw new IllegalArgumentException("Name: enter 1 to 100 characters.");
-        if (password.length() < SHORTEST_PASSWORD)
-            throw new IllegalArgumentException("Password: use at least " + SHORTEST_PASSWORD + " characters.");
-        if (password.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD_BYTES)
-            throw new IllegalArgumentException("Password: use at most " + LONGEST_PASSWORD_BYTES + " bytes.");
         if (accounts.findByEmail(address).isPresent()) throw new IllegalArgumentException(TAKEN);
-        AccountRow row =
-                accounts.save(new AccountRow(address, name.strip(), passwords.encode(password), clock.instant()));
+        AccountRow row = accounts.save(
+                new AccountRow(address, name.strip(), passwords.encode(password(password)), clock.instant()));
         return new Viewer(row.id, row.name);
     }
 
@@ -77,7 +71,24 @@ public class AccountService implements UserDetailsService {
         return accounts.findById(viewer.accountId()).map(row -> row.dailyMail).orElse(false);
     }
 
-    private static String normal(String email) {
+    /** @throws IllegalArgumentException when nobody could be written to there */
+    static String address(String email) {
+        String address = normal(email);
+        if (!address.matches("[^\\s@]+@[^\\s@]+") || address.length() > 200)
+            throw new IllegalArgumentException("E-mail: enter an address such as you@example.org.");
+        return address;
+    }
+
+    /** @throws IllegalArgumentException when it is too short to be safe or too long to count whole */
+    static String password(String wanted) {
+        if (wanted.length() < SHORTEST_PASSWORD)
+            throw new IllegalArgumentException("Password: use at least " + SHORTEST_PASSWORD + " characters.");
+        if (wanted.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD_BYTES)
+            throw new IllegalArgumentException("Password: use at most " + LONGEST_PASSWORD_BYTES + " bytes.");
+        return wanted;
+    }
+
+    static String normal(String email) {
         return email.strip().toLowerCase(Locale.ROOT);
     }
 }

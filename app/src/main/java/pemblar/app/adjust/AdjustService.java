@@ -1,8 +1,5 @@
 package pemblar.app.adjust;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.time.LocalDate;
@@ -10,7 +7,6 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -20,6 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.CoachingService;
+import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
 import pemblar.app.planner.SeasonChanges;
 import pemblar.app.season.SeasonSettings;
@@ -172,13 +169,7 @@ public class AdjustService {
     }
 
     private static String fingerprint(Proposal p) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256")
-                            .digest((p.trigger() + p.changes().toString()).getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java runtime has SHA-256", e);
-        }
+        return Secret.hash(p.trigger() + p.changes().toString());
     }
 
     /** What a question would do, without any consequence. */

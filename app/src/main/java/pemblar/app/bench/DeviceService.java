@@ -1,26 +1,19 @@
 package pemblar.app.bench;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Instant;
 import java.time.InstantSource;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
 
 /** Devices that sync over HTTP with a token of their own, which can be revoked. */
 @Service
 public class DeviceService {
-    private static final int TOKEN_BYTES = 24;
-    private static final SecureRandom RANDOM = new SecureRandom();
     private final DeviceRepository devices;
     private final AthleteService athletes;
     private final InstantSource clock;
@@ -49,10 +42,8 @@ public class DeviceService {
     public String add(long athleteId, Viewer viewer, String name) {
         athletes.require(athleteId, viewer);
         if (name.isBlank() || name.length() > 60) throw new IllegalArgumentException("Name: enter 1 to 60 characters.");
-        byte[] bytes = new byte[TOKEN_BYTES];
-        RANDOM.nextBytes(bytes);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        devices.save(new DeviceRow(athleteId, viewer.accountId(), name.strip(), hash(token), clock.instant()));
+        String token = Secret.random();
+        devices.save(new DeviceRow(athleteId, viewer.accountId(), name.strip(), Secret.hash(token), clock.instant()));
         return token;
     }
 
@@ -66,17 +57,8 @@ public class DeviceService {
     /** Empty for a token that nobody gave out. */
     @Transactional
     Optional<Asking> asking(String token) {
-        Optional<DeviceRow> row = devices.findByTokenSha256(hash(token));
+        Optional<DeviceRow> row = devices.findByTokenSha256(Secret.hash(token));
         row.filter(d -> !d.revoked).ifPresent(d -> d.lastSync = clock.instant());
         return row.map(d -> new Asking(d.athleteId, new Viewer(d.accountId, d.name), d.revoked));
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java runtime has SHA-256", e);
-        }
     }
 }

@@ -1,15 +1,9 @@
 package pemblar.app.calendar;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -17,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Secret;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.season.PlanService;
@@ -34,10 +29,8 @@ import pemblar.formats.ical.PlanCalendar.Entry;
 /** Writes the plan for calendar programs and spreadsheets, and keeps the feed's private address as a hash. */
 @Service
 class CalendarService {
-    private static final int TOKEN_BYTES = 24;
     private static final int DAYS_BACK = 30;
     private static final int DAYS_AHEAD = 400;
-    private static final SecureRandom RANDOM = new SecureRandom();
     private final AthleteService athletes;
     private final PlanService plan;
     private final SessionService sessions;
@@ -73,13 +66,11 @@ class CalendarService {
     @Transactional
     String renew(long athleteId, Viewer viewer) {
         athletes.require(athleteId, viewer);
-        byte[] bytes = new byte[TOKEN_BYTES];
-        RANDOM.nextBytes(bytes);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String token = Secret.random();
         sql.sql("insert into calendar_feed (athlete_id, token_sha256, created_at) values (?, ?, ?) on "
                         + "conflict (athlete_id) do update set token_sha256 = excluded.token_sha256, "
                         + "created_at = excluded.created_at")
-                .params(athleteId, hash(token), java.sql.Timestamp.from(clock.instant()))
+                .params(athleteId, Secret.hash(token), java.sql.Timestamp.from(clock.instant()))
                 .update();
         return token;
     }
@@ -96,20 +87,11 @@ class CalendarService {
     @Transactional(readOnly = true)
     Optional<byte[]> feed(String token) {
         return sql.sql("select athlete_id from calendar_feed where token_sha256 = ?")
-                .param(hash(token))
+                .param(Secret.hash(token))
                 .query(Long.class)
                 .optional()
                 .map(athletes::forJob)
                 .map(this::calendar);
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java runtime has SHA-256", e);
-        }
     }
 
     /** Events, blocks and sessions that are planned, from a month back on. */

@@ -1,15 +1,11 @@
 package pemblar.app.coach;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -21,6 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -158,13 +155,7 @@ public class MorningService {
     }
 
     private static String fingerprint(Strand strand) {
-        try {
-            String said = strand.reasons().stream().map(Strand.Reason::text).collect(Collectors.joining("\n"));
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(said.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java runtime has SHA-256", e);
-        }
+        return Secret.hash(strand.reasons().stream().map(Strand.Reason::text).collect(Collectors.joining("\n")));
     }
 
     /** The coach has dealt with an athlete, until something new is said. */

@@ -23,6 +23,8 @@ public class Limits {
     private static final int SIGN_INS_PER_NAME = 10;
     private static final int SIGN_INS_PER_ADDRESS = 60;
     private static final int SIGN_UPS_PER_ADDRESS = 30;
+    private static final int RESETS_PER_NAME = 5;
+    private static final int RESETS_PER_ADDRESS = 60;
     private static final int UPLOADS_PER_MINUTE = 60;
     private static final int INVITATIONS_PER_HOUR = 200;
     private final JdbcClient sql;
@@ -41,6 +43,12 @@ public class Limits {
 
     public boolean allowSignUp(String address) {
         return take("sign-up from " + address, SIGN_UPS_PER_ADDRESS, Duration.ofMinutes(1));
+    }
+
+    /** Mails with a link for a new password, by name and by address. */
+    public boolean allowReset(String name, String address) {
+        return take("reset name " + normal(name), RESETS_PER_NAME, Duration.ofHours(1))
+                && take("reset from " + address, RESETS_PER_ADDRESS, Duration.ofHours(1));
     }
 
     public boolean allowUpload(long accountId) {

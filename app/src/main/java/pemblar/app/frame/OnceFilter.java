@@ -5,14 +5,10 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.time.InstantSource;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.HexFormat;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
@@ -65,7 +61,7 @@ class OnceFilter extends OncePerRequestFilter {
             throws ServletException, IOException {
         Authentication who = SecurityContextHolder.getContext().getAuthentication();
         String own = request.getParameter("once");
-        String key = hash((who == null ? "" : who.getName()) + "\n" + request.getServletPath() + "\n"
+        String key = Secret.hash((who == null ? "" : who.getName()) + "\n" + request.getServletPath() + "\n"
                 + (own == null || own.isBlank() ? fields(request) : own));
         OffsetDateTime now = clock.instant().atOffset(ZoneOffset.UTC);
         OffsetDateTime before = now.minus(own == null || own.isBlank() ? SAME_PRESS : KEPT);
@@ -106,14 +102,5 @@ class OnceFilter extends OncePerRequestFilter {
                         .append(String.join("\u0001", field.getValue()))
                         .append('\u0002');
         return all.toString();
-    }
-
-    private static String hash(String text) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java runtime has SHA-256", e);
-        }
     }
 }

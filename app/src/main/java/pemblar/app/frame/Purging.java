@@ -19,6 +19,7 @@ class Purging {
             "delete from undo_entry where created_at < ?",
             "delete from value_change where created_at < ?",
             "delete from request_once where at < ?",
+            "delete from account_link where made_at < ?",
             "delete from rate_limit where at < ?",
             "delete from recomputation where done >= total and created_at < ?");
 

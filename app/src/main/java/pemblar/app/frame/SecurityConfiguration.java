@@ -40,6 +40,8 @@ class SecurityConfiguration {
         http.authorizeHttpRequests(requests -> requests.requestMatchers(
                         "/sign-in",
                         "/sign-up",
+                        "/forgot",
+                        "/reset/*",
                         "/webjars/**",
                         "/fonts/**",
                         "/frame/**",

@@ -1,9 +1,5 @@
 package pemblar.app.people;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Duration;
@@ -12,8 +8,6 @@ import java.time.InstantSource;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -27,6 +21,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.CoachingService;
 import pemblar.app.frame.Limits;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
 import pemblar.app.mail.MailService;
 
@@ -50,7 +45,6 @@ public class InvitationService {
     private final MailService mail;
     private final Limits limits;
     private final InstantSource clock;
-    private final SecureRandom random = new SecureRandom();
 
     InvitationService(
             JdbcClient sql,
@@ -183,7 +177,7 @@ public class InvitationService {
     private record Asked(Viewer sender, String address, boolean toCoach, Long athleteId, boolean plans, String word) {}
 
     private void send(Asked asked) {
-        String token = token();
+        String token = Secret.random();
         Instant now = clock.instant();
         sql.sql("insert into invitation (sender_id, email, to_coach, athlete_id, plans, word, "
                         + "token_sha256, state, sent_at, expires_at) values (?, ?, ?, ?, ?, ?, ?, 'OPEN', ?, ?)")
@@ -194,7 +188,7 @@ public class InvitationService {
                         asked.athleteId(),
                         asked.plans(),
                         asked.word(),
-                        hash(token),
+                        Secret.hash(token),
                         at(now),
                         at(now.plus(VALID)))
                 .update();
@@ -214,12 +208,6 @@ public class InvitationService {
                         + "\n\nWhoever has this link can answer for you: do not pass it on.");
     }
 
-    private String token() {
-        byte[] bytes = new byte[24];
-        random.nextBytes(bytes);
-        return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-    }
-
     /** Invitations that this person has sent, the latest first. */
     @Transactional(readOnly = true)
     public List<Invitation> sentBy(Viewer sender) {
@@ -235,7 +223,7 @@ public class InvitationService {
     @Transactional(readOnly = true)
     public Invitation behind(String token) {
         return sql.sql(SELECT + " where i.token_sha256 = ?")
-                .param(hash(token))
+                .param(Secret.hash(token))
                 .query((rs, i) -> invitation(rs))
                 .optional()
                 .orElseThrow(() -> new NotFoundException("invitation"));
@@ -270,7 +258,7 @@ public class InvitationService {
                     "This invitation is from yourself: sign out, and let the one who was asked open it.");
         int claimed = sql.sql("update invitation set state = ?, answered_at = ?, answered_by = ? where token_sha256 "
                         + "= ? and state = 'OPEN' and expires_at > ?")
-                .params(answer, at(clock.instant()), viewer.accountId(), hash(token), at(clock.instant()))
+                .params(answer, at(clock.instant()), viewer.accountId(), Secret.hash(token), at(clock.instant()))
                 .update();
         if (claimed == 0) throw new IllegalArgumentException(gone(asked));
         return asked;
@@ -293,9 +281,13 @@ public class InvitationService {
             throw new IllegalArgumentException("This invitation was answered or withdrawn; make a new one.");
         if (!limits.allowInvitation(sender.accountId()))
             throw new IllegalArgumentException("That was a lot of invitations in an hour. Try again later.");
-        String token = token();
+        String token = Secret.random();
         sql.sql("update invitation set token_sha256 = ?, sent_at = ?, expires_at = ?, state = 'OPEN' where id = ?")
-                .params(hash(token), at(clock.instant()), at(clock.instant().plus(VALID)), id)
+                .params(
+                        Secret.hash(token),
+                        at(clock.instant()),
+                        at(clock.instant().plus(VALID)),
+                        id)
                 .update();
         mail(new Asked(sender, old.email(), old.toCoach(), old.athleteId(), old.plans(), old.word()), token);
         return "Sent again to " + old.email() + "; the link of before no longer serves.";
@@ -340,14 +332,5 @@ public class InvitationService {
 
     private static OffsetDateTime at(Instant instant) {
         return instant.atOffset(ZoneOffset.UTC);
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java runtime has SHA-256", e);
-        }
     }
 }

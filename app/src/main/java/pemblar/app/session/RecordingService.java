@@ -1,13 +1,10 @@
 package pemblar.app.session;
 
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +16,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Secret;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.load.SessionSummary.Part;
@@ -82,7 +80,7 @@ public class RecordingService {
      */
     @Transactional
     public Taken take(Athlete athlete, String fileName, byte[] bytes, Optional<Long> wantedSession) {
-        String hash = sha256(bytes);
+        String hash = Secret.hash(bytes);
         Optional<RecordingRow> known = recordings.findByAthleteIdAndSha256(athlete.id(), hash);
         if (known.isPresent())
             return new Taken(
@@ -226,13 +224,5 @@ public class RecordingService {
     @Transactional(readOnly = true)
     public List<Long> idsIn(long athleteId, LocalDate from, LocalDate until, Set<Sport> sports, long after) {
         return recordings.idsIn(athleteId, from, until, sports, after);
-    }
-
-    private static String sha256(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java runtime has SHA-256", e);
-        }
     }
 }

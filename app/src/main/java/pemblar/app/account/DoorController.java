@@ -1,0 +1,164 @@
+package pemblar.app.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.function.Supplier;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Limits;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+
+/** One's own account: password, address, where one is signed in; and the way back for who forgot the password. */
+@Controller
+class DoorController {
+    private final DoorService door;
+    private final SignIns signIns;
+    private final AthleteService athletes;
+    private final Limits limits;
+
+    DoorController(DoorService door, SignIns signIns, AthleteService athletes, Limits limits) {
+        this.athletes = athletes;
+        this.door = door;
+        this.signIns = signIns;
+        this.limits = limits;
+    }
+
+    private static String here(HttpServletRequest request) {
+        return request.getSession().getId();
+    }
+
+    @GetMapping("/account")
+    String account(
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer, HttpServletRequest request, Model model) {
+        String address = door.address(viewer);
+        model.addAttribute("viewer", viewer);
+        model.addAttribute("ownAthlete", athletes.own(viewer).orElse(null));
+        model.addAttribute("address", address);
+        model.addAttribute("signIns", signIns.of(address, here(request)));
+        return "account/account";
+    }
+
+    @PostMapping("/account/password")
+    String password(
+            @RequestParam(defaultValue = "") String present,
+            @RequestParam(defaultValue = "") String wanted,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            HttpServletRequest request,
+            RedirectAttributes flash) {
+        if (!limits.allowSignIn("change " + viewer.accountId(), request.getRemoteAddr()))
+            return said(flash, () -> "Too many tries. Wait a minute, then try again.");
+        return said(flash, () -> {
+            int ended = door.changePassword(viewer, present, wanted, here(request));
+            return "The password is changed"
+                    + (ended == 0
+                            ? "."
+                            : ", and " + ended + (ended == 1 ? " other sign-in" : " other sign-ins") + " ended.");
+        });
+    }
+
+    @PostMapping("/account/address")
+    String address(
+            @RequestParam(defaultValue = "") String present,
+            @RequestParam(defaultValue = "") String email,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            HttpServletRequest request,
+            RedirectAttributes flash) {
+        if (!limits.allowSignIn("change " + viewer.accountId(), request.getRemoteAddr()))
+            return said(flash, () -> "Too many tries. Wait a minute, then try again.");
+        return said(flash, () -> {
+            door.askForAddress(viewer, present, email);
+            return "A mail went to " + email.strip() + ". The address holds once its link is opened, within an hour.";
+        });
+    }
+
+    /** The link of the mail; who opens it is asked once more, so that no look ahead of a mail program uses it up. */
+    @GetMapping("/account/address/{token}")
+    String confirm(@PathVariable String token, Model model) {
+        model.addAttribute("token", token);
+        return "account/confirm";
+    }
+
+    @PostMapping("/account/address/{token}")
+    String confirmed(
+            @PathVariable String token,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            HttpServletRequest request,
+            RedirectAttributes flash)
+            throws jakarta.servlet.ServletException {
+        try {
+            door.confirmAddress(viewer, token);
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            return "redirect:/account";
+        } catch (NotFoundException e) {
+            flash.addFlashAttribute("said", "This link has been used, is over an hour old, or is not yours.");
+            return "redirect:/account";
+        }
+        request.logout();
+        return "redirect:/sign-in?out";
+    }
+
+    @PostMapping("/account/sign-ins/end")
+    String end(
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            HttpServletRequest request,
+            RedirectAttributes flash) {
+        int ended = signIns.end(door.address(viewer), here(request));
+        return said(flash, () -> ended == 0 ? "You are signed in nowhere else." : "Ended elsewhere: " + ended + ".");
+    }
+
+    @GetMapping("/forgot")
+    String forgot() {
+        return "account/forgot";
+    }
+
+    /** Says the same whether there is such an account or not. */
+    @PostMapping("/forgot")
+    String forgot(@RequestParam(defaultValue = "") String email, HttpServletRequest request, Model model) {
+        if (!limits.allowReset(email, request.getRemoteAddr()))
+            model.addAttribute("said", "Too many tries. Wait a few minutes, then try again.");
+        else {
+            door.forgot(email);
+            model.addAttribute(
+                    "good", "If there is an account with this address, a mail with a link is on its way to it.");
+        }
+        model.addAttribute("email", email);
+        return "account/forgot";
+    }
+
+    @GetMapping("/reset/{token}")
+    String reset(@PathVariable String token, Model model) {
+        model.addAttribute("token", token);
+        model.addAttribute("possible", door.canReset(token));
+        return "account/reset";
+    }
+
+    @PostMapping("/reset/{token}")
+    String reset(@PathVariable String token, @RequestParam(defaultValue = "") String wanted, RedirectAttributes flash) {
+        try {
+            door.reset(token, wanted);
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            return "redirect:/reset/" + java.net.URLEncoder.encode(token, java.nio.charset.StandardCharsets.UTF_8);
+        } catch (NotFoundException e) {
+            return "redirect:/forgot?old";
+        }
+        return "redirect:/sign-in?changed";
+    }
+
+    private static String said(RedirectAttributes flash, Supplier<String> change) {
+        try {
+            flash.addFlashAttribute("good", change.get());
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+        }
+        return "redirect:/account";
+    }
+}
