@@ -49,6 +49,7 @@ class DemoWords {
                 athlete.id());
         if (demo.rides() && !demo.isMixed()) {
             note(athlete.id(), coach);
+            about(athlete.id(), viewer);
             standing(athlete.id(), coach);
             wheels(athlete.id(), viewer);
         }
@@ -80,6 +81,17 @@ class DemoWords {
                 Timestamp.from(clock.instant()),
                 athlete,
                 REPEATED);
+    }
+
+    private void about(long athlete, Viewer viewer) {
+        sql.update(
+                "insert into athlete_about (athlete_id, goals, history, injuries, wishes, changed_by, changed_at)"
+                        + " values (?, 'The coast tour without being dropped on the last climb.', 'Eight years of club"
+                        + " riding; two seasons with power.', 'Left knee in spring, quiet since June.', 'Mondays and"
+                        + " Fridays free; long rides with the club on Sundays.', ?, ?)",
+                athlete,
+                viewer.name(),
+                Timestamp.from(clock.instant()));
     }
 
     /** Work that the formula does not see. */
