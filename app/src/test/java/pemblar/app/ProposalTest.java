@@ -76,6 +76,44 @@ class ProposalTest {
     }
 
     @Test
+    void whatCameOfAnAnswerStandsBesideItsForecastAWeekLater() {
+        person.post(base + "/proposals/leave", Map.of("fingerprint", fingerprint(), "reason", "only a sniffle"));
+        assertThat(person.get(base + "/proposals").body())
+                .contains("only a sniffle")
+                .doesNotContain("a week later forecast");
+        Map<String, Object> kept = sql.queryForMap(
+                "select (effect->>'leaveWeek')::float as left_week, (effect->>'takenWeek')::float as taken_week from"
+                        + " proposal_answer where athlete_id = ? and answer = 'LEFT' order by id desc limit 1",
+                athlete);
+        assertThat((Double) kept.get("left_week")).isGreaterThan((Double) kept.get("taken_week"));
+        sql.update("update proposal_answer set day = day - 7 where athlete_id = ?", athlete);
+        assertThat(person.get(base + "/proposals").body())
+                .contains("a week later forecast")
+                .contains("of 1 that were left");
+        sql.update("delete from proposal_answer where athlete_id = ?", athlete);
+    }
+
+    @Test
+    void askingTheCoachNeedsOneAndArrivesAsANote() {
+        assertThat(person.post(base + "/proposals/ask", Map.of("fingerprint", fingerprint()))
+                        .body())
+                .contains("nobody to ask");
+        Person coach = new Person(Running.ADDRESS).signUp("asked.coach@pemblar.example", "coach");
+        long coachId =
+                sql.queryForObject("select id from account where email = 'asked.coach@pemblar.example'", Long.class);
+        Running.APPLICATION.getBean(pemblar.app.athlete.CoachingService.class).begin(athlete, coachId, true);
+        var before = plan();
+        assertThat(person.post(base + "/proposals/ask", Map.of("fingerprint", fingerprint()))
+                        .body())
+                .contains("Asked.")
+                .contains("id=\"ask\"");
+        assertThat(plan()).isEqualTo(before);
+        assertThat(coach.get(base + "/notes").body()).contains("Shall I take this proposal?");
+        sql.update("update coaching set ended_at = now() where athlete_id = ?", athlete);
+        sql.update("delete from proposal_answer where athlete_id = ?", athlete);
+    }
+
+    @Test
     void aProposalOfAnEarlierPlanIsNotTaken() {
         var before = plan();
         person.get(base + "/proposals");

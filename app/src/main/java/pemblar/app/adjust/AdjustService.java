@@ -18,6 +18,8 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.CoachingService;
 import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
+import pemblar.app.note.About;
+import pemblar.app.note.NoteService;
 import pemblar.app.planner.SeasonChanges;
 import pemblar.app.season.SeasonSettings;
 import pemblar.app.session.AdjustedSessions;
@@ -45,6 +47,7 @@ public class AdjustService {
     private static final int DAYS_AHEAD = 180;
     private static final int LONGEST_REASON = 300;
     private static final int SHOWN = 60;
+    private static final String TOOK = "Took a proposal: ";
     private final Situations situations;
     private final TrendService trends;
     private final SessionService sessions;
@@ -54,6 +57,7 @@ public class AdjustService {
     private final UndoService undo;
     private final LimitStore limits;
     private final CoachingService coachings;
+    private final NoteService notes;
     private final JdbcClient sql;
     private final InstantSource clock;
 
@@ -67,9 +71,11 @@ public class AdjustService {
             UndoService undo,
             LimitStore limits,
             CoachingService coachings,
+            NoteService notes,
             JdbcClient sql,
             InstantSource clock) {
         this.limits = limits;
+        this.notes = notes;
         this.coachings = coachings;
         this.situations = situations;
         this.trends = trends;
@@ -105,12 +111,6 @@ public class AdjustService {
             return "Nothing is proposed beyond what was answered already: what is planned stands.";
         }
     }
-
-    /**
-     * One that was taken, left or asked about. @param came chronic load that came of it on its day, null when that is
-     * still ahead
-     */
-    public record Answered(String answer, String what, String why, String reason, String who, LocalDate day) {}
 
     /** What is open for an athlete whom the caller has already asked for: proposals that nobody has left. */
     @Transactional(readOnly = true)
@@ -225,7 +225,8 @@ public class AdjustService {
         List<Change> changes = chosen(shown, on);
         if (changes.isEmpty())
             throw new IllegalArgumentException("Nothing is switched on, which is the same as leaving it.");
-        String label = "Took a proposal: " + shown.title() + ".";
+        String label = TOOK + shown.title() + ".";
+        answer(athlete, viewer, shown, "TAKEN", "", changes); // rests on the plan as it was
         undo.asOne(athleteId, viewer, label, () -> {
             adjusted.apply(athleteId, viewer, changes, label);
             for (Change change : changes)
@@ -234,8 +235,14 @@ public class AdjustService {
                             new SeasonChanges.Asking(athleteId, viewer, null, false),
                             new SeasonChanges.BlockChange(SeasonChanges.Kind.LOAD, r.first(), r.load()));
         });
-        answer(athlete, viewer, shown, "TAKEN", "");
         return "Taken: " + shown.title() + ".";
+    }
+
+    /** Whether it is the athlete who asks, and there is a coach to be asked. */
+    @Transactional(readOnly = true)
+    public boolean hasCoach(long athleteId, Viewer viewer) {
+        return athletes.own(viewer).filter(id -> id == athleteId).isPresent()
+                && coachings.ofAthlete(athleteId).stream().anyMatch(c -> c.stands());
     }
 
     /** Only while there is a coach who may plan. */
@@ -249,7 +256,17 @@ public class AdjustService {
     /** Takes the latest change back, within a day. */
     @Transactional
     public String undo(long athleteId, Viewer viewer) {
-        return undo.undo(athleteId, viewer).orElse("There is nothing to take back.");
+        String said = undo.undo(athleteId, viewer).orElse("There is nothing to take back.");
+        if (said.startsWith("Taken back: " + TOOK)) forgetTaken(athleteId, viewer);
+        return said;
+    }
+
+    /** What was taken back at once is no answer from which anything could be learnt. */
+    private void forgetTaken(long athleteId, Viewer viewer) {
+        sql.sql("delete from proposal_answer where id = (select max(id) from proposal_answer where athlete_id = ? and"
+                        + " account_id = ? and answer = 'TAKEN')")
+                .params(athleteId, viewer.accountId())
+                .update();
     }
 
     @Transactional
@@ -257,11 +274,33 @@ public class AdjustService {
         if (reason.length() > LONGEST_REASON)
             throw new IllegalArgumentException("Reason: enter at most " + LONGEST_REASON + " characters.");
         Athlete athlete = athletes.require(athleteId, viewer);
-        answer(athlete, viewer, require(athlete, fingerprint), "LEFT", reason.strip());
+        Shown shown = require(athlete, fingerprint);
+        answer(athlete, viewer, shown, "LEFT", reason.strip(), shown.proposal().changes());
         return "Left as it is.";
     }
 
-    private void answer(Athlete athlete, Viewer viewer, Shown shown, String answer, String reason) {
+    /** Puts a proposal before the coach as a note, which is answered in its thread; it stays open. */
+    @Transactional
+    public String ask(long athleteId, Viewer viewer, String fingerprint, String word) {
+        if (word.length() > LONGEST_REASON)
+            throw new IllegalArgumentException("Word: enter at most " + LONGEST_REASON + " characters.");
+        Athlete athlete = athletes.require(athleteId, viewer);
+        if (coachings.ofAthlete(athleteId).stream().noneMatch(c -> c.stands()))
+            throw new IllegalArgumentException("No coach has access to this training, so there is nobody to ask.");
+        Shown shown = require(athlete, fingerprint);
+        notes.write(
+                athleteId,
+                viewer,
+                new About.OfAthlete(),
+                "Shall I take this proposal? " + shown.title() + ". " + shown.why() + " " + shown.price()
+                        + (word.isBlank() ? "" : "\n\n" + word.strip()));
+        answer(athlete, viewer, shown, "ASKED", word.strip(), shown.proposal().changes());
+        return "Asked. The answer comes as a note; until then the proposal stays open.";
+    }
+
+    /** @param changes those that were taken, or would have been */
+    private void answer(
+            Athlete athlete, Viewer viewer, Shown shown, String answer, String reason, List<Change> changes) {
         Instant now = clock.instant();
         sql.sql("insert into proposal_answer (athlete_id, account_id, trigger, fingerprint, answer, "
                         + "what, why, reason, effect, day, answered_at) values (?, ?, ?, ?, ?, ?, ?, "
@@ -275,29 +314,35 @@ public class AdjustService {
                         cut(shown.title(), 400),
                         cut(shown.why(), 1000),
                         reason,
-                        JsonMapper.shared().writeValueAsString(Map.of("taken", shown.effect(), "leave", shown.leave())),
+                        JsonMapper.shared().writeValueAsString(Learning.effect(shown, situation(athlete), changes)),
                         athlete.dayOf(now),
                         now.atOffset(ZoneOffset.UTC))
                 .update();
+    }
+
+    private Situation situation(Athlete athlete) {
+        return situations.of(athlete, trends.of(athlete));
     }
 
     private static String cut(String text, int most) {
         return text.length() > most ? text.substring(0, most) : text;
     }
 
+    /** What was answered, the latest first, with what came of it a week later where that is over. */
     @Transactional(readOnly = true)
-    public List<Answered> answered(Athlete athlete) {
-        return sql.sql("select p.*, k.name from proposal_answer p join account k on k.id = p.account_id "
+    public Learning answered(Athlete athlete, Trend trend) {
+        return Learning.of(sql.sql("select p.*, k.name from proposal_answer p join account k on k.id = p.account_id "
                         + "where p.athlete_id = ? order by p.id desc limit ?")
                 .params(athlete.id(), SHOWN)
-                .query((rs, i) -> new Answered(
-                        rs.getString("answer").toLowerCase(java.util.Locale.ROOT),
+                .query((rs, i) -> Learning.Answered.of(
+                        rs.getString("answer"),
                         rs.getString("what"),
-                        rs.getString("why"),
                         rs.getString("reason"),
                         rs.getString("name"),
-                        rs.getObject("day", LocalDate.class)))
-                .list();
+                        rs.getObject("day", LocalDate.class),
+                        rs.getString("effect"),
+                        trend))
+                .list());
     }
 
     /** Marks days as away with their reason, in one step; what falls in and the return are then proposed. */

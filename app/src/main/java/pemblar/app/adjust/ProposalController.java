@@ -56,7 +56,8 @@ class ProposalController {
         if (chosen != null)
             model.addAttribute(
                     "view", ProposalView.of(open, chosen, on == null ? null : new HashSet<>(on), page.trend()));
-        model.addAttribute("answered", adjusting.answered(page.athlete()));
+        model.addAttribute("learning", adjusting.answered(page.athlete(), page.trend()));
+        model.addAttribute("coached", adjusting.hasCoach(athleteId, viewer));
         model.addAttribute(
                 "limits", limits.of(athleteId, plan.held(page.athlete()).settings()));
         model.addAttribute("kinds", Away.Kind.values());
@@ -96,6 +97,16 @@ class ProposalController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         return said(athleteId, here, flash, () -> adjusting.leave(athleteId, viewer, fingerprint, reason));
+    }
+
+    @PostMapping("/ask")
+    String ask(
+            @PathVariable long athleteId,
+            @RequestParam String fingerprint,
+            @RequestParam(defaultValue = "") String word,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, "", flash, () -> adjusting.ask(athleteId, viewer, fingerprint, word));
     }
 
     @PostMapping("/away")
