@@ -35,6 +35,9 @@ import pemblar.core.zone.Zones;
 @Controller
 @RequestMapping("/a/{athleteId}/workouts")
 class WorkoutController {
+    /** Of a design that another page begins. */
+    private static final int LONGEST_BEGUN = 2000;
+
     private static final int RECENT_DAYS = 180;
     private final WorkoutService workouts;
     private final ThresholdService thresholds;
@@ -130,12 +133,14 @@ class WorkoutController {
     String design(
             @PathVariable long athleteId,
             @RequestParam(required = false) Long id,
+            @RequestParam(defaultValue = "") String text,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
         Sport sport = page.athlete().first();
         if (id == null) {
-            form(model, null, "", sport, Basis.usualFor(sport), Examples.of(sport));
+            String begun = text.isBlank() || text.length() > LONGEST_BEGUN ? Examples.of(sport) : text;
+            form(model, null, "", sport, Basis.usualFor(sport), begun);
         } else {
             Shelved kept = workouts.require(id, viewer);
             form(
