@@ -19,7 +19,8 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 class SecurityConfiguration {
     private static final String CONTENT =
             "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
-                    + "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+                    + "connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; "
+                    + "base-uri 'none'; frame-ancestors 'none'";
 
     @Bean
     PasswordEncoder passwords() {
@@ -42,6 +43,8 @@ class SecurityConfiguration {
                         "/sign-up",
                         "/forgot",
                         "/reset/*",
+                        "/worker.js",
+                        "/manifest.json",
                         "/webjars/**",
                         "/fonts/**",
                         "/frame/**",
