@@ -18,6 +18,7 @@ import pemblar.app.frame.Shown;
 import pemblar.app.note.NoteService;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
+import pemblar.app.session.DoubtService;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
 import pemblar.app.session.TrendService;
@@ -32,6 +33,7 @@ class Strands {
     private static final int DAYS_TO_EVENT = 14;
     private static final int DAYS_WITHOUT_REST = 12;
     private static final int SILENT_DAYS = 7;
+    private static final double TO_BE_MENDED = 58;
     private static final double DRAFTS_SOON = 50;
     private static final double DRAFTS_LATER = 32;
     private static final Map<Trigger.Kind, Double> WEIGHTS = weights();
@@ -41,6 +43,7 @@ class Strands {
     private final CheckinService checkins;
     private final PlanService plan;
     private final NoteService notes;
+    private final DoubtService doubts;
 
     Strands(
             TrendService trends,
@@ -48,7 +51,9 @@ class Strands {
             AdjustService adjusting,
             CheckinService checkins,
             PlanService plan,
-            NoteService notes) {
+            NoteService notes,
+            DoubtService doubts) {
+        this.doubts = doubts;
         this.trends = trends;
         this.sessions = sessions;
         this.adjusting = adjusting;
@@ -93,11 +98,23 @@ class Strands {
             if (drafts.isEmpty() || trigger.kind() != Trigger.Kind.RUNNING_OUT)
                 reasons.add(new Reason(trigger.text(), WEIGHTS.get(trigger.kind()), null));
         drafts(drafts, today, reasons);
+        doubtful(athlete, trend, reasons);
         note(athlete, today, reasons);
         event(events, today, reasons);
         rest(slabs, today, reasons);
         silence(slabs, mornings, today, reasons);
         return Strand.of(reasons, days(slabs, drafts, mornings, events, today));
+    }
+
+    /** Data that mislead stand here before the figures that rest on them. */
+    private void doubtful(Athlete athlete, Trend trend, List<Reason> reasons) {
+        doubts.waiting(athlete, trend).doubts().stream()
+                .filter(DoubtService.Doubt::matters)
+                .findFirst()
+                .ifPresent(d -> reasons.add(new Reason(
+                        "“" + d.title() + "” of " + new Shown().day(d.day()) + " is to be mended. " + d.sentence(),
+                        TO_BE_MENDED,
+                        d.day())));
     }
 
     private static void drafts(List<Slab> drafts, LocalDate today, List<Reason> reasons) {

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.DayLoad;
+import pemblar.app.session.DoubtService;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
@@ -30,8 +31,11 @@ class ProgressController {
     private final SessionService sessions;
     private final ScheduleService schedule;
     private final UndoService undo;
+    private final DoubtService doubts;
 
-    ProgressController(Pages pages, SessionService sessions, ScheduleService schedule, UndoService undo) {
+    ProgressController(
+            Pages pages, SessionService sessions, ScheduleService schedule, UndoService undo, DoubtService doubts) {
+        this.doubts = doubts;
         this.pages = pages;
         this.sessions = sessions;
         this.schedule = schedule;
@@ -102,6 +106,7 @@ class ProgressController {
                 : last.isAfter(today.plusDays(DAYS_AHEAD))
                         ? today.plusDays(DAYS_AHEAD)
                         : last.isAfter(begin) ? last : begin.plusDays(7);
+        model.addAttribute("doubtful", doubts.waiting(page.athlete(), page.trend()));
         model.addAttribute("now", page.trend().on(today));
         model.addAttribute("end", page.trend().on(last));
         model.addAttribute("from", begin);

@@ -75,6 +75,32 @@ class MarginController {
         });
     }
 
+    /** Accepts all proposals in one click, from a page that rests on the recording. @param here where to go back to */
+    @PostMapping("/mend/all")
+    String acceptAll(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String here,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+        List<Wanted> wanted = mending.sheet(opened).proposals().stream()
+                .map(MarginController::wanted)
+                .toList();
+        String back = LanesController.said(athleteId, id, flash, () -> {
+            if (wanted.isEmpty()) throw new IllegalArgumentException("This was mended already.");
+            mending.mend(athleteId, viewer, id, wanted);
+            flash.addFlashAttribute("good", "Mended. The original stays; it can be taken back in the session.");
+        });
+        return switch (here) {
+            case "today" -> "redirect:/a/" + athleteId + "/today";
+            case "progress" -> "redirect:/a/" + athleteId + "/progress";
+            case "sessions" -> "redirect:/a/" + athleteId + "/sessions";
+            case "morning" -> "redirect:/roster";
+            default -> back;
+        };
+    }
+
     private static Wanted wanted(Proposal p) {
         Edit edit = p.edit();
         if (edit instanceof Edit.Hide hide)

@@ -33,6 +33,7 @@ import pemblar.app.ribbon.Pages;
 import pemblar.app.session.DeletionService;
 import pemblar.app.session.DescriptionService;
 import pemblar.app.session.DescriptionService.Words;
+import pemblar.app.session.DoubtService;
 import pemblar.app.session.ExportService;
 import pemblar.app.session.SessionSearch;
 import pemblar.app.session.SessionSearch.By;
@@ -55,6 +56,7 @@ class SessionsController {
     private final AthleteService athletes;
     private final UndoService undo;
     private final Limits limits;
+    private final DoubtService doubts;
     private final WholeFiles whole;
 
     SessionsController(
@@ -67,7 +69,9 @@ class SessionsController {
             AthleteService athletes,
             UndoService undo,
             Limits limits,
+            DoubtService doubts,
             WholeFiles whole) {
+        this.doubts = doubts;
         this.whole = whole;
         this.pages = pages;
         this.search = search;
@@ -90,6 +94,11 @@ class SessionsController {
         Wanted wanted = wanted(asked);
         SessionSearch.Page found = search.find(page.athlete(), wanted);
         model.addAttribute("found", found.sessions());
+        model.addAttribute(
+                "doubtful",
+                doubts.of(
+                        page.athlete(),
+                        found.sessions().stream().map(f -> f.slab().id()).toList()));
         model.addAttribute("more", found.more());
         model.addAttribute("wanted", wanted);
         model.addAttribute("asked", asked);

@@ -17,6 +17,19 @@ public record DayLoad(
         long plannedSeconds,
         long doneSeconds,
         long withoutLoad) {
+    /** The same with other points done. */
+    DayLoad plus(double points) {
+        return new DayLoad(
+                athleteId,
+                day,
+                plannedLoad,
+                Math.max(0, doneLoad + points),
+                openLoad,
+                plannedSeconds,
+                doneSeconds,
+                withoutLoad);
+    }
+
     /** The load that counts for the trend: done, and from today on also what is still open. */
     public double counting(LocalDate today) {
         return day.isBefore(today) ? doneLoad : doneLoad + openLoad;

@@ -89,6 +89,8 @@ public class RecomputationService {
         boolean more;
         do more = Boolean.TRUE.equals(transaction.execute(status -> next(id)));
         while (more);
+        do more = recordings.noteNextDoubts();
+        while (more);
     }
 
     /** Recomputes the next few recordings; false when none is left. */

@@ -49,6 +49,9 @@ interface RecordingRepository extends Repository<RecordingRow, Long> {
     @Query("select r from RecordingRow r where r.curvesVersion < :version order by r.id limit :count")
     List<RecordingRow> withOlderCurves(int version, int count);
 
+    @Query("select r from RecordingRow r where r.doubtsVersion = 0 order by r.id limit :count")
+    List<RecordingRow> withoutDoubts(int count);
+
     @Query("select r from RecordingRow r where r.athleteId = :athleteId and r.day >= :from and r.day < "
             + ":until order by r.day")
     List<RecordingRow> within(long athleteId, LocalDate from, LocalDate until);

@@ -97,6 +97,13 @@ class RecordingRow {
     /** Counts the changes of what the recording says. */
     int revision;
 
+    /** How many things are probably wrong, and what they are; looked at by the version of the rules. */
+    int doubts;
+
+    String doubtWords = "";
+    Double mendedLoad;
+    int doubtsVersion;
+
     Instant deletedAt;
 
     protected RecordingRow() {}

@@ -43,6 +43,7 @@ public class RecordingService {
     private final EffortService efforts;
     private final MendedRecordings mended;
     private final AthleteService athletes;
+    private final Doubts doubts;
 
     RecordingService(
             RecordingRepository recordings,
@@ -52,7 +53,9 @@ public class RecordingService {
             EffortService efforts,
             MendedRecordings mended,
             AthleteService athletes,
+            Doubts doubts,
             InstantSource clock) {
+        this.doubts = doubts;
         this.clock = clock;
         this.recordings = recordings;
         this.data = data;
@@ -114,6 +117,7 @@ public class RecordingService {
         recordings.save(row);
         data.save(new RecordingDataRow(row.id, bytes, ChannelColumn.write(stored), SummaryJson.bests(summary.bests())));
         efforts.store(row, recording);
+        doubts.note(athlete, row, stored, zones);
         SessionRow session = place(athlete, row, wantedSession);
         return new Taken(Outcome.DONE, session.id, problems);
     }
@@ -201,6 +205,22 @@ public class RecordingService {
         row.follow(sessions.ofRecordings(List.of(row.id)).stream().findFirst().orElse(null));
         stored.bests = SummaryJson.bests(summary.bests());
         efforts.store(row, sound);
+        doubts.note(athlete, row, both.mended(), zones);
+    }
+
+    /** Looks at recordings that were taken in before doubts were kept; false when none is left. */
+    @Transactional
+    public boolean noteNextDoubts() {
+        List<RecordingRow> rows = recordings.withoutDoubts(BATCH);
+        for (RecordingRow row : rows) {
+            Athlete athlete = athletes.forJob(row.athleteId);
+            doubts.note(
+                    athlete,
+                    row,
+                    mended.read(row.id),
+                    thresholds.zonesOf(athlete).on(row.day));
+        }
+        return !rows.isEmpty();
     }
 
     /** Stores the curves of recordings that were taken in before curves were kept; false when none is left. */

@@ -68,6 +68,10 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
             + "r.leastCriticalWatts is not null and r.day >= :from order by r.day")
     List<SessionRow> belowZero(long athleteId, LocalDate from);
 
+    @Query("select s from SessionRow s join fetch s.recording r where s.athleteId = :athleteId and r.athleteId = "
+            + ":athleteId and r.doubts > 0 and r.day >= :from order by r.day desc limit :most")
+    List<SessionRow> doubted(long athleteId, LocalDate from, int most);
+
     @Query("select s.id from SessionRow s where s.recording.id = :recordingId")
     Optional<Long> idOfRecording(long recordingId);
 

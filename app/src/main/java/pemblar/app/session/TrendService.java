@@ -62,6 +62,14 @@ public class TrendService {
                 .toList();
     }
 
+    /** The trend as it would be had some days had other loads: points to add to what was done. */
+    public Trend with(Athlete athlete, Trend trend, Map<LocalDate, Double> changes) {
+        List<DayLoad> sums = trend.dayLoads().stream()
+                .map(d -> changes.containsKey(d.day()) ? d.plus(changes.get(d.day())) : d)
+                .toList();
+        return trend(athlete, trend.today(), sums, plan.ahead(List.of(athlete)).get(athlete.id()));
+    }
+
     /** The trend as it would be with another plan. The past rests on what was done alone, up to today. */
     public static Trend trend(Athlete athlete, LocalDate today, List<DayLoad> sums, Ahead ahead) {
         LoadTrend.Settings settings = start(athlete.trend(), today, sums);

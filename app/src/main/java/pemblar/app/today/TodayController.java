@@ -15,6 +15,7 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.note.NoteService;
 import pemblar.app.plan.BoardService;
 import pemblar.app.ribbon.Pages;
+import pemblar.app.session.DoubtService;
 import pemblar.app.session.SessionService;
 import pemblar.app.sharing.PlanNews;
 
@@ -50,7 +51,7 @@ class TodayController {
 
     /** What others told the athlete. */
     @org.springframework.stereotype.Component
-    record Told(PlanNews news, NoteService notes) {
+    record Told(PlanNews news, NoteService notes, DoubtService doubts) {
         void fill(Athlete athlete, Viewer viewer, Model model) {
             model.addAttribute("news", news.unseen(athlete.id()));
             model.addAttribute("notes", notes.unread(athlete, viewer, NOTES_SHOWN));
@@ -84,6 +85,7 @@ class TodayController {
                         .findFirst()
                         .orElse(null));
         told.fill(opened.athlete(), viewer, model);
+        model.addAttribute("doubtful", told.doubts().waiting(opened.athlete(), opened.trend()));
         return "today/today";
     }
 

@@ -1,0 +1,144 @@
+package pemblar.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.springframework.jdbc.core.JdbcTemplate;
+import pemblar.app.athlete.CoachingService;
+
+/** Data that mislead are said where they are read, with what they do, and mended in one click. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class DoubtsTest {
+    private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
+    private static JdbcTemplate sql;
+    private static Person person;
+    private static Person coach;
+    private static String base;
+    private static long athlete;
+
+    @BeforeAll
+    static void twoRides() {
+        sql = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
+        person = new Person(Running.ADDRESS).signUp("doubt@pemblar.example", "ride");
+        coach = new Person(Running.ADDRESS).signUp("doubt.coach@pemblar.example", "coach");
+        base = person.get("/").uri().getPath().replaceAll("/today$", "");
+        athlete = Long.parseLong(base.replaceAll("\\D", ""));
+        Running.APPLICATION
+                .getBean(CoachingService.class)
+                .begin(
+                        athlete,
+                        sql.queryForObject(
+                                "select id from account where email = 'doubt.coach@pemblar.example'", Long.class),
+                        true);
+        person.get(base + "/thresholds");
+        person.post(
+                base + "/thresholds/adopt",
+                Map.of(
+                        "THRESHOLD_POWER",
+                        "250",
+                        "BODY_MASS",
+                        "70",
+                        "from",
+                        TODAY.minusDays(60).toString()));
+        person.get(base + "/sessions");
+        person.upload(
+                base + "/sessions/upload",
+                Map.of("sound.gpx", ride(2, 0), "wrong.gpx", ride(1, 60), "slow.gpx", ride(12, 0)));
+        Eventually.holds(
+                Duration.ofSeconds(30),
+                () -> sql.queryForObject(
+                                "select count(*) from session where athlete_id = ? and recording_id is not null",
+                                Integer.class,
+                                athlete)
+                        == 3);
+    }
+
+    /** Half an hour at 200 W, with some seconds that nobody has. */
+    private static byte[] ride(int daysAgo, int spikes) {
+        Instant start =
+                TODAY.minusDays(daysAgo).atTime(9, 0).toInstant(ZoneOffset.UTC).truncatedTo(ChronoUnit.SECONDS);
+        StringBuilder text = new StringBuilder("<?xml version=\"1.0\"?><gpx version=\"1.1\" creator=\"test\" "
+                + "xmlns=\"http://www.topografix.com/GPX/1/1\"><trk><type>cycling</type><trkseg>");
+        for (int i = 0; i < 1800; i++)
+            text.append("<trkpt lat=\"")
+                    .append(50 + i * 0.00005)
+                    .append("\" lon=\"7\"><ele>100</ele><time>")
+                    .append(start.plusSeconds(i))
+                    .append("</time><extensions><power>")
+                    .append(i % 25 == 7 && i / 25 < spikes ? 2600 : 200)
+                    .append("</power></extensions></trkpt>");
+        return text.append("</trkseg></trk></gpx>").toString().getBytes(StandardCharsets.UTF_8);
+    }
+
+    private static Map<String, Object> wrong() {
+        return sql.queryForMap(
+                "select s.id, r.load_points, r.mended_load, r.doubts from session s join recording r on r.id ="
+                        + " s.recording_id where s.athlete_id = ? and r.file_name = 'wrong.gpx'",
+                athlete);
+    }
+
+    @Test
+    @Order(1)
+    void itIsFoundWhenItComesInAndTheOthersAreNot() {
+        assertThat((Integer) wrong().get("doubts")).isPositive();
+        assertThat((Double) wrong().get("load_points")).isGreaterThan(2 * (Double) wrong().get("mended_load"));
+        assertThat(sql.queryForObject(
+                        "select sum(doubts) from recording where athlete_id = ? and file_name <> 'wrong.gpx'",
+                        Integer.class,
+                        athlete))
+                .isZero();
+    }
+
+    @Test
+    @Order(2)
+    void itIsSaidWhereItMisleads() {
+        long load = Math.round((Double) wrong().get("load_points"));
+        long mended = Math.round((Double) wrong().get("mended_load"));
+        String words = "Load " + load + " would be " + mended + ".";
+        assertThat(person.get(base + "/sessions").body()).contains("Probably power that nobody has. " + words);
+        for (String page : new String[] {"/today", "/progress"})
+            assertThat(person.get(base + page).body())
+                    .as(page)
+                    .contains(words)
+                    .contains("This morning’s balance is")
+                    .contains("Mend it");
+        assertThat(coach.get("/roster").body()).contains("is to be mended").contains(words);
+    }
+
+    @Test
+    @Order(3)
+    void oneClickMendsItAndTheForecastWasTrue() {
+        String before = person.get(base + "/today").body();
+        String promised = before.replaceAll("(?s).*and would be\\s*<b>([^<]+)</b>.*", "$1");
+        double mended = (Double) wrong().get("mended_load");
+        String today = person.post(base + "/sessions/" + wrong().get("id") + "/mend/all", Map.of("here", "today"))
+                .body();
+        assertThat(today).doesNotContain("Mend it").contains("Mended.");
+        assertThat((Double) wrong().get("load_points")).isEqualTo(mended);
+        assertThat((Integer) wrong().get("doubts")).isZero();
+        assertThat(today).contains("<dd>" + promised + "</dd>");
+        assertThat(coach.get("/roster").body()).doesNotContain("is to be mended");
+    }
+
+    @Test
+    @Order(4)
+    void takenBackItIsInDoubtAgain() {
+        person.post(base + "/sessions/undo", Map.of());
+        assertThat((Integer) wrong().get("doubts")).isPositive();
+        person.post(base + "/sessions/" + wrong().get("id") + "/mend/all", Map.of());
+        assertThat(person.post(base + "/sessions/" + wrong().get("id") + "/mend/all", Map.of())
+                        .body())
+                .contains("This was mended already");
+    }
+}
