@@ -65,6 +65,31 @@ public class LiftedSessions {
         return sessions.save(row).id;
     }
 
+    /**
+     * The session of a day and title in which sets were logged: the one that is there, or a new one that is over. What
+     * nobody rated has no load.
+     */
+    @Transactional
+    public long logged(long athleteId, Viewer viewer, LocalDate day, Prepared prepared) {
+        Athlete athlete = desk.athlete(athleteId, viewer);
+        for (SessionRow there : sessions.between(athleteId, day, day))
+            if (there.sport == Sport.STRENGTH && there.title.equals(prepared.title()) && there.isSeenBy(athlete))
+                return there.id;
+        SessionRow row = row(athlete, day, null, prepared);
+        if (row.strength.isEmpty()) row.strength = null;
+        row.plannedLoad = null;
+        row.doneSeconds = prepared.seconds();
+        row.doneNote = "";
+        row.changedBy = viewer.name();
+        sessions.save(row);
+        desk.remember(
+                athleteId,
+                viewer,
+                "Took in “" + row.title + "” of " + SessionDesk.day(day) + ".",
+                PlanState.making(List.of(row.id)));
+        return row.id;
+    }
+
     private SessionRow row(Athlete athlete, LocalDate day, Integer startMinute, Prepared prepared) {
         String title = prepared.title().strip();
         if (title.isEmpty() || title.length() > LONGEST_TITLE)
