@@ -82,7 +82,7 @@ async function without(url) {
   });
   const waits = (await waiting()).length;
   const words =
-    `No connection: this is what was fetched on ${when}.` +
+    `No connection to Pemblar: this is what was fetched on ${when}.` +
     (waits ? ` ${waits === 1 ? '1 check-in waits' : `${waits} check-ins wait`} on this device and is sent later.` : '');
   const text = await kept.text();
   const body = text.replace(/(<main[^>]*>)/, `$1<p class="offline" role="status" id="offline">${words}</p>`);

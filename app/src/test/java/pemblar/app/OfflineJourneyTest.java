@@ -66,7 +66,7 @@ class OfflineJourneyTest {
 
         wire.cut();
         Browser.browser.get(wire.address() + "/");
-        Browser.seeText("#offline", "No connection: this is what was fetched on");
+        Browser.seeText("#offline", "No connection to Pemblar: this is what was fetched on");
         Browser.see("input[name=restingHeartRate]").clear();
         Browser.see("input[name=restingHeartRate]").sendKeys("51");
         Browser.click(".checkin-form button.primary");

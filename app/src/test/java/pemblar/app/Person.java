@@ -51,21 +51,25 @@ final class Person {
         return this;
     }
 
+    /** Many people sign up from this machine within a minute, which is not what the limit is there to refuse. */
     Person signUp(String email, String role) {
         get("/sign-up");
-        post(
-                "/sign-up",
-                Map.of(
-                        "email",
-                        email,
-                        "name",
-                        "Test Person",
-                        "password",
-                        "a long password",
-                        "role",
-                        role,
-                        "zone",
-                        "Europe/Dublin"));
+        Map<String, String> form = Map.of(
+                "email",
+                email,
+                "name",
+                "Test Person",
+                "password",
+                "a long password",
+                "role",
+                role,
+                "zone",
+                "Europe/Dublin");
+        if (post("/sign-up", form).uri().toString().endsWith("later")) {
+            Running.forgetSignUps();
+            get("/sign-up");
+            post("/sign-up", form);
+        }
         return this;
     }
 

@@ -37,6 +37,11 @@ final class Running {
                 .toArray(String[]::new);
     }
 
+    static void forgetSignUps() {
+        new org.springframework.jdbc.core.JdbcTemplate(APPLICATION.getBean(javax.sql.DataSource.class))
+                .update("delete from rate_limit where key like 'sign-up from %'");
+    }
+
     static Statistics statistics() {
         return APPLICATION
                 .getBean(EntityManagerFactory.class)

@@ -76,11 +76,11 @@ class SetsImportTest {
         String answered = person.post(
                         base + "/strength/sets/file/names", Map.of("text", file, "means:squat low-bar", "back squat"))
                 .body();
-        assertThat(answered).contains("Taken in: 1 sets");
+        assertThat(answered).contains("Taken in: 1 set of 1 session.");
         assertThat(sql.queryForObject("select exercise from strength_set where athlete_id = ?", String.class, athlete))
                 .isEqualTo("back squat");
         assertThat(upload("day,exercise,kilograms,repetitions\n" + DAY.minusDays(1) + ",squat low-bar,90,5\n"))
-                .contains("Taken in: 1 sets");
+                .contains("Taken in: 1 set of 1 session.");
         assertThat(person.post(base + "/strength/sets/file/names", Map.of("text", file, "means:x", "no such thing"))
                         .body())
                 .contains("choose one of the exercises");

@@ -40,14 +40,14 @@ class Bests {
      * One duration.
      *
      * @param perKilogram empty without a body mass, or by speed
-     * @param tested whether it was tried in earnest lately
+     * @param tested whether an effort of the 90 days comes near the model
      * @param from the session of the best; null when there is none
      */
     record Row(
             int seconds, String duration, String now, String perKilogram, String before, boolean tested, Named from) {}
 
     record Table(Sport sport, Measure measure, List<Row> rows) {
-        /** Durations that nobody tried in earnest in the last 90 days, in words. */
+        /** Durations without an effort near the model in the last 90 days, in words. */
         public List<String> untested() {
             return rows.stream().filter(r -> !r.tested()).map(Row::duration).toList();
         }

@@ -14,6 +14,7 @@ import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
+import pemblar.app.season.SeasonSettings;
 import pemblar.app.season.SeasonSettings.Marked;
 import pemblar.app.session.ScheduleService.Chosen;
 import pemblar.app.session.ScheduleService.Placed;
@@ -134,11 +135,18 @@ class GroupPlan {
                 .filter(Marked::unavailable)
                 .map(Marked::day)
                 .collect(Collectors.toSet());
+        List<SeasonSettings.Away> away = plan.held(athlete).away();
+        Shown shown = new Shown();
         Map<LocalDate, List<Slab>> byDay = there.stream().collect(Collectors.groupingBy(Slab::day));
         List<String> clashes = new ArrayList<>();
         for (Placed one : placed) {
-            String day = new Shown().day(one.day());
+            String day = shown.day(one.day());
             if (gone.contains(one.day())) clashes.add(day + " is unavailable");
+            away.stream()
+                    .filter(a -> !one.day().isBefore(a.from()) && !one.day().isAfter(a.to()))
+                    .findFirst()
+                    .ifPresent(a -> clashes.add(day + " is away: " + a.reason()
+                            + (a.weeklyHours() > 0 ? ", " + shown.plain(a.weeklyHours()) + " h a week left" : "")));
             for (Slab slab : byDay.getOrDefault(one.day(), List.of()))
                 if (slab.done() == null) clashes.add(day + " holds “" + slab.title() + "”");
             missing(athlete, one).ifPresent(clashes::add);

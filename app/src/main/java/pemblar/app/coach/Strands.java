@@ -123,9 +123,9 @@ class Strands {
         long days = ChronoUnit.DAYS.between(today, first);
         reasons.add(new Reason(
                 (drafts.size() == 1
-                                ? "A draft of the next 7 days was"
-                                : drafts.size() + " drafts of the next 7 days were")
-                        + " never shared; the first is for "
+                                ? "A draft of the next 7 days is"
+                                : drafts.size() + " drafts of the next 7 days are")
+                        + " not shared; the first is for "
                         + (days == 0 ? "today" : days == 1 ? "tomorrow" : new Shown().day(first)) + ".",
                 days <= 1 ? DRAFTS_SOON : DRAFTS_LATER,
                 null));

@@ -159,7 +159,7 @@ public class BoardFilling {
 
     private static Optional<Slotted> race(SeasonEvent event, Sport sport) {
         if (event.seconds() == null) return Optional.empty();
-        Sport of = event.sport() == Sport.OTHER ? sport : event.sport();
+        Sport of = event.sport().isNamed() ? event.sport() : sport;
         return Optional.of(new Slotted(
                 new Sketch(event.day(), MORNING, event.name(), of, Purpose.RACE, event.seconds()), null, 100));
     }

@@ -73,7 +73,7 @@ public class LiftedSessions {
     public long logged(long athleteId, Viewer viewer, LocalDate day, Prepared prepared) {
         Athlete athlete = desk.athlete(athleteId, viewer);
         for (SessionRow there : sessions.between(athleteId, day, day))
-            if (there.sport == Sport.STRENGTH && there.title.equals(prepared.title()) && there.isSeenBy(athlete))
+            if (there.sport.isLifted() && there.title.equals(prepared.title()) && there.isSeenBy(athlete))
                 return there.id;
         SessionRow row = row(athlete, day, null, prepared);
         if (row.strength.isEmpty()) row.strength = null;
@@ -121,7 +121,7 @@ public class LiftedSessions {
     @Transactional(readOnly = true)
     public Lifted require(long athleteId, Viewer viewer, long sessionId) {
         SessionRow row = desk.require(athleteId, viewer, sessionId);
-        if (row.sport != Sport.STRENGTH) throw new NotFoundException("strength session");
+        if (!row.sport.isLifted()) throw new NotFoundException("strength session");
         return lifted(row);
     }
 
@@ -129,7 +129,7 @@ public class LiftedSessions {
     @Transactional
     public void rewrite(long athleteId, Viewer viewer, long sessionId, String text, String label) {
         SessionRow row = desk.open(athleteId, viewer, sessionId);
-        if (row.sport != Sport.STRENGTH) throw new NotFoundException("strength session");
+        if (!row.sport.isLifted()) throw new NotFoundException("strength session");
         PlanState before = PlanState.changing(row);
         row.strength = text;
         desk.touch(row, viewer);

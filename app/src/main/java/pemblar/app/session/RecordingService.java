@@ -125,8 +125,8 @@ public class RecordingService {
     /** A file that does not name its sport is read as the athlete's own, when the athlete has one. */
     private static Reading read(byte[] bytes, Athlete athlete) {
         Reading reading = RecordingFiles.read(bytes, Optional.empty());
-        boolean unnamed =
-                reading.recording().isPresent() && reading.recording().get().sport() == Sport.OTHER;
+        boolean unnamed = reading.recording().isPresent()
+                && !reading.recording().get().sport().isNamed();
         return unnamed && athlete.sports().size() == 1
                 ? RecordingFiles.read(bytes, Optional.of(athlete.first()))
                 : reading;
@@ -157,7 +157,7 @@ public class RecordingService {
         int hour = recording.startedAt.atZone(athlete.zone()).getHour();
         String time =
                 hour < 5 ? "Night" : hour < 11 ? "Morning" : hour < 14 ? "Midday" : hour < 18 ? "Afternoon" : "Evening";
-        String what = recording.sport == Sport.OTHER ? " session" : " " + recording.sport.key();
+        String what = recording.sport.isNamed() ? " " + recording.sport.key() : " session";
         return new SessionRow(athlete.id(), recording.day, recording.sport, time + what);
     }
 

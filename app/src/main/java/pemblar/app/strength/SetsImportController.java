@@ -83,7 +83,7 @@ class SetsImportController {
                 SetsImport.Taken taken = imports.take(athleteId, viewer, text);
                 flash.addFlashAttribute(
                         "good",
-                        "Taken in: " + taken.sets() + " sets of " + taken.sessions() + " sessions"
+                        "Taken in: " + count(taken.sets(), "set") + " of " + count(taken.sessions(), "session")
                                 + (taken.known() > 0 ? "; " + taken.known() + " were here already." : "."));
             } catch (IllegalArgumentException e) {
                 flash.addFlashAttribute("said", e.getMessage());
@@ -95,6 +95,10 @@ class SetsImportController {
         model.addAttribute("text", text);
         model.addAttribute("known", exercises.all(viewer));
         return "strength/names";
+    }
+
+    private static String count(int number, String thing) {
+        return number + " " + thing + (number == 1 ? "" : "s");
     }
 
     private static String words(List<Problem> problems) {

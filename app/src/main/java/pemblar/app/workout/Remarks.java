@@ -27,6 +27,9 @@ final class Remarks {
             case RESERVE_NEEDS_MODEL ->
                 "A step that the reserve ends needs critical power and W′ to be forecast: set them under"
                         + " Thresholds.";
+            case RESERVE_UNKNOWN ->
+                "A step that the reserve ends stands after one whose time or power is not known, so where the reserve"
+                        + " is by then is not known either. Its time is not counted.";
             case RESERVE_NEVER_THERE ->
                 "A step that the reserve ends never gets there: below, it must be ridden over critical power;"
                         + " above, under it. Its time is not counted.";

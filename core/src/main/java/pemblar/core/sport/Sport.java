@@ -101,6 +101,11 @@ public enum Sport {
         return this == RUN || this == WALK;
     }
 
+    /** False when nobody said which sport it is. */
+    public boolean isNamed() {
+        return this != OTHER;
+    }
+
     /** True for work with weights: designed in sets, logged on the floor. */
     public boolean isLifted() {
         return this == STRENGTH;

@@ -37,6 +37,7 @@ public record Forecast(
         OPEN_STEPS_TAKEN_AS_EASY,
         MAX_NEEDS_MODEL,
         RESERVE_NEEDS_MODEL,
+        RESERVE_UNKNOWN,
         RESERVE_NEVER_THERE,
         DISTANCE_UNKNOWN,
         THRESHOLD_UNKNOWN
@@ -65,7 +66,7 @@ public record Forecast(
                 optional(SessionLoad.ofIntensity(seconds, intensity, exponent(workout))),
                 model.flatMap(m -> watts.map(w -> m.lowest(w, List.of()))),
                 model.flatMap(m -> watts.map(w -> m.over(w, List.of()))),
-                remarks(steps, metres, intensity, model.isPresent()));
+                remarks(steps, metres, thresholds));
     }
 
     /** The same with the usual zones of the sport. */
@@ -155,22 +156,36 @@ public record Forecast(
         }
     }
 
-    private static List<Remark> remarks(List<PlannedStep> steps, double metres, double intensity, boolean hasModel) {
+    private static List<Remark> remarks(List<PlannedStep> steps, double metres, Thresholds thresholds) {
         List<Remark> remarks = new ArrayList<>();
+        boolean hasModel = thresholds.knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME);
         if (!hasModel && steps.stream().anyMatch(s -> s.flat().step().target() instanceof Target.Max))
             remarks.add(Remark.MAX_NEEDS_MODEL);
-        if (steps.stream()
-                .anyMatch(s -> Double.isNaN(s.seconds()) && s.flat().step().length() instanceof Length.ReserveAt))
-            remarks.add(hasModel ? Remark.RESERVE_NEVER_THERE : Remark.RESERVE_NEEDS_MODEL);
+        reserve(steps, hasModel, thresholds).ifPresent(remarks::add);
         if (steps.stream()
                 .anyMatch(s -> Double.isNaN(s.seconds()) && !(s.flat().step().length() instanceof Length.ReserveAt)))
             remarks.add(Remark.TIME_OF_SOME_STEPS_UNKNOWN);
         if (steps.stream().anyMatch(s -> s.flat().step().target() instanceof Target.Open))
             remarks.add(Remark.OPEN_STEPS_TAKEN_AS_EASY);
         if (Double.isNaN(metres)) remarks.add(Remark.DISTANCE_UNKNOWN);
-        if (Double.isNaN(intensity) && steps.stream().anyMatch(s -> s.basis() != null))
+        if (steps.stream().anyMatch(s -> s.basis() != null && Double.isNaN(s.intensity())))
             remarks.add(Remark.THRESHOLD_UNKNOWN);
         return remarks;
+    }
+
+    /** Why the first step that the reserve ends has no time; empty when all of them have one. */
+    private static Optional<Remark> reserve(List<PlannedStep> steps, boolean hasModel, Thresholds thresholds) {
+        ReserveRun run = ReserveRun.of(thresholds);
+        for (PlannedStep step : steps) {
+            boolean ended = step.flat().step().length() instanceof Length.ReserveAt;
+            if (ended && Double.isNaN(step.seconds()))
+                return Optional.of(
+                        !hasModel
+                                ? Remark.RESERVE_NEEDS_MODEL
+                                : run.isKnown() ? Remark.RESERVE_NEVER_THERE : Remark.RESERVE_UNKNOWN);
+            run.live(step);
+        }
+        return Optional.empty();
     }
 
     private static OptionalDouble optional(double value) {

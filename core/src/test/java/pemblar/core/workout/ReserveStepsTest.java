@@ -1,6 +1,7 @@
 package pemblar.core.workout;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -17,6 +18,7 @@ class ReserveStepsTest {
     private static final double CP = 255;
     private static final double W_PRIME = 16_500;
     private static final Thresholds RIDER = rider(CP, W_PRIME);
+    private static final Thresholds HEARTED = RIDER.with(Quantity.THRESHOLD_HEART_RATE, 170);
     private static final Thresholds RUNNER = Thresholds.NONE.with(Quantity.THRESHOLD_SPEED, 4);
 
     private static Thresholds rider(double cp, double wPrime) {
@@ -120,6 +122,12 @@ class ReserveStepsTest {
                 .contains(Forecast.Remark.RESERVE_NEVER_THERE));
         Thresholds only = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 230);
         assertTrue(ride("until reserve<20% 160%", only).remarks().contains(Forecast.Remark.RESERVE_NEEDS_MODEL));
+        assertFalse(
+                ride("lap 95%", RIDER).remarks().contains(Forecast.Remark.THRESHOLD_UNKNOWN), "its time is, not that");
+        assertTrue(ride("lap 160%, until reserve>90% 50%", RIDER).remarks().contains(Forecast.Remark.RESERVE_UNKNOWN));
+        assertTrue(ride("20min 140bpm, until reserve<50% 150%", HEARTED)
+                .remarks()
+                .contains(Forecast.Remark.RESERVE_UNKNOWN));
     }
 
     @Test
