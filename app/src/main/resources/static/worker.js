@@ -83,7 +83,7 @@ async function without(url) {
   const waits = (await waiting()).length;
   const words =
     `No connection to Pemblar: this is what was fetched on ${when}.` +
-    (waits ? ` ${waits === 1 ? '1 check-in waits' : `${waits} check-ins wait`} on this device and is sent later.` : '');
+    (waits ? ` ${waits === 1 ? '1 check-in waits' : `${waits} check-ins wait`} on this device, to be sent later.` : '');
   const text = await kept.text();
   const body = text.replace(/(<main[^>]*>)/, `$1<p class="offline" role="status" id="offline">${words}</p>`);
   return new Response(body, {headers: {'Content-Type': 'text/html;charset=UTF-8'}});

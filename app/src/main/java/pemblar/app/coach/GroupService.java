@@ -108,7 +108,7 @@ class GroupService {
             } catch (NotFoundException e) {
                 refused.add(share.athlete().name() + " is no longer coached by you.");
             } catch (IllegalArgumentException e) {
-                refused.add(share.athlete().name() + ": " + e.getMessage() + ".");
+                refused.add(share.athlete().name() + ": " + e.getMessage().replaceFirst("\\.$", "") + ".");
             }
         }
         return new Outcome(shares.size() - refused.size(), count, refused);

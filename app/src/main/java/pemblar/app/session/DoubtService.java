@@ -32,14 +32,13 @@ public class DoubtService {
             return load != null && mended != null && Math.abs(load - mended) >= MATTERS_POINTS;
         }
 
-        /** What mending does, in words. */
+        /** What mending does, in words; a load that changes by a point is not said to stay. */
         public String sentence() {
-            return "Probably " + words + "."
-                    + (load == null || mended == null
-                            ? ""
-                            : matters()
-                                    ? " Load " + Math.round(load) + " would be " + Math.round(mended) + "."
-                                    : " The load stays at " + Math.round(load) + ".");
+            String probably = "Probably " + words + ".";
+            if (load == null || mended == null) return probably;
+            return Math.round(load) == Math.round(mended)
+                    ? probably + " The load stays at " + Math.round(load) + "."
+                    : probably + " Load " + Math.round(load) + " would be " + Math.round(mended) + ".";
         }
     }
 
