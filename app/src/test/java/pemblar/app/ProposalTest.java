@@ -172,4 +172,76 @@ class ProposalTest {
                 .body();
         assertThat(page).contains("Hours a day");
     }
+
+    @Test
+    void whatIsCarriedToTheBoardIsOutlinedThereAndOneUndoTakesItBack() {
+        var before = plan();
+        String board = person.post(base + "/proposals/board", Map.of("fingerprint", fingerprint()))
+                .body();
+        assertThat(board).contains("Here is the plan with it").contains("is-carried");
+        assertThat(plan()).isNotEqualTo(before);
+        person.get(base + "/proposals");
+        assertThat(person.get(base + "/proposals").body()).contains("changed on the board");
+        person.post(base + "/proposals/undo", Map.of());
+        assertThat(plan()).isEqualTo(before);
+        assertThat(person.get(base + "/proposals").body()).doesNotContain("changed on the board");
+    }
+
+    @Test
+    void whereTheCoachSuggestsFirstTheAthleteTakesOnlyWhatWasSuggested() {
+        Person coach = new Person(Running.ADDRESS).signUp("suggesting.coach@pemblar.example", "coach");
+        long coachId = sql.queryForObject(
+                "select id from account where email = 'suggesting.coach@pemblar.example'", Long.class);
+        Running.APPLICATION.getBean(pemblar.app.athlete.CoachingService.class).begin(athlete, coachId, true);
+        Map<String, String> limits =
+                Map.of("balanceFloor", "-30", "spacingHours", "36", "hoursPerDay", "4", "decides", "BOTH");
+        person.post(base + "/proposals/limits", limits);
+        var before = plan();
+        assertThat(person.post(base + "/proposals/take", Map.of("fingerprint", fingerprint()))
+                        .body())
+                .contains("has not suggested this one yet");
+        assertThat(plan()).isEqualTo(before);
+        String seen = coach.get(base + "/proposals").body();
+        assertThat(seen).contains("id=\"suggest\"");
+        assertThat(coach.post(base + "/proposals/suggest", Map.of("fingerprint", fingerprint()))
+                        .body())
+                .contains("Suggested");
+        assertThat(person.post(base + "/proposals/take", Map.of("fingerprint", fingerprint()))
+                        .body())
+                .contains("Taken: ");
+        person.post(base + "/proposals/undo", Map.of());
+        assertThat(plan()).isEqualTo(before);
+        sql.update("delete from adjust_limits where athlete_id = ?", athlete);
+        sql.update("delete from coaching where athlete_id = ?", athlete);
+    }
+
+    @Test
+    void anEventThatIsMovedIsAnsweredAndNoLongerOnceItIsMovedBack() {
+        LocalDate day = TODAY.plusDays(40);
+        person.get(base + "/season");
+        Map<String, String> event = Map.of("name", "Long Ridge", "day", day.toString(), "priority", "A");
+        person.post(base + "/season/event", event);
+        long id = sql.queryForObject("select id from event where athlete_id = ?", Long.class, athlete);
+        sql.update("delete from event_news where athlete_id = ?", athlete);
+        Map<String, String> earlier = new java.util.HashMap<>(event);
+        earlier.put("id", String.valueOf(id));
+        earlier.put("day", day.minusDays(14).toString());
+        person.post(base + "/season/event", earlier);
+        assertThat(person.get(base + "/proposals").body())
+                .contains("The event of ")
+                .contains(" is now on ");
+        earlier.put("day", day.toString());
+        person.post(base + "/season/event", earlier);
+        assertThat(person.get(base + "/proposals").body()).doesNotContain(" is now on ");
+        person.post(base + "/season/event/" + id + "/remove", Map.of());
+    }
+
+    @Test
+    void aThresholdThatCameIntoForceThisWeekIsSaid() {
+        person.post(
+                base + "/thresholds/adopt",
+                Map.of("THRESHOLD_POWER", "258", "from", TODAY.minusDays(1).toString()));
+        assertThat(person.get(base + "/proposals").body()).contains("A new threshold power holds from");
+        sql.update("delete from dated_value where athlete_id = ? and amount = 258", athlete);
+    }
 }

@@ -100,4 +100,31 @@ class WhatIfPageTest {
         assertThat(stranger.post(base + "/what-if/keep", Map.of("kind", "OFF")).statusCode())
                 .isEqualTo(404);
     }
+
+    @Test
+    void anEventOnAnotherDayIsAskedAboutAndStaysWhereItIs() {
+        LocalDate day = TODAY.plusDays(30);
+        person.get(base + "/season");
+        person.post(base + "/season/event", Map.of("name", "Short Ridge", "day", day.toString(), "priority", "A"));
+        String question = "?kind=EVENT&first=" + day + "&last=" + day.minusDays(10);
+        assertThat(ask("")).contains("Short Ridge (A)");
+        assertThat(ask(question)).contains("instead of").contains("on the morning of the A event (");
+        assertThat(ask("?kind=EVENT&first=" + day.plusDays(1) + "&last=" + day)).contains("Event: there is none");
+        assertThat(ask("?kind=EVENT&first=" + day + "&last=" + day)).contains("To: choose another day");
+        person.post(
+                base + "/what-if/keep",
+                Map.of(
+                        "kind",
+                        "EVENT",
+                        "first",
+                        day.toString(),
+                        "last",
+                        day.minusDays(10).toString(),
+                        "name",
+                        ""));
+        assertThat(sql.queryForObject("select day from event where athlete_id = ?", LocalDate.class, athlete))
+                .isEqualTo(day);
+        sql.update("delete from event where athlete_id = ?", athlete);
+        assertThat(ask("")).doesNotContain("the event of ");
+    }
 }

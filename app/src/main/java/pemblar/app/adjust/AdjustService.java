@@ -1,16 +1,12 @@
 package pemblar.app.adjust;
 
-import java.time.Instant;
 import java.time.InstantSource;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
@@ -46,7 +42,7 @@ import tools.jackson.databind.json.JsonMapper;
 public class AdjustService {
     private static final int DAYS_AHEAD = 180;
     private static final int LONGEST_REASON = 300;
-    private static final int SHOWN = 60;
+    private static final int DAYS_LEFT = 14;
     private static final String TOOK = "Took a proposal: ";
     private final Situations situations;
     private final TrendService trends;
@@ -58,7 +54,7 @@ public class AdjustService {
     private final LimitStore limits;
     private final CoachingService coachings;
     private final NoteService notes;
-    private final JdbcClient sql;
+    private final AnswerStore answers;
     private final InstantSource clock;
 
     AdjustService(
@@ -72,7 +68,7 @@ public class AdjustService {
             LimitStore limits,
             CoachingService coachings,
             NoteService notes,
-            JdbcClient sql,
+            AnswerStore answers,
             InstantSource clock) {
         this.limits = limits;
         this.notes = notes;
@@ -84,7 +80,7 @@ public class AdjustService {
         this.season = season;
         this.athletes = athletes;
         this.undo = undo;
-        this.sql = sql;
+        this.answers = answers;
         this.clock = clock;
     }
 
@@ -118,11 +114,8 @@ public class AdjustService {
         Situation situation = situations.of(athlete, trend);
         Adjusting.Answer answer = Adjusting.of(situation);
         Map<String, Slab> slabs = slabs(athlete, trend.today());
-        Set<String> left = new HashSet<>(
-                sql.sql("select fingerprint from proposal_answer where athlete_id = ? and answer = 'LEFT' and day > ?")
-                        .params(athlete.id(), trend.today().minusDays(14))
-                        .query(String.class)
-                        .list());
+        LocalDate since = trend.today().minusDays(DAYS_LEFT);
+        Set<String> left = answers.fingerprints(athlete.id(), AnswerStore.Kind.LEFT, since);
         String morning = morning(situation);
         List<Shown> all = new ArrayList<>();
         for (Proposal p : answer.proposals()) {
@@ -151,14 +144,8 @@ public class AdjustService {
     }
 
     static String morning(Situation s) {
-        return s.events().stream()
-                .map(Situation.Coming::event)
-                .filter(e -> e.priority() == pemblar.core.season.Priority.A
-                        && e.day().isAfter(s.today()))
-                .map(e -> e.day())
-                .min(LocalDate::compareTo)
-                .map(day -> "on the morning of the A event, " + Words.day(day))
-                .orElse("after the last planned session");
+        LocalDate aim = Words.aim(s);
+        return aim == null ? "after the last planned session" : "on the morning of the A event, " + Words.day(aim);
     }
 
     private Map<String, Slab> slabs(Athlete athlete, LocalDate today) {
@@ -187,10 +174,18 @@ public class AdjustService {
                 "",
                 title,
                 answer.changes().stream().map(c -> Words.of(c, open.slabs())).toList(),
-                Words.price(answer.effect(), leave, open.morning()),
+                Words.price(answer.effect(), leave, morning(open, question)),
                 Words.broken(answer.breaks(), open.already()),
                 answer,
                 leave);
+    }
+
+    /** Which morning the figures of a question are about: an A event that moves has one as it is and one moved. */
+    static String morning(Open open, WhatIf question) {
+        LocalDate aim = Words.aim(open.situation());
+        LocalDate moved = question.aimAfter(open.situation()).orElse(null);
+        if (aim == null || moved == null || aim.equals(moved)) return open.morning();
+        return "on the morning of the A event (" + Words.day(moved) + " instead of " + Words.day(aim) + ")";
     }
 
     /** The same proposal with only some of its changes. */
@@ -217,56 +212,114 @@ public class AdjustService {
     /** Takes a proposal, or the part of it that is switched on, as one step. @return what to say */
     @Transactional
     public String take(long athleteId, Viewer viewer, String fingerprint, Set<Integer> on) {
+        return "Taken: "
+                + apply(athleteId, viewer, fingerprint, on, AnswerStore.Kind.TAKEN)
+                        .title() + ".";
+    }
+
+    /**
+     * Takes it along to the board, to be changed there: one step as well, which one undo takes back.
+     *
+     * @return the sessions that it touched, and the first day
+     */
+    @Transactional
+    public Carried carry(long athleteId, Viewer viewer, String fingerprint, Set<Integer> on) {
+        Shown shown = apply(athleteId, viewer, fingerprint, on, AnswerStore.Kind.CARRIED);
+        List<Change> changes = chosen(shown, on);
+        List<String> touched =
+                changes.stream().flatMap(c -> c.touched().stream()).toList();
+        LocalDate first = changes.stream()
+                .flatMap(c -> c.landsOn().stream())
+                .min(LocalDate::compareTo)
+                .orElse(null);
+        return new Carried(shown.title(), touched, first);
+    }
+
+    /** @param first null when nothing lands on a day */
+    public record Carried(String title, List<String> sessions, LocalDate first) {}
+
+    private Shown apply(long athleteId, Viewer viewer, String fingerprint, Set<Integer> on, AnswerStore.Kind kind) {
         Athlete athlete = athletes.require(athleteId, viewer);
-        if (isLeftToCoach(athleteId, viewer))
-            throw new IllegalArgumentException(
-                    "Your coach decides about proposals: write a note, or choose under “Limits” who decides.");
         Shown shown = require(athlete, fingerprint);
+        refuseUnlessDecides(athlete, viewer, shown);
         List<Change> changes = chosen(shown, on);
         if (changes.isEmpty())
             throw new IllegalArgumentException("Nothing is switched on, which is the same as leaving it.");
         String label = TOOK + shown.title() + ".";
-        answer(athlete, viewer, shown, "TAKEN", "", changes); // rests on the plan as it was
+        answer(athlete, viewer, new Answering(shown, kind, ""), changes); // rests on the plan as it was
         undo.asOne(athleteId, viewer, label, () -> {
             adjusted.apply(athleteId, viewer, changes, label);
-            for (Change change : changes)
-                if (change instanceof Change.Retarget r)
-                    season.change(
-                            new SeasonChanges.Asking(athleteId, viewer, null, false),
-                            new SeasonChanges.BlockChange(SeasonChanges.Kind.LOAD, r.first(), r.load()));
+            season.apply(new SeasonChanges.Asking(athleteId, viewer, null, false), changes);
         });
-        return "Taken: " + shown.title() + ".";
+        return shown;
+    }
+
+    /** A coach puts a proposal before the athlete, who may take it from then on. */
+    @Transactional
+    public String suggest(long athleteId, Viewer viewer, String fingerprint, String word) {
+        if (word.length() > LONGEST_REASON)
+            throw new IllegalArgumentException("Word: enter at most " + LONGEST_REASON + " characters.");
+        Athlete athlete = athletes.require(athleteId, viewer);
+        if (isOwn(athleteId, viewer))
+            throw new IllegalArgumentException("This is the coach’s to do: take the proposal, or ask the coach.");
+        Shown shown = require(athlete, fingerprint);
+        notes.write(
+                athleteId,
+                viewer,
+                new About.OfAthlete(),
+                "I suggest this proposal: " + shown.title() + ". " + shown.why() + " " + shown.price()
+                        + (word.isBlank() ? "" : "\n\n" + word.strip()));
+        answer(
+                athlete,
+                viewer,
+                new Answering(shown, AnswerStore.Kind.SUGGESTED, word.strip()),
+                shown.proposal().changes());
+        return "Suggested: it stands before the athlete as a note, and can be taken from now on.";
+    }
+
+    private void refuseUnlessDecides(Athlete athlete, Viewer viewer, Shown shown) {
+        if (!isOwn(athlete.id(), viewer)) return;
+        boolean coached = coachings.ofAthlete(athlete.id()).stream().anyMatch(c -> c.stands() && c.plans());
+        Limits.Decides decides = limits.decides(athlete.id());
+        if (!coached || decides == Limits.Decides.ATHLETE) return;
+        if (decides == Limits.Decides.COACH)
+            throw new IllegalArgumentException(
+                    "Your coach decides about proposals: write a note, or choose under “Limits” who decides.");
+        if (!isSuggested(athlete, shown))
+            throw new IllegalArgumentException("Your coach has not suggested this one yet: ask the coach, or choose "
+                    + "under “Limits” who decides.");
+    }
+
+    private boolean isSuggested(Athlete athlete, Shown shown) {
+        LocalDate since = athlete.dayOf(clock.instant()).minusDays(DAYS_LEFT);
+        return answers.fingerprints(athlete.id(), AnswerStore.Kind.SUGGESTED, since)
+                .contains(shown.fingerprint());
+    }
+
+    /** Whether it is a coach who looks, who may put proposals before the athlete. */
+    @Transactional(readOnly = true)
+    public boolean isCoaching(long athleteId, Viewer viewer) {
+        return !isOwn(athleteId, viewer);
+    }
+
+    private boolean isOwn(long athleteId, Viewer viewer) {
+        return athletes.own(viewer).filter(id -> id == athleteId).isPresent();
     }
 
     /** Whether it is the athlete who asks, and there is a coach to be asked. */
     @Transactional(readOnly = true)
     public boolean hasCoach(long athleteId, Viewer viewer) {
-        return athletes.own(viewer).filter(id -> id == athleteId).isPresent()
+        return isOwn(athleteId, viewer)
                 && coachings.ofAthlete(athleteId).stream().anyMatch(c -> c.stands());
-    }
-
-    /** Only while there is a coach who may plan. */
-    private boolean isLeftToCoach(long athleteId, Viewer viewer) {
-        boolean own = athletes.own(viewer).filter(id -> id == athleteId).isPresent();
-        return own
-                && limits.doesCoachDecide(athleteId)
-                && coachings.ofAthlete(athleteId).stream().anyMatch(c -> c.stands() && c.plans());
     }
 
     /** Takes the latest change back, within a day. */
     @Transactional
     public String undo(long athleteId, Viewer viewer) {
         String said = undo.undo(athleteId, viewer).orElse("There is nothing to take back.");
-        if (said.startsWith("Taken back: " + TOOK)) forgetTaken(athleteId, viewer);
+        if (said.startsWith("Taken back: " + TOOK))
+            answers.forgetTaken(athleteId, viewer); // nothing could be learnt from it
         return said;
-    }
-
-    /** What was taken back at once is no answer from which anything could be learnt. */
-    private void forgetTaken(long athleteId, Viewer viewer) {
-        sql.sql("delete from proposal_answer where id = (select max(id) from proposal_answer where athlete_id = ? and"
-                        + " account_id = ? and answer = 'TAKEN')")
-                .params(athleteId, viewer.accountId())
-                .update();
     }
 
     @Transactional
@@ -275,7 +328,11 @@ public class AdjustService {
             throw new IllegalArgumentException("Reason: enter at most " + LONGEST_REASON + " characters.");
         Athlete athlete = athletes.require(athleteId, viewer);
         Shown shown = require(athlete, fingerprint);
-        answer(athlete, viewer, shown, "LEFT", reason.strip(), shown.proposal().changes());
+        answer(
+                athlete,
+                viewer,
+                new Answering(shown, AnswerStore.Kind.LEFT, reason.strip()),
+                shown.proposal().changes());
         return "Left as it is.";
     }
 
@@ -294,55 +351,31 @@ public class AdjustService {
                 new About.OfAthlete(),
                 "Shall I take this proposal? " + shown.title() + ". " + shown.why() + " " + shown.price()
                         + (word.isBlank() ? "" : "\n\n" + word.strip()));
-        answer(athlete, viewer, shown, "ASKED", word.strip(), shown.proposal().changes());
+        answer(
+                athlete,
+                viewer,
+                new Answering(shown, AnswerStore.Kind.ASKED, word.strip()),
+                shown.proposal().changes());
         return "Asked. The answer comes as a note; until then the proposal stays open.";
     }
 
+    private record Answering(Shown shown, AnswerStore.Kind kind, String reason) {}
+
     /** @param changes those that were taken, or would have been */
-    private void answer(
-            Athlete athlete, Viewer viewer, Shown shown, String answer, String reason, List<Change> changes) {
-        Instant now = clock.instant();
-        sql.sql("insert into proposal_answer (athlete_id, account_id, trigger, fingerprint, answer, "
-                        + "what, why, reason, effect, day, answered_at) values (?, ?, ?, ?, ?, ?, ?, "
-                        + "?, ?::jsonb, ?, ?)")
-                .params(
-                        athlete.id(),
-                        viewer.accountId(),
-                        shown.proposal().trigger().key(),
-                        shown.fingerprint(),
-                        answer,
-                        cut(shown.title(), 400),
-                        cut(shown.why(), 1000),
-                        reason,
-                        JsonMapper.shared().writeValueAsString(Learning.effect(shown, situation(athlete), changes)),
-                        athlete.dayOf(now),
-                        now.atOffset(ZoneOffset.UTC))
-                .update();
-    }
-
-    private Situation situation(Athlete athlete) {
-        return situations.of(athlete, trends.of(athlete));
-    }
-
-    private static String cut(String text, int most) {
-        return text.length() > most ? text.substring(0, most) : text;
+    private void answer(Athlete athlete, Viewer viewer, Answering given, List<Change> changes) {
+        Situation situation = situations.of(athlete, trends.of(athlete));
+        String effect = JsonMapper.shared().writeValueAsString(Learning.effect(given.shown(), situation, changes));
+        answers.keep(
+                athlete,
+                viewer,
+                new AnswerStore.Given(given.shown(), given.kind(), given.reason(), effect),
+                clock.instant());
     }
 
     /** What was answered, the latest first, with what came of it a week later where that is over. */
     @Transactional(readOnly = true)
     public Learning answered(Athlete athlete, Trend trend) {
-        return Learning.of(sql.sql("select p.*, k.name from proposal_answer p join account k on k.id = p.account_id "
-                        + "where p.athlete_id = ? order by p.id desc limit ?")
-                .params(athlete.id(), SHOWN)
-                .query((rs, i) -> Learning.Answered.of(
-                        rs.getString("answer"),
-                        rs.getString("what"),
-                        rs.getString("reason"),
-                        rs.getString("name"),
-                        rs.getObject("day", LocalDate.class),
-                        rs.getString("effect"),
-                        trend))
-                .list());
+        return Learning.of(answers.latest(athlete.id(), trend));
     }
 
     /** Marks days as away with their reason, in one step; what falls in and the return are then proposed. */

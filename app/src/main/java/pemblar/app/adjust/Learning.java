@@ -40,17 +40,18 @@ public record Learning(List<Answered> answered, String sentence) {
         static Answered of(
                 String answer, String what, String reason, String who, LocalDate day, String effect, Trend trend) {
             JsonNode kept = JsonMapper.shared().readTree(effect);
-            boolean taken = answer.equals("TAKEN");
+            boolean taken = answer.equals(AnswerStore.Kind.TAKEN.name());
+            boolean changed = answer.equals(AnswerStore.Kind.CARRIED.name());
             LocalDate then = day.plusDays(DAYS_LATER);
             LoadTrend.Day morning = then.isAfter(trend.today()) ? null : trend.on(then);
             return new Answered(
-                    answer.toLowerCase(Locale.ROOT),
+                    changed ? "changed on the board" : answer.toLowerCase(Locale.ROOT),
                     what,
                     reason,
                     who,
                     day,
-                    figure(kept, taken ? "takenWeek" : "leaveWeek"),
-                    figure(kept, taken ? "leaveWeek" : "takenWeek"),
+                    changed ? null : figure(kept, taken ? "takenWeek" : "leaveWeek"),
+                    changed ? null : figure(kept, taken ? "leaveWeek" : "takenWeek"),
                     morning == null ? null : (Double) morning.chronicBefore());
         }
 

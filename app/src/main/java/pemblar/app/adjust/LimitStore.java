@@ -38,13 +38,13 @@ class LimitStore {
                 .orElseGet(() -> usual(season));
     }
 
-    boolean doesCoachDecide(long athleteId) {
+    Limits.Decides decides(long athleteId) {
         return sql.sql("select decides from adjust_limits where athlete_id = ?")
                 .param(athleteId)
                 .query(String.class)
                 .optional()
-                .filter(Limits.Decides.COACH.name()::equals)
-                .isPresent();
+                .map(Limits.Decides::valueOf)
+                .orElse(Limits.Decides.ATHLETE);
     }
 
     static Limits usual(SeasonSettings season) {

@@ -19,6 +19,7 @@ public record Limits(
     public enum Decides {
         ATHLETE,
         COACH,
+        /** The athlete, once the coach has suggested it. */
         BOTH
     }
 

@@ -58,6 +58,7 @@ class ProposalController {
                     "view", ProposalView.of(open, chosen, on == null ? null : new HashSet<>(on), page.trend()));
         model.addAttribute("learning", adjusting.answered(page.athlete(), page.trend()));
         model.addAttribute("coached", adjusting.hasCoach(athleteId, viewer));
+        model.addAttribute("coaching", adjusting.isCoaching(athleteId, viewer));
         model.addAttribute(
                 "limits", limits.of(athleteId, plan.held(page.athlete()).settings()));
         model.addAttribute("kinds", Away.Kind.values());
@@ -77,6 +78,39 @@ class ProposalController {
                 here,
                 flash,
                 () -> adjusting.take(athleteId, viewer, fingerprint, on == null ? null : new HashSet<>(on)));
+    }
+
+    /** Takes what is switched on along to the board, where it can be changed; one undo takes it back. */
+    @PostMapping("/board")
+    String carry(
+            @PathVariable long athleteId,
+            @RequestParam String fingerprint,
+            @RequestParam(required = false) List<Integer> on,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        try {
+            AdjustService.Carried carried =
+                    adjusting.carry(athleteId, viewer, fingerprint, on == null ? null : new HashSet<>(on));
+            flash.addFlashAttribute("carried", carried.sessions());
+            flash.addFlashAttribute(
+                    "carriedWords",
+                    "Here is the plan with it: " + carried.title()
+                            + ". What it changed is outlined twice. Change what you like; Undo takes it all back.");
+            return "redirect:/a/" + athleteId + "/board" + (carried.first() == null ? "" : "?from=" + carried.first());
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            return "redirect:/a/" + athleteId + "/proposals";
+        }
+    }
+
+    @PostMapping("/suggest")
+    String suggest(
+            @PathVariable long athleteId,
+            @RequestParam String fingerprint,
+            @RequestParam(defaultValue = "") String word,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, "", flash, () -> adjusting.suggest(athleteId, viewer, fingerprint, word));
     }
 
     @PostMapping("/undo")

@@ -1,15 +1,10 @@
 package pemblar.app.adjust;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
 import pemblar.app.adjust.AdjustService.Open;
-import pemblar.app.session.Slab;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.core.adjust.Adjusting;
 import pemblar.core.adjust.Change;
@@ -24,7 +19,7 @@ import pemblar.core.adjust.Proposal;
  */
 record ProposalView(
         List<Switch> switches,
-        List<Day> days,
+        List<ChangedDay> days,
         String leaveLine,
         String takeLine,
         List<Tick> ticks,
@@ -36,14 +31,8 @@ record ProposalView(
         boolean lightly) {
     private static final double WIDTH = 1000;
     private static final double HEIGHT = 150;
-    private static final int MOST_DAYS = 10;
 
     record Switch(int index, String text, boolean on) {}
-
-    /** A day that changes, as it is and as it would be. */
-    record Day(String name, List<Slot> before, List<Slot> after, boolean changed) {}
-
-    record Slot(String title, String figures, boolean changed) {}
 
     record Tick(double at, String text) {}
 
@@ -59,7 +48,7 @@ record ProposalView(
         double high = Math.ceil(Math.max(max(leave), max(take)) + 1);
         return new ProposalView(
                 switches,
-                days(open, chosen, trend.today()),
+                ChangedDay.all(open, chosen, trend.today()),
                 path(leave, low, high),
                 path(take, low, high),
                 ticks(low, high),
@@ -97,78 +86,5 @@ record ProposalView(
         for (double v = Math.ceil(low / step) * step; v <= high; v += step)
             ticks.add(new Tick(HEIGHT - HEIGHT * (v - low) / (high - low), String.valueOf(Math.round(v))));
         return ticks;
-    }
-
-    /** The days that a change touches, each as it is and as it would be. */
-    private static List<Day> days(Open open, List<Change> changes, LocalDate today) {
-        Map<String, Change> bySession = new HashMap<>();
-        TreeSet<LocalDate> days = new TreeSet<>();
-        for (Change change : changes) {
-            String id = session(change);
-            if (id != null && open.slabs().containsKey(id)) {
-                bySession.put(id, change);
-                days.add(open.slabs().get(id).day());
-            }
-            if (change instanceof Change.Move m) days.add(m.to());
-            if (change instanceof Change.Rest r) days.add(r.day());
-            if (change instanceof Change.Add a) days.add(a.day());
-        }
-        List<Day> all = new ArrayList<>();
-        for (LocalDate day : days) if (all.size() < MOST_DAYS) all.add(day(open, day, changes, bySession, today));
-        return all;
-    }
-
-    private static String session(Change change) {
-        if (change instanceof Change.Move c) return c.session();
-        if (change instanceof Change.Scale c) return c.session();
-        if (change instanceof Change.Swap c) return c.session();
-        return change instanceof Change.Drop c ? c.session() : null;
-    }
-
-    private static Day day(
-            Open open, LocalDate day, List<Change> changes, Map<String, Change> bySession, LocalDate today) {
-        boolean rest = changes.stream()
-                .anyMatch(c -> c instanceof Change.Rest r && r.day().equals(day));
-        List<Slot> before = new ArrayList<>();
-        List<Slot> after = new ArrayList<>();
-        open.slabs().values().stream()
-                .sorted(java.util.Comparator.comparing(Slab::day).thenComparing(Slab::id))
-                .forEach(slab -> {
-                    Change change = bySession.get(String.valueOf(slab.id()));
-                    boolean here = slab.day().equals(day);
-                    if (here) before.add(new Slot(slab.title(), figures(slab, 1), change != null));
-                    boolean gone = change instanceof Change.Drop
-                            || rest && here && slab.done() == null
-                            || change instanceof Change.Move m && !m.to().equals(day);
-                    boolean comes = change instanceof Change.Move m && m.to().equals(day);
-                    if (comes || here && !gone) after.add(after(slab, change));
-                });
-        for (Change change : changes)
-            if (change instanceof Change.Add a && a.day().equals(day))
-                after.add(
-                        new Slot(a.title(), Math.round(a.hours() * 60) + " min · load " + Math.round(a.load()), true));
-        return new Day(
-                Words.day(day) + (day.equals(today) ? ", today" : day.isBefore(today) ? ", over" : ""),
-                before,
-                after,
-                !before.equals(after));
-    }
-
-    private static Slot after(Slab slab, Change change) {
-        if (change instanceof Change.Scale s) return new Slot(slab.title(), figures(slab, s.factor()), true);
-        if (change instanceof Change.Swap s)
-            return new Slot(s.title(), Math.round(s.hours() * 60) + " min · load " + Math.round(s.load()), true);
-        return new Slot(slab.title(), figures(slab, 1), change != null);
-    }
-
-    private static String figures(Slab slab, double factor) {
-        long minutes = Math.round(
-                (slab.plannedSeconds() == null ? slab.longestSeconds() : slab.plannedSeconds()) * factor / 60);
-        double load = slab.plannedLoad() == null
-                ? slab.done() == null || slab.done().load() == null
-                        ? 0
-                        : slab.done().load()
-                : slab.plannedLoad();
-        return minutes + " min · load " + Math.round(load * factor);
     }
 }

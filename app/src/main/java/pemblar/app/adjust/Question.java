@@ -6,22 +6,30 @@ import java.util.Map;
 import pemblar.app.frame.Typed;
 import pemblar.core.adjust.WhatIf;
 
-/** A what-if as it is typed and kept. @param amount hours a week less, or percent; 0 for days off */
+/**
+ * A what-if as it is typed and kept.
+ *
+ * @param last of an event the day to which it moves, from {@code first}; it may be the earlier one
+ * @param amount hours a week less, or percent; 0 for days off and events
+ */
 record Question(Kind kind, LocalDate first, LocalDate last, double amount) {
     private static final int MOST_DAYS = 400;
 
     enum Kind {
         OFF,
         LESS,
-        SHARE
+        SHARE,
+        EVENT
     }
 
     /** @return null when nothing is asked @throws IllegalArgumentException naming the field */
     static Question read(Map<String, String> typed, LocalDate today) {
         String kind = typed.getOrDefault("kind", "");
         if (kind.isBlank()) return null;
-        if (!kind.matches("OFF|LESS|SHARE")) throw new IllegalArgumentException("Question: choose one of the three.");
+        if (!kind.matches("OFF|LESS|SHARE|EVENT"))
+            throw new IllegalArgumentException("Question: choose one of the four.");
         Kind asked = Kind.valueOf(kind);
+        if (asked == Kind.EVENT) return event(typed, today);
         LocalDate first = asked == Kind.OFF ? Typed.day("From", typed.get("first")) : today;
         LocalDate last = Typed.day("Until", typed.get("last"));
         if (first.isBefore(today))
@@ -34,8 +42,20 @@ record Question(Kind kind, LocalDate first, LocalDate last, double amount) {
             case OFF -> 0;
             case LESS -> Typed.number("Hours a week less", typed.get("amount"), -20, 40);
             case SHARE -> Typed.number("Percent", typed.get("amount"), 0, 200);
+            case EVENT -> throw new IllegalStateException("read on its own");
         };
         return new Question(asked, first, last, amount);
+    }
+
+    private static Question event(Map<String, String> typed, LocalDate today) {
+        LocalDate from = Typed.day("Event", typed.get("first"));
+        LocalDate to = Typed.day("To", typed.get("last"));
+        if (from.isBefore(today)) throw new IllegalArgumentException("Event: choose one that is still ahead.");
+        if (!to.isAfter(today) || to.isAfter(today.plusDays(MOST_DAYS)))
+            throw new IllegalArgumentException(
+                    "To: choose a day from " + today.plusDays(1) + " to " + today.plusDays(MOST_DAYS) + ".");
+        if (to.equals(from)) throw new IllegalArgumentException("To: choose another day than the event’s own.");
+        return new Question(Kind.EVENT, from, to, 0);
     }
 
     WhatIf toCore() {
@@ -43,6 +63,7 @@ record Question(Kind kind, LocalDate first, LocalDate last, double amount) {
             case OFF -> new WhatIf.DaysOff(first, last);
             case LESS -> new WhatIf.LessTime(amount, last);
             case SHARE -> new WhatIf.Share(amount, last);
+            case EVENT -> new WhatIf.EventMoved(first, last);
         };
     }
 
@@ -55,6 +76,7 @@ record Question(Kind kind, LocalDate first, LocalDate last, double amount) {
                 plain(Math.abs(amount)) + (amount >= 0 ? " hours a week less" : " hours a week more") + " until "
                         + Words.day(last);
             case SHARE -> plain(amount) + " % of what is planned until " + Words.day(last);
+            case EVENT -> "the event of " + Words.day(first) + " on " + Words.day(last);
         };
     }
 

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -21,12 +22,14 @@ import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
 import pemblar.app.session.TrendService;
 import pemblar.app.session.TrendService.Trend;
+import pemblar.app.threshold.ThresholdService;
 import pemblar.core.adjust.Session;
 import pemblar.core.adjust.Situation;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.season.Block;
 import pemblar.core.season.Event;
+import pemblar.core.threshold.Quantity;
 
 /** Puts a situation together from what is stored of an athlete. */
 @Component
@@ -35,17 +38,27 @@ class Situations {
     private static final int DAYS_AHEAD = 180;
     private static final int DAYS_OF_CHECKINS = 36;
     private static final int LONG_SECONDS = 105 * 60;
+    private static final int DAYS_OF_NEWS = 14;
+    private static final Set<Quantity.Kind> PLANNED_BY =
+            Set.of(Quantity.Kind.THRESHOLD_POWER, Quantity.Kind.THRESHOLD_HEART_RATE, Quantity.Kind.THRESHOLD_SPEED);
     private static final String MISSED_WORD = "planned";
     private final SessionService sessions;
     private final PlanService plan;
     private final CheckinService checkins;
     private final LimitStore limits;
+    private final ThresholdService thresholds;
 
-    Situations(SessionService sessions, PlanService plan, CheckinService checkins, LimitStore limits) {
+    Situations(
+            SessionService sessions,
+            PlanService plan,
+            CheckinService checkins,
+            LimitStore limits,
+            ThresholdService thresholds) {
         this.sessions = sessions;
         this.plan = plan;
         this.checkins = checkins;
         this.limits = limits;
+        this.thresholds = thresholds;
     }
 
     Situation of(Athlete athlete, Trend trend) {
@@ -72,11 +85,11 @@ class Situations {
                 behind(slabs, today),
                 ahead(slabs, today),
                 blocks(held, trend),
-                events(held, slabs, today, TrendService.usual(athlete, trend)),
+                events(held, slabs, trend, athlete),
                 limits.of(athlete.id(), held.settings()).toCore(),
                 days.values().stream().map(Situations::checkin).toList(),
                 away(held),
-                List.of(),
+                thresholds(athlete, today),
                 List.of());
     }
 
@@ -118,9 +131,14 @@ class Situations {
                                 : Optional.of(new Situation.Done(
                                         s.done().load() == null ? 0 : s.done().load(),
                                         s.done().seconds() / 3600.0)),
-                        OptionalDouble.empty(),
+                        lowestReserve(s),
                         false))
                 .toList();
+    }
+
+    private static OptionalDouble lowestReserve(Slab slab) {
+        Double joules = slab.done() == null ? null : slab.done().lowestReserveJoules();
+        return joules == null ? OptionalDouble.empty() : OptionalDouble.of(joules);
     }
 
     /** What was done today counts as it was done, and nothing moves it. */
@@ -167,14 +185,30 @@ class Situations {
     }
 
     /** An event's load lies on its days, unless something is planned or done there: as the season's forecast has it. */
-    private static List<Situation.Coming> events(Held held, List<Slab> slabs, LocalDate today, double usual) {
+    private List<Situation.Coming> events(Held held, List<Slab> slabs, Trend trend, Athlete athlete) {
+        LocalDate today = trend.today();
+        double usual = TrendService.usual(athlete, trend);
+        Map<Long, Optional<LocalDate>> news = plan.eventNews(athlete, today.minusDays(DAYS_OF_NEWS));
         Set<LocalDate> taken = slabs.stream()
                 .filter(slab -> slab.done() != null || slab.hasPlan())
                 .map(Slab::day)
                 .collect(Collectors.toSet());
         return held.events().stream()
                 .filter(e -> !e.last().isBefore(today))
-                .map(e -> new Situation.Coming(open(e.toCore(usual), taken), Optional.empty(), false))
+                .map(e -> new Situation.Coming(
+                        open(e.toCore(usual), taken),
+                        news.getOrDefault(e.id(), Optional.empty()),
+                        news.containsKey(e.id()) && news.get(e.id()).isEmpty()))
+                .toList();
+    }
+
+    /** The values that came into force of late, and those before them. */
+    private List<Situation.Threshold> thresholds(Athlete athlete, LocalDate today) {
+        return thresholds.of(athlete).values().stream()
+                .filter(v -> !v.from().isAfter(today)
+                        && PLANNED_BY.contains(v.quantity().kind()))
+                .map(v -> new Situation.Threshold(
+                        v.quantity().sport().key(), v.quantity().label().toLowerCase(Locale.ROOT), v.from(), v.value()))
                 .toList();
     }
 

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
+import pemblar.app.season.PlanService;
 import pemblar.core.adjust.Effect;
 
 /** What would be if: a question to the plan, its two lines and figures, and others that were kept beside it. */
@@ -24,11 +25,13 @@ class WhatIfController {
     private final Pages pages;
     private final AdjustService adjusting;
     private final WhatIfStore store;
+    private final PlanService plan;
 
-    WhatIfController(Pages pages, AdjustService adjusting, WhatIfStore store) {
+    WhatIfController(Pages pages, AdjustService adjusting, WhatIfStore store, PlanService plan) {
         this.pages = pages;
         this.adjusting = adjusting;
         this.store = store;
+        this.plan = plan;
     }
 
     /** One line of the table. @param id null for what is not kept @param address of a kept one as it was asked */
@@ -44,14 +47,20 @@ class WhatIfController {
         AdjustService.Open open = adjusting.open(page.athlete(), page.trend());
         List<Line> lines = new ArrayList<>();
         for (WhatIfStore.Kept kept : store.kept(page.athlete(), page.today()))
-            lines.add(new Line(
-                    kept.id(),
-                    kept.name(),
-                    kept.question().address(),
-                    adjusting.asked(open, kept.question().toCore()).effect(),
-                    kept.until()));
+            if (isStillAsked(kept.question(), open))
+                lines.add(new Line(
+                        kept.id(),
+                        kept.name(),
+                        kept.question().address(),
+                        adjusting.asked(open, kept.question().toCore()).effect(),
+                        kept.until()));
         model.addAttribute("kept", lines);
         model.addAttribute("morning", open.morning());
+        model.addAttribute(
+                "comingEvents",
+                plan.events(page.athlete()).stream()
+                        .filter(e -> e.day().isAfter(page.today()))
+                        .toList());
         model.addAttribute("aWeekOn", page.today().plusDays(7));
         model.addAttribute("twoWeeksOn", page.today().plusDays(13));
         model.addAttribute("farEnough", page.today().plusDays(41));
@@ -59,6 +68,9 @@ class WhatIfController {
             Question question = Question.read(typed, page.today());
             model.addAttribute("question", question);
             if (question == null) return "adjust/what-if";
+            if (!isStillAsked(question, open))
+                throw new IllegalArgumentException("Event: there is none on that day; choose one below.");
+            model.addAttribute("morning", AdjustService.morning(open, question.toCore()));
             Shown shown = adjusting.asked(open, question.toCore(), question.words());
             model.addAttribute("touched", shown.proposal().changes().size());
             model.addAttribute("view", ProposalView.of(open, shown, null, page.trend()));
@@ -66,6 +78,13 @@ class WhatIfController {
             model.addAttribute("said", e.getMessage());
         }
         return "adjust/what-if";
+    }
+
+    /** An event that a kept question is about may be gone. */
+    private static boolean isStillAsked(Question question, AdjustService.Open open) {
+        return question.kind() != Question.Kind.EVENT
+                || open.situation().events().stream()
+                        .anyMatch(e -> e.event().day().equals(question.first()));
     }
 
     @PostMapping("/keep")

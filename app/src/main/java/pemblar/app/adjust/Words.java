@@ -11,6 +11,8 @@ import pemblar.app.session.Slab;
 import pemblar.core.adjust.Broken;
 import pemblar.core.adjust.Change;
 import pemblar.core.adjust.Effect;
+import pemblar.core.adjust.Situation;
+import pemblar.core.season.Event;
 
 /** Changes and their effects in words. */
 final class Words {
@@ -22,24 +24,13 @@ final class Words {
         return DAY.format(day);
     }
 
-    static String of(Change change, Map<String, Slab> sessions) {
-        if (change instanceof Change.Move c) return "Move " + named(c.session(), sessions) + " to " + day(c.to());
-        if (change instanceof Change.Scale c)
-            return "Shorten " + named(c.session(), sessions) + " to " + Math.round(100 * c.factor()) + " %";
-        if (change instanceof Change.Swap c)
-            return "Make " + named(c.session(), sessions) + " easy, " + Math.round(c.hours() * 60) + " min and "
-                    + Math.round(c.load()) + " points";
-        if (change instanceof Change.Drop c) return "Drop " + named(c.session(), sessions);
-        if (change instanceof Change.Rest c) return "Rest on " + day(c.day());
-        if (change instanceof Change.Retarget c)
-            return "Set the block of " + day(c.first()) + " to " + Math.round(c.load()) + " points";
-        Change.Add c = (Change.Add) change;
-        return "Add " + c.title() + " on " + day(c.day());
+    /** The day of the next A event; null without one. */
+    static LocalDate aim(Situation s) {
+        return s.nextAim().map(Event::day).orElse(null);
     }
 
-    private static String named(String id, Map<String, Slab> sessions) {
-        Slab slab = sessions.get(id);
-        return slab == null ? "a session" : "“" + slab.title() + "” of " + day(slab.day());
+    static String of(Change change, Map<String, Slab> sessions) {
+        return change.answer(new ChangeWords(sessions));
     }
 
     /** The first change, and how many more. */

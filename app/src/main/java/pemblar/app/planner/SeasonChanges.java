@@ -21,6 +21,7 @@ import pemblar.app.session.DaysService;
 import pemblar.app.session.TrendService;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.app.undo.UndoService;
+import pemblar.core.adjust.Change;
 import pemblar.core.season.Block;
 import pemblar.core.season.BlockEditing;
 
@@ -81,6 +82,25 @@ public class SeasonChanges {
     public void change(Asking asking, BlockChange change) {
         Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
         save(asking, athlete, label(athlete, change), changed(athlete, change));
+    }
+
+    /** The season's part of changes that were taken together; what is a session's is left to sessions. */
+    @Transactional
+    public void apply(Asking asking, List<Change> changes) {
+        for (Change change : changes) {
+            if (change instanceof Change.Retarget r) change(asking, new BlockChange(Kind.LOAD, r.first(), r.load()));
+            if (change instanceof Change.MoveEvent m) moveEvent(asking, m.from(), m.to());
+        }
+    }
+
+    private void moveEvent(Asking asking, LocalDate from, LocalDate to) {
+        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        SeasonEvent event = plan.held(athlete).events().stream()
+                .filter(e -> e.day().equals(from))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "There is no event on " + from + " any more. Look at the proposals again."));
+        event(asking, event.on(to));
     }
 
     private void save(Asking asking, Athlete athlete, String label, UnaryOperator<Held> change) {

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
@@ -30,13 +31,15 @@ public class PlanService implements Undoable {
     private static final String KIND = "season";
     private static final int WEEK = 7;
     private final SeasonStore store;
+    private final EventNews news;
     private final AthleteService athletes;
     private final UndoService undo;
     private final InstantSource clock;
 
-    PlanService(SeasonStore store, AthleteService athletes, UndoService undo, InstantSource clock) {
+    PlanService(SeasonStore store, EventNews news, AthleteService athletes, UndoService undo, InstantSource clock) {
         this.clock = clock;
         this.store = store;
+        this.news = news;
         this.athletes = athletes;
         this.undo = undo;
     }
@@ -70,6 +73,17 @@ public class PlanService implements Undoable {
         return store.read(athlete.id());
     }
 
+    /**
+     * Which events are new or were moved of late: the day each was on before, or empty for a new one.
+     *
+     * @param since the first day that counts
+     */
+    @Transactional(readOnly = true)
+    public Map<Long, Optional<LocalDate>> eventNews(Athlete athlete, LocalDate since) {
+        return news.since(athlete.id(), since).values().stream()
+                .collect(Collectors.toMap(EventNews.News::eventId, n -> Optional.ofNullable(n.movedFrom())));
+    }
+
     /** False until the season was set up. */
     @Transactional(readOnly = true)
     public boolean isSetUp(Athlete athlete) {
@@ -93,11 +107,10 @@ public class PlanService implements Undoable {
         athletes.require(athleteId, viewer);
         store.claim(athleteId, seen, viewer.name());
         Held was = store.read(athleteId);
-        store.write(
-                athleteId,
-                was,
-                near(change.apply(was), athletes.require(athleteId, viewer).dayOf(clock.instant())));
+        LocalDate today = athletes.require(athleteId, viewer).dayOf(clock.instant());
+        store.write(athleteId, was, near(change.apply(was), today));
         Held is = store.read(athleteId);
+        news.note(athleteId, was.events(), is.events(), today);
         undo.remember(athleteId, viewer, label, KIND, new Change(was, is));
         return is;
     }
@@ -138,6 +151,11 @@ public class PlanService implements Undoable {
                             + "too. Change it by hand.");
         store.claim(athleteId, null, "");
         store.write(athleteId, is, change.before());
+        news.note(
+                athleteId,
+                is.events(),
+                change.before().events(),
+                LocalDate.ofInstant(clock.instant(), java.time.ZoneOffset.UTC));
     }
 
     /** Blocks that cover every day of a span: the planned ones, with weeks in between. */

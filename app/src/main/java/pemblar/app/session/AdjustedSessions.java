@@ -1,6 +1,5 @@
 package pemblar.app.session;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -32,66 +31,108 @@ public class AdjustedSessions {
     /** @throws IllegalArgumentException when a session has been done or dropped meanwhile: nothing is changed then */
     @Transactional
     public void apply(long athleteId, Viewer viewer, List<Change> changes, String label) {
-        Athlete athlete = desk.athlete(athleteId, viewer);
-        List<PlanState.Was> before = new ArrayList<>();
-        List<Long> made = new ArrayList<>();
-        for (Change change : changes) {
-            if (change instanceof Change.Rest rest) {
-                for (SessionRow row : sessions.openFrom(athleteId, rest.day()))
-                    if (row.day.equals(rest.day()) && row.isSeenBy(athlete)) remove(row, before);
-            } else if (change instanceof Change.Add add) {
-                made.add(add(athlete, viewer, add));
-            } else if (!(change instanceof Change.Retarget)) {
-                SessionRow row = row(athleteId, viewer, change);
-                if (change instanceof Change.Drop) remove(row, before);
-                else {
-                    before.add(PlanState.Was.of(row));
-                    alter(athlete, row, change);
-                    desk.touch(row, viewer);
-                }
-            }
+        Applying applying = new Applying(desk.athlete(athleteId, viewer), viewer);
+        for (Change change : changes) change.answer(applying);
+        desk.remember(athleteId, viewer, label, new PlanState(applying.before, applying.made));
+    }
+
+    /** Applies one change after another; what belongs to the season is the season's to apply. */
+    private final class Applying implements Change.Cases<Void> {
+        private final Athlete athlete;
+        private final Viewer viewer;
+        private final List<PlanState.Was> before = new ArrayList<>();
+        private final List<Long> made = new ArrayList<>();
+
+        Applying(Athlete athlete, Viewer viewer) {
+            this.athlete = athlete;
+            this.viewer = viewer;
         }
-        desk.remember(athleteId, viewer, label, new PlanState(before, made));
-    }
 
-    private void remove(SessionRow row, List<PlanState.Was> before) {
-        before.add(PlanState.Was.of(row));
-        sessions.delete(row);
-    }
-
-    private SessionRow row(long athleteId, Viewer viewer, Change change) {
-        String id = change instanceof Change.Move m
-                ? m.session()
-                : change instanceof Change.Scale s
-                        ? s.session()
-                        : change instanceof Change.Swap s ? s.session() : ((Change.Drop) change).session();
-        try {
-            return desk.open(athleteId, viewer, Long.parseLong(id));
-        } catch (NotFoundException e) {
-            throw new IllegalArgumentException(
-                    "A session of this proposal is gone meanwhile. Look at the proposals again: they are made anew.");
-        }
-    }
-
-    private void alter(Athlete athlete, SessionRow row, Change change) {
-        if (change instanceof Change.Move move) {
+        @Override
+        public Void move(Change.Move move) {
+            SessionRow row = changing(move.session());
             row.day = desk.near(athlete, move.to());
             if (move.startMinute().isPresent())
                 row.startMinute = move.startMinute().getAsInt();
             SessionDesk.forecast(row, desk.zones(athlete).on(row.day));
-        } else if (change instanceof Change.Scale scale) {
-            scale(athlete, row, scale.factor());
-        } else if (change instanceof Change.Swap swap) {
-            sketch(
-                    row,
-                    swap.title(),
-                    swap.hard() ? Purpose.TEMPO : Purpose.RECOVERY,
-                    (int) Math.round(swap.hours() * 3600),
-                    swap.load());
+            desk.touch(row, viewer);
+            return null;
+        }
+
+        @Override
+        public Void scale(Change.Scale scale) {
+            SessionRow row = changing(scale.session());
+            scaled(athlete, row, scale.factor());
+            desk.touch(row, viewer);
+            return null;
+        }
+
+        @Override
+        public Void swap(Change.Swap swap) {
+            SessionRow row = changing(swap.session());
+            Purpose purpose = swap.hard() ? Purpose.TEMPO : Purpose.RECOVERY;
+            sketch(row, swap.title(), purpose, (int) Math.round(swap.hours() * 3600), swap.load());
+            desk.touch(row, viewer);
+            return null;
+        }
+
+        @Override
+        public Void drop(Change.Drop drop) {
+            remove(row(drop.session()));
+            return null;
+        }
+
+        @Override
+        public Void add(Change.Add add) {
+            SessionRow row =
+                    new SessionRow(athlete.id(), desk.near(athlete, add.day()), Sport.ofKey(add.sport()), add.title());
+            row.startMinute = add.startMinute();
+            Purpose purpose = add.hard() ? Purpose.TEMPO : Purpose.EASY;
+            sketch(row, add.title(), purpose, (int) Math.round(add.hours() * 3600), add.load());
+            row.changedBy = viewer.name();
+            made.add(sessions.save(row).id);
+            return null;
+        }
+
+        @Override
+        public Void rest(Change.Rest rest) {
+            for (SessionRow row : sessions.openFrom(athlete.id(), rest.day()))
+                if (row.day.equals(rest.day()) && row.isSeenBy(athlete)) remove(row);
+            return null;
+        }
+
+        @Override
+        public Void retarget(Change.Retarget retarget) {
+            return null;
+        }
+
+        @Override
+        public Void moveEvent(Change.MoveEvent move) {
+            return null;
+        }
+
+        private void remove(SessionRow row) {
+            before.add(PlanState.Was.of(row));
+            sessions.delete(row);
+        }
+
+        private SessionRow changing(String id) {
+            SessionRow row = row(id);
+            before.add(PlanState.Was.of(row));
+            return row;
+        }
+
+        private SessionRow row(String id) {
+            try {
+                return desk.open(athlete.id(), viewer, Long.parseLong(id));
+            } catch (NotFoundException e) {
+                throw new IllegalArgumentException("A session of this proposal is gone meanwhile. Look at the "
+                        + "proposals again: they are made anew.");
+            }
         }
     }
 
-    private void scale(Athlete athlete, SessionRow row, double factor) {
+    private void scaled(Athlete athlete, SessionRow row, double factor) {
         if (row.isPlanned()) {
             row.scalePercent =
                     (int) Math.max(LEAST_PERCENT, Math.min(MOST_PERCENT, Math.round(row.scalePercent * factor)));
@@ -117,19 +158,5 @@ public class AdjustedSessions {
         row.plannedLoad = load;
         row.plannedSilhouette = String.format(
                 Locale.ROOT, "%d,%.3f,%.3f", row.plannedSeconds, purpose.intensity(), purpose.intensity());
-    }
-
-    private long add(Athlete athlete, Viewer viewer, Change.Add add) {
-        LocalDate day = desk.near(athlete, add.day());
-        SessionRow row = new SessionRow(athlete.id(), day, Sport.ofKey(add.sport()), add.title());
-        row.startMinute = add.startMinute();
-        sketch(
-                row,
-                add.title(),
-                add.hard() ? Purpose.TEMPO : Purpose.EASY,
-                (int) Math.round(add.hours() * 3600),
-                add.load());
-        row.changedBy = viewer.name();
-        return sessions.save(row).id;
     }
 }

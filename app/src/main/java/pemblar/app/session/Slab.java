@@ -81,6 +81,7 @@ public record Slab(
             Double meanBpm,
             Double meanSpeed,
             Double intensity,
+            Double lowestReserveJoules,
             String silhouette,
             Instant startedAt,
             Instant endedAt) {}
@@ -121,6 +122,7 @@ public record Slab(
                         r.meanBpm,
                         r.sport.restsBetween() && r.flatSpeed != null ? r.flatSpeed : r.meanSpeed,
                         r.intensity,
+                        r.lowestReserveJoules,
                         r.silhouette,
                         r.startedAt,
                         r.endedAt);
@@ -159,6 +161,7 @@ public record Slab(
                 null,
                 null,
                 row.doneMetres == null ? null : row.doneMetres / row.doneSeconds,
+                null,
                 null,
                 "",
                 start,

@@ -66,6 +66,7 @@ class SlabDrawingTest {
                 null,
                 null,
                 null,
+                null,
                 "0.70,0.70",
                 Instant.EPOCH,
                 Instant.EPOCH.plusSeconds(3600));

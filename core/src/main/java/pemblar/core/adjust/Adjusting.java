@@ -81,7 +81,7 @@ public final class Adjusting {
         List<Session> sessions = new ArrayList<>(s.ahead());
         double keep = Math.exp(-1 / s.trend().chronicDays());
         double lost = 0;
-        Foresight plan = new Foresight(s, new Plan(sessions, s.blocks(), Set.of()));
+        Foresight plan = new Foresight(s, new Plan(sessions, s.blocks(), s.events(), Set.of()));
         int days = plan.chronicLine().size() - 1;
         for (Behind b : s.behind())
             if (b.isMissed() && b.planned().isKey())

@@ -26,6 +26,7 @@ final class Candidates {
     private static final int FRESH_DAYS = 3;
     private static final int TAPER_DAYS = 14;
     private static final double TAPER_SHARE = 0.5;
+    private static final double MUCH_OVER = 1.2;
     private final Situation s;
     private final Plan plan;
     private final Set<Broken> now;
@@ -389,6 +390,17 @@ final class Candidates {
         return apart && keeps(changes);
     }
 
+    /** It lies in a taper whose sessions come to about its target: they were planned for it. */
+    private boolean isLightAlready(Session p) {
+        return s.blocks().stream()
+                .filter(b -> b.phase() == Phase.TAPER && b.contains(p.day()))
+                .anyMatch(b -> plan.sessions().stream()
+                                .filter(x -> b.contains(x.day()))
+                                .mapToDouble(Session::load)
+                                .sum()
+                        <= b.load() * MUCH_OVER);
+    }
+
     /**
      * The last two weeks before an A event at half of the loading block before, what was a taper elsewhere at its
      * level; sessions are scaled with their block.
@@ -414,7 +426,7 @@ final class Candidates {
             boolean inTaper = !block.first().isBefore(taper) && block.first().isBefore(day);
             double wanted = loading.map(l -> l.load() / l.days() * block.days() * (inTaper ? TAPER_SHARE : 1))
                     .orElse(block.load());
-            boolean changesPhase = inTaper && block.load() > wanted * 1.2
+            boolean changesPhase = inTaper && block.load() > wanted * MUCH_OVER
                     || !inTaper
                             && block.phase() == Phase.TAPER
                             && block.last().isBefore(taper)
@@ -429,7 +441,7 @@ final class Candidates {
                     .filter(from -> !p.day().isBefore(from.minusDays(TAPER_DAYS))
                             && p.day().isBefore(from))
                     .isPresent();
-            if (inTaper && !was) changes.add(new Change.Scale(p.id(), TAPER_SHARE));
+            if (inTaper && !was && !isLightAlready(p)) changes.add(new Change.Scale(p.id(), TAPER_SHARE));
         }
         return changes.isEmpty() ? List.of() : List.of(changes);
     }

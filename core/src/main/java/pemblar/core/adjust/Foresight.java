@@ -28,7 +28,7 @@ final class Foresight {
     Foresight(Situation s, Plan plan) {
         this.s = s;
         this.plan = plan;
-        LocalDate morning = s.nextAim().map(Event::day).orElseGet(() -> dayAfterLast(plan));
+        LocalDate morning = plan.nextAim(s.today()).map(Event::day).orElseGet(() -> dayAfterLast(plan));
         this.aim = (int)
                 Math.max(1, Math.min(MOST_DAYS, morning.toEpochDay() - s.today().toEpochDay()));
         int days = Math.max(LEAST_DAYS, aim + 1);
@@ -52,7 +52,7 @@ final class Foresight {
 
     private void fill(double[] training, double[] events) {
         for (Session session : plan.sessions()) add(training, session.day(), session.load());
-        for (Situation.Coming coming : s.events())
+        for (Situation.Coming coming : plan.events())
             for (int i = 0; i < coming.event().days(); i++)
                 add(
                         events,
@@ -76,7 +76,7 @@ final class Foresight {
     private void spread(double[] training, Target block) {
         List<LocalDate> days = block.first()
                 .datesUntil(block.last().plusDays(1))
-                .filter(d -> !s.isEventDay(d)
+                .filter(d -> !plan.isEventDay(d)
                         && s.awayOn(d).filter(a -> a.hoursPerWeek() <= 0).isEmpty())
                 .toList();
         for (LocalDate day : days) add(training, day, block.load() / days.size());
@@ -124,7 +124,7 @@ final class Foresight {
 
     /** The lowest balance of the next 14 mornings, to that of the event at most. */
     double lowestSoon() {
-        int last = s.nextAim().isPresent() ? Math.min(FLOOR_DAYS, aim) : FLOOR_DAYS;
+        int last = plan.nextAim(s.today()).isPresent() ? Math.min(FLOOR_DAYS, aim) : FLOOR_DAYS;
         double lowest = Double.POSITIVE_INFINITY;
         for (int i = 1; i <= last; i++) lowest = Math.min(lowest, chronic[i] - acute[i]);
         return lowest;
@@ -155,7 +155,7 @@ final class Foresight {
 
     boolean isBroken(LocalDate day) {
         int i = (int) (day.toEpochDay() - s.today().toEpochDay());
-        int floor = s.nextAim().isPresent() ? Math.min(FLOOR_DAYS, aim) : FLOOR_DAYS;
+        int floor = plan.nextAim(s.today()).isPresent() ? Math.min(FLOOR_DAYS, aim) : FLOOR_DAYS;
         if (i <= floor && chronic[i] - acute[i] < s.limits().balanceFloor() - DUST) return true;
         return i < aim
                 && idle[i + WEEK] - idle[i] <= s.limits().buildRate() + DUST

@@ -122,12 +122,31 @@ public record Situation(
     public record Weather(LocalDate day, double celsius, boolean ice) {}
 
     /** The next A event that has not begun; empty without one. */
-    Optional<Event> nextAim() {
+    public Optional<Event> nextAim() {
         return events.stream()
                 .map(Coming::event)
                 .filter(e -> e.priority() == pemblar.core.season.Priority.A
                         && e.day().isAfter(today))
                 .min(java.util.Comparator.comparing(Event::day));
+    }
+
+    /** The same with other events. */
+    Situation withEvents(List<Coming> others) {
+        return new Situation(
+                today,
+                chronic,
+                acute,
+                chronicPast,
+                trend,
+                behind,
+                ahead,
+                blocks,
+                others,
+                limits,
+                checkins,
+                away,
+                thresholds,
+                weather);
     }
 
     boolean isEventDay(LocalDate day) {

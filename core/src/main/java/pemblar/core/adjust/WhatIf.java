@@ -3,12 +3,19 @@ package pemblar.core.adjust;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import pemblar.core.adjust.Situation.Target;
+import pemblar.core.season.Event;
 
 /** A question about the plan that has no consequence: the changes that would be its answer. */
 public sealed interface WhatIf {
     /** Nothing when the question touches nothing that is planned. */
     List<Change> changes(Situation s);
+
+    /** The day of the next A event, were it so; empty without one. */
+    default Optional<LocalDate> aimAfter(Situation s) {
+        return s.nextAim().map(Event::day);
+    }
 
     /** Nothing is trained from one day to another; what is pinned stays. */
     record DaysOff(LocalDate first, LocalDate last) implements WhatIf {
@@ -80,6 +87,42 @@ public sealed interface WhatIf {
                 if (!block.first().isAfter(until))
                     changes.add(new Change.Retarget(block.first(), block.load() * percent / 100));
             return changes;
+        }
+    }
+
+    /**
+     * The event that begins on a day begins on another. What is planned on its new days is let go, and for an A event
+     * its taper and that of the old day are answered as when an event has been moved.
+     */
+    record EventMoved(LocalDate from, LocalDate to) implements WhatIf {
+        @Override
+        public List<Change> changes(Situation s) {
+            Change.MoveEvent move = new Change.MoveEvent(from, to);
+            Event event = Plan.after(s, List.of(move)).events().stream()
+                    .map(Situation.Coming::event)
+                    .filter(e -> e.day().equals(to))
+                    .findFirst()
+                    .orElseThrow();
+            List<Change> changes = new ArrayList<>(List.of(move));
+            for (Session session : s.ahead())
+                if (!session.pinned()
+                        && !session.day().isBefore(to)
+                        && !session.day().isAfter(event.last())) changes.add(new Change.Drop(session.id()));
+            List<String> gone =
+                    changes.stream().flatMap(c -> c.touched().stream()).toList();
+            Situation moved = s.withEvents(Plan.after(s, List.of(move)).events());
+            Trigger trigger = new Trigger(Trigger.Kind.EVENT, List.of(), "");
+            for (List<Change> answer : new Candidates(moved, List.of(trigger)).of(trigger))
+                for (Change change : answer)
+                    if (change.touched().filter(gone::contains).isEmpty()) changes.add(change);
+            return changes;
+        }
+
+        @Override
+        public Optional<LocalDate> aimAfter(Situation s) {
+            return Plan.after(s, List.of(new Change.MoveEvent(from, to)))
+                    .nextAim(s.today())
+                    .map(Event::day);
         }
     }
 

@@ -5,13 +5,17 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import pemblar.core.adjust.Situation.Target;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Block.Phase;
+import pemblar.core.season.Event;
+import pemblar.core.season.Priority;
 
 class WhatIfTest {
     private static final LocalDate TODAY = LocalDate.of(2027, 3, 1);
@@ -46,6 +50,46 @@ class WhatIfTest {
                 List.of(),
                 List.of(),
                 List.of());
+    }
+
+    private static Situation leadingTo(Event... events) {
+        List<Situation.Coming> coming = Arrays.stream(events)
+                .map(e -> new Situation.Coming(e, Optional.empty(), false))
+                .toList();
+        return situation().withEvents(coming);
+    }
+
+    @Test
+    void anEventTakesItsLoadAlongAndWhatIsPlannedOnItsNewDayIsLetGo() {
+        Situation s = leadingTo(
+                new Event(TODAY.plusDays(5), 1, Priority.B, 150), new Event(TODAY.plusDays(10), 1, Priority.A, 200));
+        List<Change> changes = new WhatIf.EventMoved(TODAY.plusDays(5), TODAY.plusDays(2)).changes(s);
+        assertEquals(
+                List.of(new Change.MoveEvent(TODAY.plusDays(5), TODAY.plusDays(2)), new Change.Drop("b")), changes);
+        double keep = Math.exp(-1 / LoadTrend.Settings.DEFAULT.chronicDays());
+        double moved = 150 * (1 - keep) * (Math.pow(keep, 7) - Math.pow(keep, 4));
+        double dropped = 90 * (1 - keep) * Math.pow(keep, 7);
+        double was =
+                Adjusting.preview(s, Trigger.Kind.EVENT, List.of()).effect().chronic();
+        double is = Adjusting.preview(s, Trigger.Kind.EVENT, changes).effect().chronic();
+        assertEquals(was + moved - dropped, is, 1e-9);
+    }
+
+    @Test
+    void whenTheAEventMovesTheFiguresAreOfItsNewMorning() {
+        LocalDate from = TODAY.plusDays(10);
+        Situation s = leadingTo(new Event(from, 1, Priority.A, 200));
+        WhatIf.EventMoved question = new WhatIf.EventMoved(from, TODAY.plusDays(4));
+        assertEquals(Optional.of(TODAY.plusDays(4)), question.aimAfter(s));
+        assertEquals(4, Adjusting.line(s, question.changes(s)).size() - 1);
+        assertEquals(10, Adjusting.line(s, List.of()).size() - 1);
+    }
+
+    @Test
+    void anEventThatIsNotThereCannotBeMoved() {
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new WhatIf.EventMoved(TODAY.plusDays(5), TODAY.plusDays(2)).changes(situation()));
     }
 
     @Test

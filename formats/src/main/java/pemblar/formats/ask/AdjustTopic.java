@@ -11,7 +11,6 @@ import java.util.Optional;
 import java.util.Set;
 import pemblar.core.adjust.Adjusting;
 import pemblar.core.adjust.Broken;
-import pemblar.core.adjust.Change;
 import pemblar.core.adjust.Effect;
 import pemblar.core.adjust.Proposal;
 import pemblar.core.adjust.Session;
@@ -23,6 +22,7 @@ import pemblar.core.season.Priority;
 
 /** What a plan could answer to a situation (computation, section 12). */
 final class AdjustTopic implements Topic {
+    private static final WrittenChange WRITTEN = new WrittenChange();
     private static final int MOST = 2000;
     private static final int MOST_DAYS = 1096;
 
@@ -37,7 +37,7 @@ final class AdjustTopic implements Topic {
                     "trigger",
                     p.trigger().key(),
                     "changes",
-                    p.changes().stream().map(AdjustTopic::written).toList(),
+                    p.changes().stream().map(c -> c.answer(WRITTEN)).toList(),
                     "effect",
                     written(p.effect()),
                     "breaks",
@@ -58,58 +58,6 @@ final class AdjustTopic implements Topic {
                 e.lowestBalance(),
                 "highestBuild",
                 e.highestBuild());
-    }
-
-    private static Map<String, Object> written(Change change) {
-        if (change instanceof Change.Move c) {
-            Map<String, Object> move = Answer.of("kind", "move", "session", c.session(), "to", c.to().toString());
-            if (c.startMinute().isPresent())
-                move.put("time", time(c.startMinute().getAsInt()));
-            return move;
-        }
-        if (change instanceof Change.Scale c)
-            return Answer.of("kind", "scale", "session", c.session(), "factor", c.factor());
-        if (change instanceof Change.Swap c)
-            return Answer.of(
-                    "kind",
-                    "swap",
-                    "session",
-                    c.session(),
-                    "load",
-                    c.load(),
-                    "hours",
-                    c.hours(),
-                    "hard",
-                    c.hard(),
-                    "title",
-                    c.title());
-        if (change instanceof Change.Drop c) return Answer.of("kind", "drop", "session", c.session());
-        if (change instanceof Change.Rest c)
-            return Answer.of("kind", "rest", "day", c.day().toString());
-        if (change instanceof Change.Retarget c)
-            return Answer.of("kind", "retarget", "first", c.first().toString(), "load", c.load());
-        Change.Add c = (Change.Add) change;
-        return Answer.of(
-                "kind",
-                "add",
-                "day",
-                c.day().toString(),
-                "time",
-                time(c.startMinute()),
-                "sport",
-                c.sport(),
-                "load",
-                c.load(),
-                "hours",
-                c.hours(),
-                "hard",
-                c.hard(),
-                "title",
-                c.title());
-    }
-
-    private static String time(int minute) {
-        return String.format(Locale.ROOT, "%02d:%02d", minute / 60, minute % 60);
     }
 
     private static Situation situation(Fields in) {
