@@ -71,7 +71,7 @@ class OfflineJourneyTest {
         Browser.see("input[name=restingHeartRate]").sendKeys("51");
         Browser.click(".checkin-form button.primary");
         Browser.seeText("#offline", "1 check-in waits on this device");
-        Browser.click("a.big-slab");
+        Browser.click(".big-slab h2 a");
         Browser.seeText("h1", "Along the canal");
         Browser.seeText("#offline", "No connection");
         assertThat(sent()).isZero();

@@ -240,8 +240,14 @@ class ProposalTest {
     void aThresholdThatCameIntoForceThisWeekIsSaid() {
         person.post(
                 base + "/thresholds/adopt",
-                Map.of("THRESHOLD_POWER", "258", "from", TODAY.minusDays(1).toString()));
+                Map.of(
+                        "THRESHOLD_POWER",
+                        "258",
+                        "THRESHOLD_HEART_RATE",
+                        "171",
+                        "from",
+                        TODAY.minusDays(1).toString()));
         assertThat(person.get(base + "/proposals").body()).contains("A new threshold power holds from");
-        sql.update("delete from dated_value where athlete_id = ? and amount = 258", athlete);
+        sql.update("delete from dated_value where athlete_id = ? and amount in (258, 171)", athlete);
     }
 }

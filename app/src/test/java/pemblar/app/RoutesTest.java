@@ -25,6 +25,7 @@ class RoutesTest {
             Map.entry("GET /sign-up", "everybody"),
             Map.entry("POST /sign-up", "everybody"),
             Map.entry("GET /alive", "everybody"),
+            Map.entry("GET /sky/hours", "everybody: simulated weather, nobody's data"),
             Map.entry("GET /ready", "everybody"),
             Map.entry("GET /metrics", "this machine"),
             Map.entry("GET /account", "oneself"),

@@ -22,6 +22,7 @@ import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
 import pemblar.app.session.TrendService;
 import pemblar.app.session.TrendService.Trend;
+import pemblar.app.sky.SkyService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.adjust.Session;
 import pemblar.core.adjust.Situation;
@@ -39,6 +40,7 @@ class Situations {
     private static final int DAYS_OF_CHECKINS = 36;
     private static final int LONG_SECONDS = 105 * 60;
     private static final int DAYS_OF_NEWS = 14;
+    private static final int DAYS_OF_SKY = 7;
     private static final Set<Quantity.Kind> PLANNED_BY =
             Set.of(Quantity.Kind.THRESHOLD_POWER, Quantity.Kind.THRESHOLD_HEART_RATE, Quantity.Kind.THRESHOLD_SPEED);
     private static final String MISSED_WORD = "planned";
@@ -46,6 +48,7 @@ class Situations {
     private final PlanService plan;
     private final CheckinService checkins;
     private final LimitStore limits;
+    private final SkyService sky;
     private final ThresholdService thresholds;
 
     Situations(
@@ -53,11 +56,13 @@ class Situations {
             PlanService plan,
             CheckinService checkins,
             LimitStore limits,
-            ThresholdService thresholds) {
+            ThresholdService thresholds,
+            SkyService sky) {
         this.sessions = sessions;
         this.plan = plan;
         this.checkins = checkins;
         this.limits = limits;
+        this.sky = sky;
         this.thresholds = thresholds;
     }
 
@@ -90,7 +95,7 @@ class Situations {
                 days.values().stream().map(Situations::checkin).toList(),
                 away(held),
                 thresholds(athlete, today),
-                List.of());
+                weather(athlete, today));
     }
 
     private static List<Double> past(Trend trend, LocalDate today, double chronic) {
@@ -118,7 +123,7 @@ class Situations {
                 slab.hard(),
                 !slab.hard() && seconds >= LONG_SECONDS,
                 false,
-                slab.purpose() == Purpose.STRENGTH);
+                slab.heavyLegs());
     }
 
     private static List<Situation.Behind> behind(List<Slab> slabs, LocalDate today) {
@@ -202,13 +207,22 @@ class Situations {
                 .toList();
     }
 
+    private List<Situation.Weather> weather(Athlete athlete, LocalDate today) {
+        return sky.days(athlete, today, today.plusDays(DAYS_OF_SKY)).stream()
+                .map(d -> new Situation.Weather(d.day(), d.highestCelsius(), d.ice()))
+                .toList();
+    }
+
     /** The values that came into force of late, and those before them. */
     private List<Situation.Threshold> thresholds(Athlete athlete, LocalDate today) {
         return thresholds.of(athlete).values().stream()
                 .filter(v -> !v.from().isAfter(today)
                         && PLANNED_BY.contains(v.quantity().kind()))
                 .map(v -> new Situation.Threshold(
-                        v.quantity().sport().key(), v.quantity().label().toLowerCase(Locale.ROOT), v.from(), v.value()))
+                        v.quantity().sport() == null ? "" : v.quantity().sport().key(),
+                        v.quantity().label().toLowerCase(Locale.ROOT),
+                        v.from(),
+                        v.value()))
                 .toList();
     }
 

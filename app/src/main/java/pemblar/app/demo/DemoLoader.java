@@ -122,6 +122,7 @@ class DemoLoader implements ApplicationRunner {
     private final CoachingService coachings;
     private final DemoMornings mornings;
     private final DemoRoster roster;
+    private final DemoSky sky;
     private final ThresholdService thresholds;
     private final WorkoutService workouts;
     private final ScheduleService schedule;
@@ -149,8 +150,10 @@ class DemoLoader implements ApplicationRunner {
             CoachingService coachings,
             DemoMornings mornings,
             DemoDrafts drafts,
+            DemoSky sky,
             DemoRoster roster) {
         this.drafts = drafts;
+        this.sky = sky;
         this.roster = roster;
         this.mornings = mornings;
         this.coachings = coachings;
@@ -183,6 +186,7 @@ class DemoLoader implements ApplicationRunner {
             library(viewer, demo.sports(), false);
             values(demo, athlete, viewer);
             season(demo, athlete);
+            sky.add(athlete, viewer);
             loads.add(workers.submit(() -> {
                 int count = sessions(demo, athlete);
                 strength.add(demo, athlete, viewer, today(athlete));

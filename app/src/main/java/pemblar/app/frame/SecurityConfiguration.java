@@ -55,6 +55,7 @@ class SecurityConfiguration {
                         "/*/*.css",
                         "/error",
                         "/device/**",
+                        "/sky/hours",
                         "/calendar/**")
                 .permitAll()
                 .anyRequest()

@@ -221,6 +221,26 @@ public class BoardService {
                             + Math.round(gap.hours()) + " h",
                     gap.near()));
         }
+        gaps.addAll(afterLegs(block, hard, around));
+        return gaps;
+    }
+
+    /** Heavy leg work that ends less than a day before something hard of the block. */
+    private static List<BoardRow.Gap> afterLegs(Block block, Map<Double, Slab> hard, Around around) {
+        List<BoardRow.Gap> gaps = new ArrayList<>();
+        for (Slab legs : around.slabs) {
+            if (!legs.heavyLegs() || !around.counts(legs)) continue;
+            double start = around.hour(legs);
+            double hours = legs.longestSeconds() / 3600.0;
+            hard.forEach((at, slab) -> {
+                if (block.contains(slab.day()) && Spacing.isTooSoonAfterLegs(start, hours, at))
+                    gaps.add(new BoardRow.Gap(
+                            "heavy legs on " + Tapes.weekday(legs.day()) + " end "
+                                    + Math.max(0, Math.round(at - start - hours)) + " h before "
+                                    + Tapes.weekday(slab.day()),
+                            true));
+            });
+        }
         return gaps;
     }
 
@@ -251,14 +271,17 @@ public class BoardService {
                     .map(s -> new Rescheduling.Other(
                             s.day(),
                             s.day().toEpochDay() * 24.0 + (s.startMinute() == null ? NOON : s.startMinute()) / 60.0,
-                            s.hard()))
+                            s.hard(),
+                            s.heavyLegs()))
                     .toList();
             all.add(new BoardRow.Displaced(
                     slab,
                     Rescheduling.of(
-                            slab.day(),
-                            (slab.startMinute() == null ? NOON : slab.startMinute()) / 60.0,
-                            slab.hard(),
+                            new Rescheduling.Moving(
+                                    slab.day(),
+                                    (slab.startMinute() == null ? NOON : slab.startMinute()) / 60.0,
+                                    slab.hard(),
+                                    slab.heavyLegs()),
                             others,
                             gone,
                             around.today)));

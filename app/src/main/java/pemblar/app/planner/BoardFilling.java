@@ -198,7 +198,8 @@ public class BoardFilling {
                         slab.longestSeconds(),
                         load,
                         slab.hard(),
-                        races.contains(slab.day()) && slab.hard()));
+                        races.contains(slab.day()) && slab.hard(),
+                        slab.heavyLegs()));
         }
         for (SeasonEvent event : held.events())
             if (event.seconds() != null

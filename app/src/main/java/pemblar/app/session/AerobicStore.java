@@ -28,7 +28,8 @@ public class AerobicStore {
                 .param(row.id)
                 .update();
         List<Object[]> rows = new java.util.ArrayList<>();
-        for (Pieces.Piece p : pieces)
+        for (Pieces.Piece p : pieces) {
+            boolean unknown = Double.isNaN(p.celsius());
             rows.add(new Object[] {
                 row.id,
                 rows.size(),
@@ -36,20 +37,48 @@ public class AerobicStore {
                 row.sport.name(),
                 row.day,
                 p.hours(),
-                Double.isNaN(p.celsius()) ? null : p.celsius(),
+                unknown ? row.skyCelsius : (Double) p.celsius(),
                 p.bpm(),
-                p.output()
+                p.output(),
+                unknown && row.skyCelsius != null
             });
+        }
         if (!rows.isEmpty())
             batch.batchUpdate(
                     "insert into aerobic_piece (recording_id, place, athlete_id, sport, day, hours, celsius, "
-                            + "bpm, output) values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                            + "bpm, output, sky) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                     rows);
+    }
+
+    /** Recordings of an athlete from a day on whose stretches have no temperature; any of them, when they are many. */
+    List<Long> withoutTemperature(long athleteId, LocalDate from, int most) {
+        return sql.sql("select recording_id from aerobic_piece where athlete_id = ? and day >= ? and celsius is null "
+                        + "group by recording_id order by random() limit ?")
+                .params(athleteId, from, most)
+                .query(Long.class)
+                .list();
+    }
+
+    void fromSky(long recordingId, double celsius) {
+        sql.sql("update aerobic_piece set celsius = ?, sky = true where recording_id = ? and celsius is null")
+                .params(celsius, recordingId)
+                .update();
+    }
+
+    /** How many sessions of a sport from a day on count with the sky's temperature. */
+    public int ofSky(long athleteId, Sport sport, LocalDate from) {
+        return sql.sql("select count(distinct recording_id) from aerobic_piece where athlete_id = ? and sport = ? and "
+                        + "day >= ? and sky")
+                .params(athleteId, sport.name(), from)
+                .query(Integer.class)
+                .single();
     }
 
     /** Of the sessions of a sport that were not deleted, from a day on. */
     public List<Stored> from(long athleteId, Sport sport, LocalDate from) {
-        return sql.sql("select s.id, p.day, s.surface, p.hours, p.celsius, p.bpm, p.output from "
+        return sql.sql("select s.id, p.day, s.surface, p.hours, "
+                        + "case when p.sky and s.surface ilike '%indoor%' then null "
+                        + "else p.celsius end, p.bpm, p.output from "
                         + "aerobic_piece p join session s on s.recording_id = p.recording_id where "
                         + "p.athlete_id = ? and p.sport = ? and p.day >= ? and s.deleted_at is null "
                         + "order by p.day, p.recording_id, p.place")

@@ -78,6 +78,19 @@ public class CostService implements Undoable {
                 before);
     }
 
+    /** How hard it felt, 0 to 10; which load counts stays as it was chosen. */
+    @Transactional
+    public void felt(long athleteId, Viewer viewer, long sessionId, double effort) {
+        SessionRow session = desk.require(athleteId, viewer, sessionId);
+        if (session.recording == null) throw new NotFoundException("recording");
+        SessionLoad.ofPerceivedEffort(session.recording.timerSeconds, effort);
+        Was before = Was.of(session.recording);
+        session.recording.perceivedEffort = effort;
+        session.recording.count();
+        undo.remember(
+                athleteId, viewer, "“" + session.title + "” felt like " + Math.round(effort) + " of 10.", KIND, before);
+    }
+
     /** The choice as it was. */
     record Was(long recordingId, String source, Double set, String reason, String by, String at, Double effort) {
         static Was of(RecordingRow r) {

@@ -15,13 +15,24 @@ import pemblar.core.sport.Sport;
 @Service
 public class LiftedSessions {
     private static final int LONGEST_TITLE = 80;
+    private static final int BATCH = 200;
     private static final int STROKE_SECONDS = 40;
     private final TrainingSessionRepository sessions;
     private final SessionDesk desk;
+    private final LegWork legs;
 
-    LiftedSessions(TrainingSessionRepository sessions, SessionDesk desk) {
+    LiftedSessions(TrainingSessionRepository sessions, SessionDesk desk, LegWork legs) {
+        this.legs = legs;
         this.sessions = sessions;
         this.desk = desk;
+    }
+
+    /** Tells sessions of an earlier version whether they are heavy on the legs; false when none is left. */
+    @Transactional
+    public boolean tellNextLegs() {
+        List<SessionRow> rows = sessions.withoutLegs(BATCH);
+        for (SessionRow row : rows) row.heavyLegs = legs.isHeavy(row.strength);
+        return !rows.isEmpty();
     }
 
     /** A strength session as it is planned. */
@@ -98,6 +109,7 @@ public class LiftedSessions {
         row.startMinute = startMinute;
         row.purpose = Purpose.STRENGTH;
         row.strength = prepared.text();
+        row.heavyLegs = legs.isHeavy(prepared.text());
         row.plannedSeconds = prepared.seconds();
         row.plannedLoad = prepared.load();
         row.plannedSilhouette = silhouette(prepared);
@@ -132,6 +144,7 @@ public class LiftedSessions {
         if (!row.sport.isLifted()) throw new NotFoundException("strength session");
         PlanState before = PlanState.changing(row);
         row.strength = text;
+        row.heavyLegs = legs.isHeavy(text);
         desk.touch(row, viewer);
         desk.remember(athleteId, viewer, label, before);
     }

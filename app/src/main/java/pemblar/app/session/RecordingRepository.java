@@ -46,6 +46,10 @@ interface RecordingRepository extends Repository<RecordingRow, Long> {
                     + NOT_LENT)
     void purgeFile(long athleteId, String sha256);
 
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
+    @Query("update RecordingRow r set r.skyCelsius = :celsius where r.id = :id")
+    void skyTemperature(long id, double celsius);
+
     @Query("select r from RecordingRow r where r.curvesVersion < :version order by r.id limit :count")
     List<RecordingRow> withOlderCurves(int version, int count);
 

@@ -66,6 +66,8 @@ class RecordingRow {
     Double lowestReserveJoules;
     Integer lowestReserveSecond;
     Double leastCriticalWatts;
+    /** Of the sky, where the recording has no temperature of its own. */
+    Double skyCelsius;
 
     @JdbcTypeCode(SqlTypes.ARRAY)
     Double[] floorWatts;

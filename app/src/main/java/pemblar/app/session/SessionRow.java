@@ -45,6 +45,8 @@ class SessionRow {
 
     /** A strength session in its shorthand; null for all others. */
     String strength;
+    /** Whether it is heavy on the legs; null until an older one was looked at. */
+    Boolean heavyLegs;
 
     int scalePercent = 100;
     Long workoutId;
@@ -129,6 +131,7 @@ class SessionRow {
         copy.startMinute = startMinute;
         copy.structure = structure;
         copy.strength = strength;
+        copy.heavyLegs = heavyLegs;
         copy.purpose = purpose;
         copy.plannedSeconds = plannedSeconds;
         copy.plannedLoad = plannedLoad;

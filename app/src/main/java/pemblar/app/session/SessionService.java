@@ -89,10 +89,18 @@ public class SessionService {
     }
 
     /**
-     * A session with what lists leave out. @param workout empty without steps @param zones seconds in zones of its
-     * recording; empty without one
+     * A session with what lists leave out.
+     *
+     * @param workout empty without steps
+     * @param zones seconds in zones of its recording; empty without one
+     * @param effort as it was felt, 0 to 10; null when nobody said
      */
-    public record Whole(Slab slab, Optional<Workout> workout, Map<Measure, List<Integer>> zones) {}
+    public record Whole(
+            Slab slab,
+            Optional<Workout> workout,
+            Map<Measure, List<Integer>> zones,
+            Described described,
+            Double effort) {}
 
     @Transactional(readOnly = true)
     public List<Whole> wholeBetween(Athlete athlete, LocalDate from, LocalDate to) {
@@ -101,7 +109,9 @@ public class SessionService {
                 .map(s -> new Whole(
                         Slab.of(s),
                         s.isPlanned() ? Optional.of(s.workout()) : Optional.empty(),
-                        s.recording == null ? Map.of() : SummaryJson.zones(s.recording.zones)))
+                        s.recording == null ? Map.of() : SummaryJson.zones(s.recording.zones),
+                        Described.of(s),
+                        s.recording == null ? s.doneEffort : s.recording.perceivedEffort))
                 .toList();
     }
 

@@ -25,6 +25,7 @@ public record Slab(
         Long workoutId,
         boolean draft,
         boolean coached,
+        boolean heavyLegs,
         Done done) {
     /** One that is no draft and no coach's. */
     public Slab(
@@ -60,6 +61,7 @@ public record Slab(
                 version,
                 changedBy,
                 workoutId,
+                false,
                 false,
                 false,
                 done);
@@ -144,6 +146,7 @@ public record Slab(
                 row.workoutId,
                 row.draft && done == null,
                 row.coached,
+                Boolean.TRUE.equals(row.heavyLegs),
                 done);
     }
 

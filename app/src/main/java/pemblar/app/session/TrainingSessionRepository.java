@@ -61,6 +61,9 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
             + "is null and s.plannedSeconds is not null and s.id > :after order by s.id limit :count")
     List<SessionRow> withoutPurpose(long after, int count);
 
+    @Query("select s from SessionRow s where s.strength is not null and s.heavyLegs is null order by s.id limit :count")
+    List<SessionRow> withoutLegs(int count);
+
     @Query("select s from SessionRow s join fetch s.recording r where r.id in :recordingIds")
     List<SessionRow> ofRecordings(List<Long> recordingIds);
 

@@ -66,6 +66,19 @@ class Exercises {
         return all(viewer).stream().filter(k -> k.name().equals(name)).findFirst();
     }
 
+    /** Whether the legs carry an exercise: a shipped one, or one of anybody's own under that name. */
+    boolean isOfLegs(String name) {
+        return SHIPPED.stream()
+                        .anyMatch(k -> k.name().equals(name) && k.movement().legs())
+                || sql
+                        .sql("select distinct movement from own_exercise where name = ?")
+                        .param(name)
+                        .query(String.class)
+                        .list()
+                        .stream()
+                        .anyMatch(movement -> Movement.of(movement).legs());
+    }
+
     /** Those of the same movement: what can stand in its place. */
     List<String> alternatives(Viewer viewer, String name) {
         List<Known> all = all(viewer);

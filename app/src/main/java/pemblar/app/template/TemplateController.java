@@ -4,6 +4,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -70,8 +71,8 @@ class TemplateController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         athletes.require(athleteId, viewer);
-        Set<DayOfWeek> allowed =
-                weekdays == null || weekdays.isEmpty() ? EnumSet.noneOf(DayOfWeek.class) : EnumSet.copyOf(weekdays);
+        Set<DayOfWeek> allowed = EnumSet.noneOf(DayOfWeek.class);
+        if (weekdays != null) weekdays.stream().filter(Objects::nonNull).forEach(allowed::add); // a blank is no day
         try {
             templates.put(athleteId, viewer, id, how, day, allowed);
         } catch (IllegalArgumentException e) {

@@ -1,6 +1,7 @@
 package pemblar.app.today;
 
 import java.time.LocalDate;
+import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -13,11 +14,14 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.checkin.CheckinForms;
 import pemblar.app.frame.Viewer;
 import pemblar.app.note.NoteService;
+import pemblar.app.plan.BoardRow;
 import pemblar.app.plan.BoardService;
 import pemblar.app.ribbon.Pages;
+import pemblar.app.session.DescriptionService;
 import pemblar.app.session.DoubtService;
 import pemblar.app.session.SessionService;
 import pemblar.app.sharing.PlanNews;
+import pemblar.app.sky.SkyService;
 
 /** Today: made for a phone, the athlete's first page. */
 @Controller
@@ -33,6 +37,7 @@ class TodayController {
     private final CheckinForms forms;
     private final AdjustService adjusting;
     private final Told told;
+    private final Day day;
 
     TodayController(
             Pages pages,
@@ -40,13 +45,15 @@ class TodayController {
             SessionService sessions,
             CheckinForms forms,
             AdjustService adjusting,
-            Told told) {
+            Told told,
+            Day day) {
         this.pages = pages;
         this.board = board;
         this.sessions = sessions;
         this.forms = forms;
         this.adjusting = adjusting;
         this.told = told;
+        this.day = day;
     }
 
     /** What others told the athlete. */
@@ -58,16 +65,27 @@ class TodayController {
         }
     }
 
+    /** What is on, and the sky over it. */
+    @org.springframework.stereotype.Component
+    record Day(TodaySessions sessions, DescriptionService descriptions, SkyService sky) {
+        void fill(Athlete athlete, LocalDate today, List<BoardRow> rows, Model model) {
+            List<TodaySession> now = sessions.of(athlete, today, rows);
+            model.addAttribute("now", now);
+            model.addAttribute("place", sky.place(athlete).orElse(null));
+            if (now.stream().anyMatch(TodaySession::isDone))
+                model.addAttribute("words", descriptions.known(athlete, null, today));
+        }
+    }
+
     @GetMapping("/today")
     String today(
             @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened opened = pages.open(model, athleteId, viewer, "today", null, null);
         LocalDate today = opened.today();
-        model.addAttribute(
-                "rows",
-                board.rows(opened.athlete(), today, today, today).stream()
-                        .filter(r -> r.block().contains(today))
-                        .toList());
+        List<BoardRow> rows = board.rows(opened.athlete(), today, today, today).stream()
+                .filter(r -> r.block().contains(today))
+                .toList();
+        model.addAttribute("rows", rows);
         model.addAttribute(
                 "next",
                 sessions.between(opened.athlete(), today.plusDays(1), today.plusDays(NEXT_DAYS)).stream()
@@ -84,6 +102,7 @@ class TodayController {
                         .filter(e -> !e.day().isBefore(today))
                         .findFirst()
                         .orElse(null));
+        day.fill(opened.athlete(), today, rows, model);
         told.fill(opened.athlete(), viewer, model);
         model.addAttribute("doubtful", told.doubts().waiting(opened.athlete(), opened.trend()));
         return "today/today";

@@ -18,8 +18,8 @@ import pemblar.core.zone.Zones;
  * A line of the printed sheet: a step with its watts, beats or pace, indented inside repeats, which have a line of
  * their own.
  */
-record SheetLine(int depth, String length, String target, String also) {
-    static List<SheetLine> of(Workout workout, Zones zones) {
+public record SheetLine(int depth, String length, String target, String also) {
+    public static List<SheetLine> of(Workout workout, Zones zones) {
         List<PlannedStep> planned = Plan.resolve(workout, zones);
         List<Editing.Path> paths = Editing.paths(workout);
         List<SheetLine> lines = new ArrayList<>();

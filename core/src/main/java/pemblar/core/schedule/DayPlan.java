@@ -33,8 +33,23 @@ public final class DayPlan {
      */
     public record Day(LocalDate date, int minutes, int startMinute) {}
 
-    /** A session that stays as it is; those of the days around the block count for the distance between hard ones. */
-    public record Fixed(LocalDate date, int startMinute, int seconds, double load, boolean hard, boolean race) {}
+    /**
+     * A session that stays as it is; those of the days around the block count for the distance between hard ones.
+     *
+     * @param legs strength work that is heavy on the legs: nothing hard in the 24 h after it
+     */
+    public record Fixed(
+            LocalDate date, int startMinute, int seconds, double load, boolean hard, boolean race, boolean legs) {
+        /** One that is not heavy on the legs. */
+        public Fixed(LocalDate date, int startMinute, int seconds, double load, boolean hard, boolean race) {
+            this(date, startMinute, seconds, load, hard, race, false);
+        }
+
+        boolean isTooSoonBefore(double hardStart) {
+            double start = date.toEpochDay() * 24.0 + startMinute / 60.0;
+            return legs && Spacing.isTooSoonAfterLegs(start, seconds / 3600.0, hardStart);
+        }
+    }
 
     /**
      * What a block is to be.
@@ -164,7 +179,9 @@ public final class DayPlan {
     }
 
     private boolean farFromHard(Day day, Purpose purpose) {
-        return !purpose.isHard() || hardHours().stream().allMatch(h -> Math.abs(h - hour(day)) >= HOURS_BETWEEN_HARD);
+        return !purpose.isHard()
+                || hardHours().stream().allMatch(h -> Math.abs(h - hour(day)) >= HOURS_BETWEEN_HARD)
+                        && fixed.stream().noneMatch(f -> f.isTooSoonBefore(hour(day)));
     }
 
     private boolean isFree(Day day) {

@@ -21,6 +21,14 @@ public final class Spacing {
     /** Days in a row with training. */
     public record Run(LocalDate first, LocalDate last, int days) {}
 
+    /** Hours that heavy leg work keeps before what is hard. */
+    public static final double HOURS_AFTER_LEGS = 24;
+
+    /** A hard session begins while heavy leg work lasts or less than a day after it; hours from any common zero. */
+    public static boolean isTooSoonAfterLegs(double legsStart, double legsHours, double hardStart) {
+        return hardStart >= legsStart && hardStart - legsStart - legsHours < HOURS_AFTER_LEGS;
+    }
+
     private Spacing() {}
 
     /** @param startHours when hard sessions start, in hours from any common zero */

@@ -3,6 +3,7 @@ package pemblar.core.strength;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import pemblar.core.strength.Lift.PlannedSet;
 
 /** A strength session as it is designed: exercises with their sets, and those that get the usual warm-up sets first. */
@@ -11,6 +12,7 @@ public record StrengthWorkout(List<Lift> lifts, Set<String> warmUps) {
     /** From this share of the maximum on a set is hard. */
     public static final double HARD_SHARE = 0.7;
 
+    private static final int HEAVY_SETS = 3;
     private static final int SET_SECONDS = 40;
     private static final int USUAL_REST_SECONDS = 120;
     private static final int HELD_REST_SECONDS = 60;
@@ -29,6 +31,16 @@ public record StrengthWorkout(List<Lift> lifts, Set<String> warmUps) {
     /** Sets without warm-up. */
     public int sets() {
         return lifts.stream().mapToInt(l -> l.sets().size()).sum();
+    }
+
+    /** So many hard sets of the legs that what is hard the next day suffers: a rule of ours, at least 3. */
+    public boolean isHeavyOnLegs(Predicate<String> legs) {
+        long hard = lifts.stream()
+                .filter(l -> legs.test(l.exercise()))
+                .flatMap(l -> l.sets().stream())
+                .filter(StrengthWorkout::isHard)
+                .count();
+        return hard >= HEAVY_SETS;
     }
 
     /** Names of its exercises, in their order. */

@@ -74,6 +74,22 @@ class DayPlanTest {
     }
 
     @Test
+    void nothingHardLiesInTheDayAfterHeavyLegWork() {
+        Fixed legs = new Fixed(MONDAY, 1080, 3600, 40, false, false, true);
+        Fixed trunk = new Fixed(MONDAY, 1080, 3600, 40, false, false, false);
+        assertThat(firstHard(legs)).isAfter(MONDAY.plusDays(1));
+        assertThat(firstHard(trunk)).isEqualTo(MONDAY.plusDays(1));
+    }
+
+    private static LocalDate firstHard(Fixed monday) {
+        return DayPlan.of(days(0, 90, 90, 90, 90, 90, 90), List.of(monday), wish(Phase.PEAK, 300)).stream()
+                .filter(s -> s.purpose().isHard())
+                .findFirst()
+                .orElseThrow()
+                .date();
+    }
+
+    @Test
     void theDaysBeforeARaceAreCalm() {
         List<Slot> slots = DayPlan.of(
                 days(90, 90, 90, 90, 90, 90, 0),

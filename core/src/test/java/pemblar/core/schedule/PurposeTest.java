@@ -32,8 +32,11 @@ class PurposeTest {
 
     @Test
     void aHardSessionThatLosesItsDayKeepsAwayFromTheOthers() {
-        List<Proposal> proposals =
-                Rescheduling.of(DAY, 18, true, List.of(hard(-2), hard(2)), Set.of(DAY.plusDays(4)), DAY.minusDays(1));
+        List<Proposal> proposals = Rescheduling.of(
+                new Rescheduling.Moving(DAY, 18, true, false),
+                List.of(hard(-2), hard(2)),
+                Set.of(DAY.plusDays(4)),
+                DAY.minusDays(1));
         assertThat(proposals).hasSize(3);
         assertThat(proposals.get(0).day()).isEqualTo(DAY.plusDays(5));
         assertThat(proposals.get(0).tooNearToHard()).isFalse();
@@ -42,8 +45,24 @@ class PurposeTest {
 
     @Test
     void anEasySessionMovesToTheNearestEmptyDay() {
-        Proposal best = Rescheduling.of(DAY, 18, false, List.of(new Other(DAY.plusDays(1), 0, false)), Set.of(), DAY)
+        Proposal best = Rescheduling.of(
+                        new Rescheduling.Moving(DAY, 18, false, false),
+                        List.of(new Other(DAY.plusDays(1), 0, false)),
+                        Set.of(),
+                        DAY)
                 .get(0);
         assertThat(best.day()).isEqualTo(DAY.plusDays(2));
+    }
+
+    @Test
+    void heavyLegWorkMovesToADayThatIsNotTheEveOfSomethingHard() {
+        List<Other> others = List.of(new Other(DAY.plusDays(2), (DAY.toEpochDay() + 2) * 24.0 + 17, true));
+        Proposal best = Rescheduling.of(new Rescheduling.Moving(DAY, 18, false, true), others, Set.of(), DAY)
+                .get(0);
+        assertThat(best.day()).isEqualTo(DAY.plusDays(3));
+        assertThat(best.tooNearToHard()).isFalse();
+        Proposal light = Rescheduling.of(new Rescheduling.Moving(DAY, 18, false, false), others, Set.of(), DAY)
+                .get(0);
+        assertThat(light.day()).isEqualTo(DAY.plusDays(1));
     }
 }

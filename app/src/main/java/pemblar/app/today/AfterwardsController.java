@@ -1,0 +1,80 @@
+package pemblar.app.today;
+
+import java.util.function.Supplier;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.frame.Viewer;
+import pemblar.app.note.NoteService;
+import pemblar.app.session.CostService;
+import pemblar.app.session.DescriptionService;
+
+/** What is said after a session without leaving today: how it felt, with what and on what, a sentence to the coach. */
+@Controller
+@RequestMapping("/a/{athleteId}/today/{sessionId}")
+class AfterwardsController {
+    private final CostService cost;
+    private final DescriptionService descriptions;
+    private final NoteService notes;
+
+    AfterwardsController(CostService cost, DescriptionService descriptions, NoteService notes) {
+        this.cost = cost;
+        this.descriptions = descriptions;
+        this.notes = notes;
+    }
+
+    @PostMapping("/effort")
+    String effort(
+            @PathVariable long athleteId,
+            @PathVariable long sessionId,
+            @RequestParam int effort,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, flash, () -> {
+            cost.felt(athleteId, viewer, sessionId, effort);
+            return "Noted: it felt like " + effort + " of 10.";
+        });
+    }
+
+    @PostMapping("/describe")
+    String describe(
+            @PathVariable long athleteId,
+            @PathVariable long sessionId,
+            @RequestParam(required = false) String kind,
+            @RequestParam(required = false) String equipment,
+            @RequestParam(required = false) String surface,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, flash, () -> {
+            DescriptionService.Words words = new DescriptionService.Words(kind, equipment, surface, null, null);
+            descriptions.describe(athleteId, viewer, sessionId, words);
+            return "Noted.";
+        });
+    }
+
+    @PostMapping("/notes")
+    String say(
+            @PathVariable long athleteId,
+            @PathVariable long sessionId,
+            @RequestParam String body,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, flash, () -> {
+            notes.write(athleteId, viewer, sessionId, null, body);
+            return "Your note stands beside the session.";
+        });
+    }
+
+    private static String said(long athleteId, RedirectAttributes flash, Supplier<String> change) {
+        try {
+            flash.addFlashAttribute("good", change.get());
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+        }
+        return "redirect:/a/" + athleteId + "/today";
+    }
+}
