@@ -116,9 +116,7 @@ class DraftsTest {
     /** The figures of the trend page, day by day. */
     private String trend(Person who) {
         String page = who.get(base + "/progress").body();
-        return page.replaceAll("(?s).*<main", "")
-                .replaceAll("name=\"_csrf\"[^>]*", "")
-                .replaceAll("(?s)<form.*?</form>", "");
+        return Person.main(page).replaceAll("name=\"_csrf\"[^>]*", "").replaceAll("(?s)<form.*?</form>", "");
     }
 
     @Test

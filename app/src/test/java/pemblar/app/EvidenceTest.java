@@ -51,7 +51,7 @@ class EvidenceTest {
         Map<String, String> fields = new LinkedHashMap<>();
         for (String pair : form.split("&")) fields.put(pair.split("=")[0], pair.split("=")[1].replace(" ", "%20"));
         String page = tried(fields);
-        assertTrue(page.contains(reason), page.replaceAll("(?s).*<main", ""));
+        assertTrue(page.contains(reason), Person.main(page));
         assertTrue(page.contains("value=\"" + kept + "\""));
         assertFalse(page.contains("Keep as evidence"));
         Map<String, String> post = new HashMap<>();
@@ -63,7 +63,7 @@ class EvidenceTest {
     void tryingKeepsNothingAndKeepingJoinsTheSuggestion() {
         String page = tried(
                 Map.of("method", "RACE_BY_POWER", "sport", "RIDE", "time", "5:10:00", "watts", "190", "day", TODAY));
-        assertTrue(page.contains("214 W") && page.contains("range 208 to 224 W"), page.replaceAll("(?s).*<main", ""));
+        assertTrue(page.contains("214 W") && page.contains("range 208 to 224 W"), Person.main(page));
         assertTrue(page.contains("Exponent 0.070: the usual value")
                 && page.contains("The range is wide: from 5 h 10 min to 55 min"));
         assertFalse(nora.get(thresholds + "/evidence").body().contains("Adopt …"));
@@ -85,7 +85,7 @@ class EvidenceTest {
         String evidence = nora.get(thresholds + "/evidence").body();
         assertTrue(
                 evidence.contains("258 to 274 W, most likely 266; one piece of evidence, from today"),
-                evidence.replaceAll("(?s).*<main", ""));
+                Person.main(evidence));
         assertTrue(evidence.contains("hall &amp; wind"));
         String key = first(evidence, "name=\"key\" value=\"(kept-\\d+)\"");
         String aside = nora.post(
@@ -121,7 +121,7 @@ class EvidenceTest {
 
     private static String first(String page, String pattern) {
         Matcher matcher = Pattern.compile(pattern).matcher(page);
-        assertTrue(matcher.find(), pattern + " in " + page.replaceAll("(?s).*<main", ""));
+        assertTrue(matcher.find(), pattern + " in " + Person.main(page));
         return matcher.group(1);
     }
 
@@ -207,7 +207,7 @@ class EvidenceTest {
                 .body();
         assertTrue(
                 refused.contains("mine.csv was not taken") && refused.contains("rising along the row"),
-                refused.replaceAll("(?s).*<main", ""));
+                Person.main(refused));
         String taken = oda.upload(
                         profile + "/bands",
                         "file",

@@ -83,6 +83,11 @@ final class Person {
                 m -> Matcher.quoteReplacement(m.group().replaceAll("\\s+", " ").replaceAll(" ?/?>$", ">")));
     }
 
+    /** A page from its main part on; found from the end, as a pattern would try every letter of the page again. */
+    static String main(String page) {
+        return page.substring(Math.max(0, page.lastIndexOf("<main")));
+    }
+
     HttpResponse<String> get(String path) {
         return send(request(path).GET().build());
     }

@@ -17,40 +17,86 @@ final class PrivateDatabase {
     final int port = freePort();
 
     PrivateDatabase() {
+        this(null);
+    }
+
+    /** @param template a cluster to start from; null for an empty one */
+    PrivateDatabase(Path template) {
         try {
             folder = Files.createTempDirectory("pemblar-test");
             programs = programs();
+            if (template == null) initialize();
+            else run("cp", "-a", template + "/.", folder.toString());
             if (ROOT) run("chown", "postgres", folder.toString());
-            asServer(
-                    "initdb",
-                    "-D",
-                    folder.toString(),
-                    "-U",
-                    "pemblar",
-                    "-A",
-                    "trust",
-                    "-E",
-                    "UTF8",
-                    "--locale=C.UTF-8",
-                    "--no-sync");
-            asServer(
-                    "pg_ctl",
-                    "-D",
-                    folder.toString(),
-                    "-w",
-                    "-l",
-                    folder.resolve("log").toString(),
-                    "-o",
-                    "-p " + port
-                            + " -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c fsync=off -c "
-                            + "max_connections=60",
-                    "start");
-            Runtime.getRuntime()
-                    .addShutdownHook(
-                            new Thread(() -> asServer("pg_ctl", "-D", folder.toString(), "-m", "immediate", "stop")));
+            run("chmod", "700", folder.toString());
+            start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private void initialize() {
+        if (ROOT) run("chown", "postgres", folder.toString());
+        asServer(
+                "initdb",
+                "-D",
+                folder.toString(),
+                "-U",
+                "pemblar",
+                "-A",
+                "trust",
+                "-E",
+                "UTF8",
+                "--locale=C.UTF-8",
+                "--no-sync");
+    }
+
+    private void start() {
+        asServer(
+                "pg_ctl",
+                "-D",
+                folder.toString(),
+                "-w",
+                "-l",
+                folder.resolve("log").toString(),
+                "-o",
+                "-p " + port
+                        + " -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c fsync=off -c "
+                        + "max_connections=60",
+                "start");
+        Runtime.getRuntime().addShutdownHook(new Thread(this::stop));
+    }
+
+    private void stop() {
+        asServer("pg_ctl", "-D", folder.toString(), "-m", "immediate", "stop");
+        run("rm", "-rf", folder.toString());
+    }
+
+    /** Keeps the whole cluster at a place, as it now is, for others to start from. */
+    void keep(Path place) {
+        Path made = place.resolveSibling(place.getFileName() + ".made");
+        run("rm", "-rf", made.toString());
+        run(
+                programs.resolve("pg_basebackup").toString(),
+                "-h",
+                "127.0.0.1",
+                "-p",
+                String.valueOf(port),
+                "-U",
+                "pemblar",
+                "-D",
+                made.toString(),
+                "-X",
+                "fetch",
+                "--checkpoint=fast",
+                "--no-sync");
+        if (ROOT) run("chown", "-R", "postgres", made.toString());
+        run("mv", made.toString(), place.toString());
+    }
+
+    /** The JDBC address of a database that is there already. */
+    String address(String name) {
+        return "jdbc:postgresql://127.0.0.1:" + port + "/" + name;
     }
 
     /** Makes an empty database and returns its JDBC address. */
@@ -64,7 +110,7 @@ final class PrivateDatabase {
                 "-U",
                 "pemblar",
                 name);
-        return "jdbc:postgresql://127.0.0.1:" + port + "/" + name;
+        return address(name);
     }
 
     static int freePort() {
@@ -92,7 +138,7 @@ final class PrivateDatabase {
         run(command.toArray(new String[0]));
     }
 
-    private static void run(String... command) {
+    static void run(String... command) {
         try {
             Process process = new ProcessBuilder(command)
                     .directory(Path.of("/tmp").toFile())

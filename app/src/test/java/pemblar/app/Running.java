@@ -9,7 +9,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 
 /** The real application with the demo data, started once a run. */
 final class Running {
-    static final PrivateDatabase DATABASE = new PrivateDatabase();
+    private static final String NAME = "pemblar";
+    static final PrivateDatabase DATABASE = new PrivateDatabase(DemoTemplate.get(Running::make));
     static final int PORT = PrivateDatabase.freePort();
     static final String ADDRESS = "http://127.0.0.1:" + PORT;
     static final ConfigurableApplicationContext APPLICATION = start();
@@ -18,7 +19,17 @@ final class Running {
 
     private static ConfigurableApplicationContext start() {
         SpringApplication application = new SpringApplication(PemblarApplication.class);
-        return application.run(arguments(DATABASE.create("pemblar"), PORT, true));
+        return application.run(arguments(DATABASE.address(NAME), PORT, true));
+    }
+
+    /** Loads the demo data into a database of its own and keeps them as they then are. */
+    private static void make(java.nio.file.Path template) {
+        PrivateDatabase database = new PrivateDatabase();
+        SpringApplication loader = new SpringApplication(PemblarApplication.class);
+        try (ConfigurableApplicationContext loaded =
+                loader.run(arguments(database.create(NAME), PrivateDatabase.freePort(), true))) {
+            database.keep(template);
+        }
     }
 
     static String[] arguments(String database, int port, boolean demo) {

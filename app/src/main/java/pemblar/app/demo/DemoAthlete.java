@@ -3,6 +3,7 @@ package pemblar.app.demo;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import pemblar.app.season.SeasonEvent.After;
 import pemblar.app.season.SeasonEvent.EventDemand;
@@ -216,7 +217,8 @@ record DemoAthlete(
                 12,
                 List.of(0, 90, 60, 90, 0, 120, 240),
                 DayOfWeek.SUNDAY,
-                false);
+                false,
+                Map.of());
     }
 
     /** A week with little time, some weeks ahead. */

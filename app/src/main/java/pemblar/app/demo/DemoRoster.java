@@ -131,7 +131,9 @@ class DemoRoster {
         for (int day = -DAYS_BEHIND; day <= until; day++)
             sketch(athlete, today.plusDays(day), 0.9 + 0.2 * random.nextDouble())
                     .ifPresent(s -> all.add(new SketchService.Slotted(s, null, 100)));
-        sketches.place(athlete.id(), viewer, today.minusDays(DAYS_BEHIND), today.plusDays(until), all, "Demo");
+        SketchService.Stretch stretch = new SketchService.Stretch(
+                today.minusDays(DAYS_BEHIND), today.plusDays(until), SketchService.Existing.AROUND);
+        sketches.place(athlete.id(), viewer, List.of(stretch), all, "Demo");
         Set<Integer> missed = new HashSet<>();
         if (i == GONE) for (int day = -6; day < 0; day++) missed.add(day);
         for (Slab slab : sessions.between(athlete, today.minusDays(DAYS_BEHIND), today.minusDays(1))) {

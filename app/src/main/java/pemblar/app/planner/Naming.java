@@ -7,7 +7,9 @@ import java.util.Map;
 import pemblar.app.season.SeasonEvent;
 import pemblar.core.season.Block;
 import pemblar.core.season.Block.Phase;
+import pemblar.core.season.Priority;
 import pemblar.core.season.Season;
+import pemblar.core.sport.Sport;
 
 /** Names blocks by their phase, counted, and says in a few words what they are for. */
 final class Naming {
@@ -46,10 +48,22 @@ final class Naming {
         return phase.name().charAt(0) + phase.name().substring(1).toLowerCase(Locale.ROOT);
     }
 
+    /** What base is for where the season leads: low cadence is for wheels alone. */
+    private String base() {
+        Sport sport = events.stream()
+                .filter(e -> e.priority() == Priority.A)
+                .map(SeasonEvent::sport)
+                .findFirst()
+                .orElse(Sport.OTHER);
+        if (sport.onWheels()) return "hours, and force at low cadence";
+        if (sport.hillsCost()) return "hours, and quick short strides";
+        return sport.restsBetween() ? "metres, and clean strokes" : "hours, calmly";
+    }
+
     private String aim(Season.Target target) {
         if (target.easy()) return "absorb, come back fresh";
         return switch (target.phase()) {
-            case BASE -> "hours, and force at low cadence";
+            case BASE -> base();
             case BUILD -> "longer time near threshold";
             case PEAK -> "the event's own efforts";
             case TAPER ->

@@ -168,7 +168,8 @@ class SeasonController {
                 Typed.number("Hours a week", typed.get("weeklyHours"), 0, 100),
                 old.dayMinutes(),
                 old.longDay(),
-                old.stacked());
+                old.stacked(),
+                old.shares());
         if (inDays && easyEvery - settings.easyDays() < 3)
             throw new IllegalArgumentException(
                     "Easy block every: " + easyEvery + " days leave less than 3 beside an easy block of "

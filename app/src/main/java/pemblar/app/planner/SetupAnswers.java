@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import pemblar.app.frame.Typed;
 import pemblar.app.season.SeasonEvent;
+import pemblar.app.session.SketchService.Existing;
 import pemblar.core.sport.Sport;
 
 /**
@@ -17,6 +18,8 @@ import pemblar.core.sport.Sport;
  * @param seconds target time of the event, or null
  * @param result distance and time of a recent result; null without one
  * @param loads loads of blocks changed in the review, by their first day
+ * @param shares percent of the time of each sport; empty for the event's sport alone
+ * @param existing what becomes of sessions that blocks hold already, by their first day
  */
 record SetupAnswers(
         Sport sport,
@@ -30,7 +33,9 @@ record SetupAnswers(
         List<Integer> minutes,
         DayOfWeek longDay,
         boolean stacked,
-        Map<LocalDate, Double> loads) {
+        Map<LocalDate, Double> loads,
+        Map<Sport, Integer> shares,
+        Map<LocalDate, Existing> existing) {
     private static final int LATEST_DAYS = 700;
     private static final int EARLIEST_DAYS = 21;
 
@@ -79,7 +84,9 @@ record SetupAnswers(
                 minutes,
                 longDay,
                 typed.containsKey("stacked"),
-                loads(typed));
+                loads(typed),
+                shares(typed),
+                existing(typed));
     }
 
     private static Sport sport(Map<String, String> typed) {
@@ -122,6 +129,27 @@ record SetupAnswers(
                         Typed.number("Load of the block of " + name.substring(5), value, 0, 10_000));
         });
         return loads;
+    }
+
+    private static Map<Sport, Integer> shares(Map<String, String> typed) {
+        Map<Sport, Integer> shares = new TreeMap<>();
+        for (Sport sport : Sport.TRAINED)
+            if (!blank(typed, "share" + sport))
+                shares.put(sport, Typed.whole("Share of " + sport.doing(), typed.get("share" + sport), 0, 100));
+        int sum = shares.values().stream().mapToInt(Integer::intValue).sum();
+        if (sum > 0 && sum != 100)
+            throw new IllegalArgumentException(
+                    "Shares of the sports: they come to " + sum + " %; make them 100, or leave all empty.");
+        return sum == 0 ? Map.of() : shares;
+    }
+
+    private static Map<LocalDate, Existing> existing(Map<String, String> typed) {
+        Map<LocalDate, Existing> existing = new TreeMap<>();
+        typed.forEach((name, value) -> {
+            if (name.startsWith("existing-") && value.matches("AROUND|REPLACE|KEEP"))
+                existing.put(Typed.day("Block", name.substring(9)), Existing.valueOf(value));
+        });
+        return existing;
     }
 
     private static boolean blank(Map<String, String> typed, String name) {

@@ -46,6 +46,7 @@ class SetupController {
         model.addAttribute("sport", athlete.first().name());
         model.addAttribute("presentHours", presentHours(page.trend()));
         model.addAttribute("minutes", settings.dayMinutes());
+        model.addAttribute("shares", settings.shares());
         model.addAttribute(
                 "longDay",
                 settings.longDay() == null
@@ -121,7 +122,7 @@ class SetupController {
             Model model,
             RedirectAttributes after) {
         Athlete athlete = pages.athlete(athleteId, viewer);
-        int sessions = setup.fill(athlete, viewer, pages.today(athlete));
+        int sessions = setup.fill(athlete, viewer, pages.today(athlete), Map.of());
         after.addFlashAttribute(
                 "said",
                 sessions == 0

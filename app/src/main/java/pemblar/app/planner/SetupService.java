@@ -15,6 +15,7 @@ import pemblar.app.season.Held;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonSettings;
+import pemblar.app.session.SketchService.Existing;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.app.undo.UndoService;
 import pemblar.core.load.LoadTrend;
@@ -39,7 +40,6 @@ class SetupService {
     private static final int MOST_WEEKS = 30;
     private static final double LOAD_PER_HOUR_WITHOUT_DATA = 50;
     private static final double HIGHEST_BUILD = 5;
-    private static final int BLOCKS_SHOWN = 3;
     private final PlanService plan;
     private final SeasonPlanner planner;
     private final SeasonChanges changes;
@@ -67,7 +67,7 @@ class SetupService {
      *
      * @param suggested the day was suggested, as it was left open
      * @param expected time that the recent result suggests for the event, s; null without a result or a distance
-     * @param filled the first blocks with their sessions
+     * @param filled the blocks with their sessions
      */
     record Review(
             Held held,
@@ -96,7 +96,8 @@ class SetupService {
         Held wanted = wanted(athlete, held, trend, answers, day);
         SeasonPlanner.Planned planned = planner.plan(athlete, wanted, trend);
         Held full = changed(wanted.withBlocks(planned.blocks()), answers.loads());
-        List<BoardFilling.Filled> filled = filling.proposed(athlete, viewer, full, trend.today());
+        List<BoardFilling.Filled> filled =
+                filling.proposed(athlete, viewer, new BoardFilling.Wanted(full, trend.today(), answers.existing()));
         SeasonEvent event = full.events().stream()
                 .filter(e -> e.day().equals(day))
                 .findFirst()
@@ -107,7 +108,7 @@ class SetupService {
                 event,
                 answers.day() == null,
                 expected(answers),
-                filled.subList(0, Math.min(BLOCKS_SHOWN, filled.size())),
+                filled,
                 wanted.settings().aimValue());
     }
 
@@ -141,7 +142,8 @@ class SetupService {
                 Math.min(100, hours),
                 answers.minutes(),
                 answers.longDay(),
-                answers.stacked());
+                answers.stacked(),
+                answers.shares());
         SeasonEvent same = held.events().stream()
                 .filter(e ->
                         e.name().equalsIgnoreCase(answers.event()) && !e.day().isBefore(trend.today()))
@@ -213,13 +215,13 @@ class SetupService {
         int[] sessions = {0};
         undo.asOne(athlete.id(), viewer, "Set up the season towards “" + answers.event() + "”.", () -> {
             changes.setUp(new SeasonChanges.Asking(athlete.id(), viewer, revision, false), review.held());
-            sessions[0] = fill(athlete, viewer, trend.today());
+            sessions[0] = fill(athlete, viewer, trend.today(), answers.existing());
         });
         return sessions[0];
     }
 
     @Transactional
-    int fill(Athlete athlete, Viewer viewer, LocalDate today) {
-        return filling.put(athlete, viewer, plan.held(athlete), today);
+    int fill(Athlete athlete, Viewer viewer, LocalDate today, Map<LocalDate, Existing> existing) {
+        return filling.put(athlete, viewer, new BoardFilling.Wanted(plan.held(athlete), today, existing));
     }
 }

@@ -3,9 +3,11 @@ package pemblar.app.season;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Hours;
 import pemblar.core.season.Rhythm;
+import pemblar.core.sport.Sport;
 
 /**
  * How an athlete's season is planned.
@@ -14,6 +16,7 @@ import pemblar.core.season.Rhythm;
  * @param easyEvery every how many blocks one is easy, or with {@code easyInDays} every how many days
  * @param dayMinutes minutes that can be trained on Monday to Sunday
  * @param longDay weekday of the long session, or null
+ * @param shares percent of the time of each sport; empty leaves all to the sport of the event
  */
 public record SeasonSettings(
         LocalDate lastDay,
@@ -27,7 +30,8 @@ public record SeasonSettings(
         double weeklyHours,
         List<Integer> dayMinutes,
         DayOfWeek longDay,
-        boolean stacked) {
+        boolean stacked,
+        Map<Sport, Integer> shares) {
     public static final SeasonSettings USUAL = new SeasonSettings(
             null,
             Aim.Kind.CHRONIC_LOAD,
@@ -40,10 +44,12 @@ public record SeasonSettings(
             10,
             List.of(0, 75, 60, 75, 0, 120, 180),
             DayOfWeek.SUNDAY,
-            false);
+            false,
+            Map.of());
 
     public SeasonSettings {
         dayMinutes = List.copyOf(dayMinutes);
+        shares = shares == null ? Map.of() : Map.copyOf(shares); // kept for undo before sports had shares
     }
 
     public Aim aim() {
@@ -76,7 +82,8 @@ public record SeasonSettings(
                 weeklyHours,
                 dayMinutes,
                 longDay,
-                stacked);
+                stacked,
+                shares);
     }
 
     /** Days with other hours than usual, and why. */

@@ -212,7 +212,17 @@ class SeasonStore {
                         .map(Integer::valueOf)
                         .toList(),
                 longDay == null ? null : DayOfWeek.of(longDay),
-                rs.getBoolean("stacked"));
+                rs.getBoolean("stacked"),
+                shares(rs.getString("sport_shares")));
+    }
+
+    /** As RUN:40,SWIM:20. */
+    private static Map<Sport, Integer> shares(String stored) {
+        return stored.isEmpty()
+                ? Map.of()
+                : Arrays.stream(stored.split(","))
+                        .map(pair -> pair.split(":"))
+                        .collect(Collectors.toMap(pair -> Sport.valueOf(pair[0]), pair -> Integer.valueOf(pair[1])));
     }
 
     /**
@@ -262,7 +272,8 @@ class SeasonStore {
     private void write(long athleteId, SeasonSettings s) {
         sql.sql("update season set last_day = ?, aim_kind = ?, aim_value = ?, block_days = ?, "
                         + "easy_every = ?, easy_in_days = ?, easy_days = ?, highest_build = ?, "
-                        + "weekly_hours = ?, day_minutes = ?, long_day = ?, stacked = ? where athlete_id = ?")
+                        + "weekly_hours = ?, day_minutes = ?, long_day = ?, stacked = ?, sport_shares = ? "
+                        + "where athlete_id = ?")
                 .params(
                         s.lastDay(),
                         s.aimKind().name(),
@@ -276,6 +287,10 @@ class SeasonStore {
                         minutes(s),
                         s.longDay() == null ? null : s.longDay().getValue(),
                         s.stacked(),
+                        s.shares().entrySet().stream()
+                                .sorted(Map.Entry.comparingByKey())
+                                .map(e -> e.getKey() + ":" + e.getValue())
+                                .collect(Collectors.joining(",")),
                         athleteId)
                 .update();
     }

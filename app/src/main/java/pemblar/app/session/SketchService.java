@@ -133,18 +133,38 @@ public class SketchService {
         row.scalePercent = percent;
     }
 
+    /** What becomes of sessions that stand where a plan is put. */
+    public enum Existing {
+        /** What was put by hand stays, and the plan is put around it. */
+        AROUND,
+        /** All that is not done gives way. */
+        REPLACE,
+        /** All stays, and nothing is put. */
+        KEEP
+    }
+
+    /** Days with what becomes of their sessions. */
+    public record Stretch(LocalDate first, LocalDate last, Existing existing) {
+        boolean givesWay(SessionRow row) {
+            if (row.day.isBefore(first) || row.day.isAfter(last)) return false;
+            return existing == Existing.REPLACE || existing == Existing.AROUND && row.placed;
+        }
+    }
+
     /**
      * Puts the sessions of a plan on their days. What an earlier plan put there and nobody has touched or done since
-     * gives way to it.
+     * gives way to it, and what was put by hand where that is wanted.
      *
      * @return how many sessions were put
      */
     @Transactional
-    public int place(long athleteId, Viewer viewer, LocalDate from, LocalDate to, List<Slotted> all, String label) {
+    public int place(long athleteId, Viewer viewer, List<Stretch> stretches, List<Slotted> all, String label) {
         Athlete athlete = desk.athlete(athleteId, viewer);
         DatedZones zones = desk.zones(athlete);
+        LocalDate from =
+                stretches.stream().map(Stretch::first).min(LocalDate::compareTo).orElseThrow();
         List<SessionRow> old = sessions.openFrom(athleteId, from).stream()
-                .filter(r -> r.placed && !r.day.isAfter(to) && r.isSeenBy(athlete))
+                .filter(r -> r.isSeenBy(athlete) && stretches.stream().anyMatch(s -> s.givesWay(r)))
                 .toList();
         List<PlanState.Was> before = old.stream().map(PlanState.Was::of).toList();
         old.forEach(sessions::delete);

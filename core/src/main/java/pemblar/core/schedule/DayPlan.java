@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import pemblar.core.season.Block.Phase;
+import pemblar.core.sport.Sport;
 
 /**
  * Puts sessions on the days of a block: hard ones first, 36 hours apart or, when wished, in pairs inside 24 hours; then
@@ -20,6 +21,9 @@ public final class DayPlan {
     private static final double HARD_IN_SEVEN_DAYS = 2;
     private static final int CALM_DAYS_BEFORE_RACE = 2;
     private static final int MOST_DAYS_IN_A_WEEK = 6;
+    private static final int DAYS_OF_REST_BEFORE_AIM = 3;
+    private static final int LONG_RACE_SECONDS = 3 * 3600;
+    private static final int SHARP_HARD_MINUTES = 35;
     private final Wish wish;
     private final List<Day> days;
     private final List<Fixed> fixed;
@@ -58,21 +62,68 @@ public final class DayPlan {
      * @param longDay weekday of the long session, or null
      * @param stack hard sessions come in pairs on following days
      * @param leanTo what the hard sessions train first; empty leaves it to the phase
+     * @param raceLike the long sessions hold efforts after hours where hard ones are far enough
+     * @param aims days on which A events begin
      */
-    public record Wish(Phase phase, boolean easy, double load, DayOfWeek longDay, boolean stack, List<Purpose> leanTo) {
+    public record Wish(
+            Phase phase,
+            boolean easy,
+            double load,
+            DayOfWeek longDay,
+            boolean stack,
+            List<Purpose> leanTo,
+            boolean raceLike,
+            List<LocalDate> aims) {
         public Wish {
             leanTo = List.copyOf(leanTo);
+            aims = List.copyOf(aims);
+        }
+
+        /** Without A events near, and without race-like sessions. */
+        public Wish(Phase phase, boolean easy, double load, DayOfWeek longDay, boolean stack, List<Purpose> leanTo) {
+            this(phase, easy, load, longDay, stack, leanTo, false, List.of());
         }
     }
 
-    /** A session to be: its day, its clock time, what it is for, its length. */
-    public record Slot(LocalDate date, int startMinute, Purpose purpose, int seconds, int mostSeconds) {
+    /** What is special about a session. */
+    public enum Kind {
+        PLAIN,
+        /** Short, on the last days before an A event. */
+        OPENER,
+        /** A long one with efforts after hours, as the event has them. */
+        RACE_LIKE
+    }
+
+    /**
+     * A session to be: its day, its clock time, what it is for, its length.
+     *
+     * @param sport null for any
+     * @param sharp of a taper: hard, but short
+     */
+    public record Slot(
+            LocalDate date,
+            int startMinute,
+            Purpose purpose,
+            int seconds,
+            int mostSeconds,
+            Sport sport,
+            Kind kind,
+            boolean sharp) {
+        /** Of any sport, with nothing special about it. */
+        public Slot(LocalDate date, int startMinute, Purpose purpose, int seconds, int mostSeconds) {
+            this(date, startMinute, purpose, seconds, mostSeconds, null, Kind.PLAIN, false);
+        }
+
+        Slot in(Sport other) {
+            return new Slot(date, startMinute, purpose, seconds, mostSeconds, other, kind, sharp);
+        }
+
         public double load() {
             return purpose.load(seconds);
         }
 
         Slot lasting(int newSeconds) {
-            return new Slot(date, startMinute, purpose, newSeconds, mostSeconds);
+            return new Slot(date, startMinute, purpose, newSeconds, mostSeconds, sport, kind, sharp);
         }
 
         /** Hours since the first day of the epoch. */
@@ -92,20 +143,67 @@ public final class DayPlan {
      * loads with what was wished.
      */
     public static List<Slot> of(List<Day> days, List<Fixed> fixed, Wish wish) {
+        return of(days, fixed, wish, null);
+    }
+
+    /** @param shares which sport each session is of; null for any */
+    public static List<Slot> of(List<Day> days, List<Fixed> fixed, Wish wish, SportShares shares) {
         DayPlan plan = new DayPlan(days, fixed, wish);
+        plan.openers();
         plan.hard();
         plan.longOnes();
         plan.easyOnes();
+        plan.slots.sort(Comparator.comparingDouble(Slot::hour));
+        if (shares != null) plan.shareOut(shares);
         LocalDate first = days.isEmpty() ? LocalDate.MIN : days.get(0).date();
         LocalDate last =
                 days.isEmpty() ? LocalDate.MIN : days.get(days.size() - 1).date();
         double fixedLoad = fixed.stream()
-                .filter(f -> !f.date().isBefore(first) && !f.date().isAfter(last))
+                .filter(f -> !f.race() && !f.date().isBefore(first) && !f.date().isAfter(last))
                 .mapToDouble(Fixed::load)
                 .sum();
         return Lengths.fit(plan.slots, wish.load() - fixedLoad).stream()
                 .sorted(Comparator.comparingDouble(Slot::hour))
                 .toList();
+    }
+
+    private void shareOut(SportShares shares) {
+        List<Slot> shared = shares.assign(slots);
+        slots.clear();
+        slots.addAll(shared);
+    }
+
+    /** One short session on the eve of an A event, else on the day before that. */
+    private void openers() {
+        for (LocalDate aim : wish.aims())
+            days.stream()
+                    .filter(d -> d.date().equals(aim.minusDays(1)) || d.date().equals(aim.minusDays(2)))
+                    .filter(this::isFree)
+                    .max(Comparator.comparing(Day::date))
+                    .ifPresent(d -> slots.add(new Slot(
+                            d.date(),
+                            d.startMinute(),
+                            Purpose.SPRINTS,
+                            0,
+                            d.minutes() * 60,
+                            null,
+                            Kind.OPENER,
+                            false)));
+    }
+
+    /** The last three days before an A event hold nothing but the opener. */
+    private boolean isEveOfAim(Day day) {
+        return wish.aims().stream()
+                .anyMatch(aim ->
+                        day.date().isBefore(aim) && !day.date().isBefore(aim.minusDays(DAYS_OF_REST_BEFORE_AIM)));
+    }
+
+    /** The day after a race of hours is for recovery. */
+    private boolean isAfterLongRace(Day day) {
+        return fixed.stream()
+                .anyMatch(f -> f.race()
+                        && f.seconds() > LONG_RACE_SECONDS
+                        && f.date().plusDays(1).equals(day.date()));
     }
 
     private List<Purpose> kinds() {
@@ -140,8 +238,10 @@ public final class DayPlan {
     /** The best day for a hard session, from its turn in the block on, else before. */
     private Optional<Day> free(int anchor, Purpose purpose) {
         return days.stream()
-                .filter(d -> d.minutes() >= SHORTEST_HARD_MINUTES
+                .filter(d -> d.minutes() >= (isSharp() ? SHARP_HARD_MINUTES : SHORTEST_HARD_MINUTES)
                         && isFree(d)
+                        && !isEveOfAim(d)
+                        && !isAfterLongRace(d)
                         && !isLongDay(d)
                         && !nearRace(d)
                         && farFromHard(d, purpose))
@@ -158,6 +258,8 @@ public final class DayPlan {
         return days.stream()
                 .filter(d -> d.minutes() >= SHORTEST_HARD_MINUTES
                         && isFree(d)
+                        && !isEveOfAim(d)
+                        && !isAfterLongRace(d)
                         && !nearRace(d)
                         && !d.date().equals(first.date()))
                 .filter(d -> hour(d) - first.hour() > 0 && hour(d) - first.hour() <= HOURS_OF_A_STACK)
@@ -194,6 +296,10 @@ public final class DayPlan {
         return day.date().getDayOfWeek() == wish.longDay() && hasLong();
     }
 
+    private boolean isSharp() {
+        return wish.phase() == Phase.TAPER;
+    }
+
     private boolean hasLong() {
         return wish.phase() != Phase.TAPER && wish.phase() != Phase.RECOVERY;
     }
@@ -208,8 +314,25 @@ public final class DayPlan {
     private void longOnes() {
         if (!hasLong()) return;
         for (Day day : days)
-            if (isLongDay(day) && isFree(day) && day.minutes() >= SHORTEST_LONG_MINUTES && !nearRace(day))
-                add(day, Purpose.LONG);
+            if (isLongDay(day)
+                    && isFree(day)
+                    && day.minutes() >= SHORTEST_LONG_MINUTES
+                    && !isEveOfAim(day)
+                    && !isAfterLongRace(day)
+                    && !nearRace(day)) addLong(day);
+    }
+
+    private void addLong(Day day) {
+        boolean raceLike = wish.raceLike() && !wish.easy() && farFromHard(day, Purpose.RACE);
+        slots.add(new Slot(
+                day.date(),
+                day.startMinute(),
+                Purpose.LONG,
+                0,
+                day.minutes() * 60,
+                null,
+                raceLike ? Kind.RACE_LIKE : Kind.PLAIN,
+                false));
     }
 
     /**
@@ -217,9 +340,11 @@ public final class DayPlan {
      */
     private void easyOnes() {
         for (Day day : days) {
-            if (!isFree(day)) continue;
-            boolean afterHard = slots.stream()
-                    .anyMatch(s -> s.purpose().isHard() && s.date().plusDays(1).equals(day.date()));
+            if (!isFree(day) || isEveOfAim(day)) continue;
+            boolean afterHard = isAfterLongRace(day)
+                    || slots.stream()
+                            .anyMatch(s ->
+                                    s.purpose().isHard() && s.date().plusDays(1).equals(day.date()));
             add(day, afterHard ? Purpose.RECOVERY : Purpose.EASY);
         }
         for (int from = 0; from < days.size(); from += 7) rest(days.subList(from, Math.min(days.size(), from + 7)));
@@ -247,6 +372,7 @@ public final class DayPlan {
     }
 
     private void add(Day day, Purpose purpose) {
-        slots.add(new Slot(day.date(), day.startMinute(), purpose, 0, day.minutes() * 60));
+        boolean sharp = purpose.isHard() && isSharp();
+        slots.add(new Slot(day.date(), day.startMinute(), purpose, 0, day.minutes() * 60, null, Kind.PLAIN, sharp));
     }
 }

@@ -6,120 +6,191 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import pemblar.core.schedule.DayPlan.Kind;
 import pemblar.core.schedule.DayPlan.Slot;
+import pemblar.core.sport.Sport;
+import pemblar.core.workout.Workout;
 
 /**
- * Chooses workouts of a library for the sessions of a block, the least used first, and scales the easy ones so that the
- * block still comes to its load.
+ * Chooses workouts of a library for the sessions of a block, the least used first, at the length that suits best of
+ * those that the workout can have, and lengthens or shortens the easy ones so that the block still comes to its load.
  */
 public final class Filling {
-    private static final int LEAST_PERCENT = 40;
-    private static final int MOST_PERCENT = 200;
-    private static final int LEAST_HARD_PERCENT = 70;
-    private static final int MOST_HARD_PERCENT = 130;
-    private static final int STEP_PERCENT = 5;
+    /** A workout is put at 70 to 130 % of its own length; beyond that another is chosen. */
+    private static final double LEAST_SHARE = 0.695;
+
+    private static final double MOST_SHARE = 1.305;
+    /** So far from the length that was thought of a workout still serves. */
+    private static final double FARTHEST = 1.6;
+
+    private static final double USED_COSTS = 0.35;
+    private static final double CHANGED_COSTS = 0.05;
+    private static final int LONG_SECONDS = 75 * 60;
+    private static final int LONG_SECONDS_IN_WATER = 50 * 60;
+    private static final int LONGEST_OPENER = 45 * 60;
+    private static final double MUCH = 1.05;
+    private static final int MOST_ROUNDS = 300;
+    private static final double NOTHING = 1e-9;
     private final List<Candidate> candidates;
     private final Map<Long, Integer> used = new HashMap<>();
 
-    /** A workout that can be taken. Load and length are proportional: a scaled workout keeps its intensity. */
-    public record Candidate(long id, Purpose purpose, int seconds, double load) {}
+    /**
+     * A workout at one length, and what it is for at that length.
+     *
+     * @param calm nothing in it is hard: a short hard session does not become an easy one by being short
+     */
+    public record Variant(Workout workout, int seconds, double load, Purpose purpose, boolean calm) {}
 
-    /** A session with its workout at a scale; without one when the library has none for it. */
-    public record Choice(Slot slot, Optional<Candidate> candidate, int scalePercent) {
-        public double load() {
-            return candidate.map(c -> c.load() * scalePercent / 100).orElse(slot.load());
-        }
-
-        Choice scaled(int percent) {
-            return new Choice(slot, candidate, percent);
+    /**
+     * A workout that can be taken, at the lengths that it can have.
+     *
+     * @param own its length as it is written, s
+     */
+    public record Candidate(long id, Sport sport, Kind kind, int own, List<Variant> variants) {
+        /** Only lengths of 70 to 130 % of its own are kept, shortest first. */
+        public Candidate {
+            int length = own;
+            variants = variants.stream()
+                    .filter(v ->
+                            v.load() > 0 && v.seconds() >= length * LEAST_SHARE && v.seconds() <= length * MOST_SHARE)
+                    .sorted(Comparator.comparingInt(Variant::seconds))
+                    .toList();
         }
     }
 
+    /** A session with its workout and length; without one when the library has none for it. */
+    public record Choice(Slot slot, Optional<Candidate> candidate, Optional<Variant> variant) {
+        public double load() {
+            return variant.map(Variant::load).orElseGet(slot::load);
+        }
+
+        public int seconds() {
+            return variant.map(Variant::seconds).orElseGet(slot::seconds);
+        }
+
+        Choice with(Variant other) {
+            return new Choice(slot, candidate, Optional.of(other));
+        }
+    }
+
+    private record Scored(Candidate candidate, Variant variant, double cost) {}
+
     /** @param candidates in the order in which they are preferred */
     public Filling(List<Candidate> candidates) {
-        this.candidates =
-                candidates.stream().filter(c -> c.seconds() > 0 && c.load() > 0).toList();
+        this.candidates = List.copyOf(candidates);
     }
 
     /** @param load points that the sessions are to come to together */
     public List<Choice> fill(List<Slot> slots, double load) {
         List<Choice> choices = new ArrayList<>();
         for (Slot slot : slots) choices.add(choose(slot));
-        return balanced(choices, load);
-    }
-
-    private Choice choose(Slot slot) {
-        Optional<Candidate> best = candidates.stream()
-                .filter(c -> suits(c, slot))
-                .min(Comparator.comparingDouble(c -> 0.35 * used.getOrDefault(c.id(), 0)
-                        + Math.abs(Math.log((double) slot.seconds() / c.seconds()))));
-        best.ifPresent(c -> used.merge(c.id(), 1, Integer::sum));
-        return new Choice(slot, best, best.map(c -> percent(slot, c)).orElse(100));
-    }
-
-    /** The same purpose, and a length that a scale can reach; the easy kinds stand in for each other. */
-    private static boolean suits(Candidate candidate, Slot slot) {
-        boolean same = candidate.purpose() == slot.purpose()
-                || slot.purpose() == Purpose.LONG && candidate.purpose() == Purpose.EASY
-                || slot.purpose() == Purpose.RECOVERY && candidate.purpose() == Purpose.EASY;
-        double share = 100.0 * slot.seconds() / candidate.seconds();
-        return same
-                && share >= least(slot) - STEP_PERCENT
-                && candidate.seconds() * (double) least(slot) / 100 <= slot.mostSeconds()
-                && share <= MOST_PERCENT + STEP_PERCENT;
-    }
-
-    private static int least(Slot slot) {
-        return slot.purpose().isHard() ? LEAST_HARD_PERCENT : LEAST_PERCENT;
-    }
-
-    private static int most(Choice choice) {
-        int byMinutes = (int) (100.0
-                * choice.slot().mostSeconds()
-                / choice.candidate().orElseThrow().seconds());
-        return Math.min(choice.slot().purpose().isHard() ? MOST_HARD_PERCENT : MOST_PERCENT, byMinutes);
-    }
-
-    private static int percent(Slot slot, Candidate candidate) {
-        int percent = (int) Math.round(100.0 * slot.seconds() / candidate.seconds() / STEP_PERCENT) * STEP_PERCENT;
-        return Math.max(least(slot), Math.min(percent, most(new Choice(slot, Optional.of(candidate), 100))));
-    }
-
-    /** Scales the sessions that are not hard, by one factor, towards the load; one percent at a time at the end. */
-    private static List<Choice> balanced(List<Choice> choices, double load) {
-        List<Choice> all = new ArrayList<>(choices);
-        double easy =
-                all.stream().filter(Filling::canScale).mapToDouble(Choice::load).sum();
-        double missing = load - all.stream().mapToDouble(Choice::load).sum();
-        if (easy <= 0) return all;
-        double factor = Math.max(0, (easy + missing) / easy);
-        all.replaceAll(c -> canScale(c) ? c.scaled(within(c, (int) Math.round(c.scalePercent() * factor))) : c);
-        for (int i = 0; i < 2 * MOST_PERCENT; i++) if (!nudge(all, load)) break;
+        List<Choice> all = balanced(choices, load);
+        while (isTooMuch(all, load)) {
+            Optional<List<Choice>> fewer = fewer(all, load);
+            if (fewer.isEmpty()) break;
+            all = fewer.get();
+        }
         return all;
     }
 
-    private static boolean canScale(Choice choice) {
-        return choice.candidate().isPresent() && !choice.slot().purpose().isHard();
+    private static boolean isTooMuch(List<Choice> choices, double load) {
+        return sum(choices) > Math.max(0, load) * MUCH;
     }
 
-    private static int within(Choice choice, int percent) {
-        return Math.max(least(choice.slot()), Math.min(percent, most(choice)));
+    private static double sum(List<Choice> choices) {
+        return choices.stream().mapToDouble(Choice::load).sum();
+    }
+
+    /** Without one session, the least important first, when the others then come nearer to the load. */
+    private static Optional<List<Choice>> fewer(List<Choice> choices, double load) {
+        double off = Math.abs(sum(choices) - load);
+        return choices.stream()
+                .filter(c -> c.slot().kind() != Kind.OPENER)
+                .sorted(Comparator.comparingInt(c -> Lengths.importance(c.slot())))
+                .map(c -> balanced(choices.stream().filter(o -> o != c).toList(), load))
+                .filter(others -> Math.abs(sum(others) - load) < off)
+                .findFirst();
+    }
+
+    private Choice choose(Slot slot) {
+        Optional<Scored> best = best(slot, slot.kind());
+        if (best.isEmpty() && slot.kind() == Kind.RACE_LIKE) best = best(slot, Kind.PLAIN);
+        best.ifPresent(s -> used.merge(s.candidate().id(), 1, Integer::sum));
+        return new Choice(slot, best.map(Scored::candidate), best.map(Scored::variant));
+    }
+
+    private Optional<Scored> best(Slot slot, Kind kind) {
+        return candidates.stream()
+                .filter(c -> c.kind() == kind && (slot.sport() == null || c.sport() == slot.sport()))
+                .flatMap(c -> c.variants().stream()
+                        .filter(v -> serves(v, slot, kind))
+                        .map(v -> new Scored(c, v, cost(c, v, slot))))
+                .min(Comparator.comparingDouble(Scored::cost));
+    }
+
+    private double cost(Candidate candidate, Variant variant, Slot slot) {
+        return USED_COSTS * used.getOrDefault(candidate.id(), 0)
+                + Math.abs(Math.log((double) slot.seconds() / variant.seconds()))
+                + (variant.seconds() == candidate.own() ? 0 : CHANGED_COSTS);
+    }
+
+    /** Judged at the length at which it is put. The easy kinds stand in for each other; a long one is endurance. */
+    private static boolean serves(Variant variant, Slot slot, Kind kind) {
+        double ratio = (double) slot.seconds() / variant.seconds();
+        if (variant.seconds() > slot.mostSeconds()) return false;
+        if (kind == Kind.OPENER) return variant.seconds() <= LONGEST_OPENER;
+        if (ratio > FARTHEST || ratio < 1 / FARTHEST) return false;
+        if (kind != Kind.PLAIN) return true;
+        Purpose is = variant.purpose();
+        return switch (slot.purpose()) {
+            case LONG -> variant.calm() && variant.seconds() >= leastLong(variant);
+            case EASY -> variant.calm() && is != Purpose.RECOVERY;
+            case RECOVERY -> variant.calm() && is != Purpose.LONG;
+            default -> is == slot.purpose();
+        };
+    }
+
+    private static int leastLong(Variant variant) {
+        return variant.workout().sport().restsBetween() ? LONG_SECONDS_IN_WATER : LONG_SECONDS;
+    }
+
+    /** Makes one easy session after another longer or shorter while that comes nearer to the load. */
+    private static List<Choice> balanced(List<Choice> choices, double load) {
+        List<Choice> all = new ArrayList<>(choices);
+        for (int i = 0; i < MOST_ROUNDS; i++) if (!nudge(all, load)) break;
+        return all;
     }
 
     private static boolean nudge(List<Choice> all, double load) {
-        double missing = load - all.stream().mapToDouble(Choice::load).sum();
-        int step = missing > 0 ? 1 : -1;
+        double missing = load - sum(all);
+        double left = Math.abs(missing) - NOTHING;
         int best = -1;
+        Variant taken = null;
         for (int i = 0; i < all.size(); i++) {
-            Choice c = all.get(i);
-            if (!canScale(c)
-                    || within(c, c.scalePercent() + step) != c.scalePercent() + step
-                    || c.candidate().orElseThrow().load() / 100 > Math.abs(missing)) continue;
-            if (best < 0
-                    || c.candidate().orElseThrow().load()
-                            > all.get(best).candidate().orElseThrow().load()) best = i;
+            Optional<Variant> next = next(all.get(i), missing > 0);
+            if (next.isEmpty()) continue;
+            double after = Math.abs(missing - next.get().load() + all.get(i).load());
+            if (after >= left) continue;
+            left = after;
+            best = i;
+            taken = next.get();
         }
-        if (best >= 0) all.set(best, all.get(best).scaled(all.get(best).scalePercent() + step));
+        if (best >= 0) all.set(best, all.get(best).with(taken));
         return best >= 0;
+    }
+
+    /** The next longer or shorter length of a session that is not hard. */
+    private static Optional<Variant> next(Choice choice, boolean longer) {
+        if (choice.candidate().isEmpty()
+                || choice.slot().purpose().isHard()
+                || choice.slot().kind() == Kind.OPENER) return Optional.empty();
+        List<Variant> variants = choice.candidate().get().variants().stream()
+                .filter(v -> v.seconds() <= choice.slot().mostSeconds()
+                        && (choice.slot().kind() != Kind.PLAIN
+                                || serves(v, choice.slot().lasting(v.seconds()), Kind.PLAIN)))
+                .toList();
+        int now = variants.indexOf(choice.variant().orElseThrow());
+        int next = now + (longer ? 1 : -1);
+        return now >= 0 && next >= 0 && next < variants.size() ? Optional.of(variants.get(next)) : Optional.empty();
     }
 }

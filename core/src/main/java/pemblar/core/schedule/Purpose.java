@@ -27,6 +27,8 @@ public enum Purpose {
 
     private static final int LONG_SECONDS = 105 * 60;
     private static final double SPRINT = 1.5;
+    private static final double BRISK = 0.76;
+    private static final double CALM_SHARE = 0.1;
     /** So far above the floor of the fastest pace zone a pace is a sprint, as a fraction of threshold speed. */
     private static final double SPRINT_ABOVE = 0.07;
 
@@ -75,6 +77,15 @@ public enum Purpose {
         if (seconds(forecast, paces, SPRINT, 10) >= 30) return SPRINTS;
         if (forecast.seconds() >= LONG_SECONDS) return LONG;
         return forecast.intensity().orElse(0.6) < 0.57 ? RECOVERY : EASY;
+    }
+
+    /** True when nothing in a workout comes near to threshold, and little is brisk. */
+    public static boolean isCalm(Forecast forecast, Sport sport) {
+        double[] paces =
+                ZoneSchemes.usual(Measure.SPEED, sport).map(Purpose::boundaries).orElse(new double[0]);
+        return !of(forecast, sport).isHard()
+                && seconds(forecast, paces, 0.9, 10) < 1
+                && seconds(forecast, paces, BRISK, 0.9) <= CALM_SHARE * forecast.seconds();
     }
 
     private static double[] boundaries(ZoneScheme scheme) {

@@ -186,6 +186,7 @@ public final class Plan {
     }
 
     private static double metres(Workout.Flat flat, double speed) {
+        if (flat.step().target() instanceof Target.Rest) return 0; // standing, or at the wall
         if (flat.step().length() instanceof Length.Distance distance) return distance.metres();
         return flat.step().length() instanceof Length.Time time ? time.seconds() * speed : Double.NaN;
     }

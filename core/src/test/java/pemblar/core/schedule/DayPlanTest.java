@@ -94,7 +94,7 @@ class DayPlanTest {
         List<Slot> slots = DayPlan.of(
                 days(90, 90, 90, 90, 90, 90, 0),
                 List.of(new Fixed(MONDAY.plusDays(6), 540, 10_800, 220, true, true)),
-                wish(Phase.TAPER, 420));
+                wish(Phase.TAPER, 200));
         assertThat(slots.stream().filter(s -> s.purpose().isHard()).map(Slot::date))
                 .allMatch(d -> d.isBefore(MONDAY.plusDays(4)));
         assertThat(slots.stream().mapToDouble(Slot::load).sum()).isCloseTo(200, within(12.0));
@@ -162,5 +162,59 @@ class DayPlanTest {
         Phase phase = new Phase[] {Phase.BASE, Phase.BUILD, Phase.PEAK}[random.nextInt(3)];
         List<Slot> slots = DayPlan.of(days(minutes), List.of(), wish(phase, load));
         assertThat(slots.stream().mapToDouble(Slot::load).sum()).isCloseTo(load, within(0.05 * load));
+    }
+
+    private static Wish towards(LocalDate aim, Phase phase, double load, boolean raceLike) {
+        return new Wish(phase, false, load, DayOfWeek.SUNDAY, false, List.of(), raceLike, List.of(aim));
+    }
+
+    @Test
+    void theLastThreeDaysBeforeAnAEventHoldOneShortOpenerAndTheTaperKeepsSomethingSharp() {
+        LocalDate aim = MONDAY.plusDays(13);
+        List<Slot> slots = DayPlan.of(
+                days(60, 90, 60, 90, 60, 90, 120, 60, 90, 60, 90, 60, 90, 0),
+                List.of(new Fixed(aim, 540, 14_400, 260, true, true)),
+                towards(aim, Phase.TAPER, 260, false));
+        List<Slot> last =
+                slots.stream().filter(s -> s.date().isAfter(aim.minusDays(4))).toList();
+        assertThat(last).hasSize(1);
+        assertThat(last.get(0).kind()).isEqualTo(DayPlan.Kind.OPENER);
+        assertThat(last.get(0).date()).isEqualTo(aim.minusDays(1));
+        assertThat(last.get(0).seconds()).isBetween(1500, 2700);
+        assertThat(slots.stream().filter(s -> s.purpose().isHard()))
+                .isNotEmpty()
+                .allMatch(s -> s.sharp() && s.seconds() <= 3600);
+    }
+
+    @Test
+    void theDayAfterARaceOfHoursIsForRecovery() {
+        for (int seconds : new int[] {3600, 14_400}) {
+            Fixed race = new Fixed(MONDAY.minusDays(1), 540, seconds, 200, true, true);
+            Slot monday = DayPlan.of(days(90, 0, 90, 0, 90, 0, 180), List.of(race), wish(Phase.BUILD, 420))
+                    .get(0);
+            assertThat(monday.date()).isEqualTo(MONDAY);
+            assertThat(monday.purpose()).isEqualTo(seconds == 3600 ? Purpose.EASY : Purpose.RECOVERY);
+        }
+    }
+
+    @Test
+    void longSessionsAreLikeTheRaceOnlyWhereHardOnesAreFarEnough() {
+        LocalDate aim = MONDAY.plusDays(60);
+        List<Slot> far = DayPlan.of(days(0, 90, 0, 90, 0, 0, 240), List.of(), towards(aim, Phase.BUILD, 420, true));
+        assertThat(far.get(far.size() - 1).kind()).isEqualTo(DayPlan.Kind.RACE_LIKE);
+        Fixed saturday = new Fixed(MONDAY.plusDays(5), 540, 3600, 80, true, false);
+        List<Slot> near =
+                DayPlan.of(days(0, 90, 0, 90, 0, 0, 240), List.of(saturday), towards(aim, Phase.BUILD, 420, true));
+        assertThat(near.get(near.size() - 1).kind()).isEqualTo(DayPlan.Kind.PLAIN);
+    }
+
+    @Test
+    void onFootNoSessionGrowsAsLongAsOnWheels() {
+        for (Slot slot : DayPlan.of(
+                days(120, 120, 120, 120, 120, 120, 420),
+                List.of(),
+                wish(Phase.BASE, 900),
+                SportShares.of(pemblar.core.sport.Sport.RUN)))
+            assertThat(slot.seconds()).isLessThanOrEqualTo(slot.purpose() == Purpose.LONG ? 165 * 60 : 90 * 60);
     }
 }
