@@ -13,6 +13,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.core.strength.Movement;
 
@@ -21,15 +22,29 @@ import pemblar.core.strength.Movement;
 class Exercises {
     static final List<String> LOADED = List.of("bar", "dumbbells", "machine", "body mass", "held");
     private static final int MOST_OWN = 300;
+    private static final int LONGEST_CUE = 120;
+    private static final String LINK = "https://[^\\s\"'<>]{3,190}";
     private static final List<Known> SHIPPED = shipped();
     private final JdbcClient sql;
+    private final AthleteService athletes;
 
-    Exercises(JdbcClient sql) {
+    Exercises(JdbcClient sql, AthleteService athletes) {
+        this.athletes = athletes;
         this.sql = sql;
     }
 
-    /** An exercise. @param loaded with what: one of {@link #LOADED} */
-    record Known(String name, Movement movement, String loaded, boolean own) {}
+    /**
+     * An exercise.
+     *
+     * @param loaded with what: one of {@link #LOADED}
+     * @param own one's own, or a coach's that is shared
+     * @param cue one line to remember, may be empty
+     * @param link an address of one's own, may be empty
+     */
+    record Known(String name, Movement movement, String loaded, boolean own, String cue, String link) {}
+
+    /** One to be added. @param link an https address, or empty @param shared seen by the athletes that one coaches */
+    record New(String name, String movement, String loaded, String cue, String link, boolean shared) {}
 
     private static List<Known> shipped() {
         try (BufferedReader lines = new BufferedReader(new InputStreamReader(
@@ -45,7 +60,7 @@ class Exercises {
 
     private static Known known(String line) {
         String[] parts = Arrays.stream(line.split("\\|")).map(String::strip).toArray(String[]::new);
-        return new Known(parts[0], Movement.of(parts[1]), parts[2], false);
+        return new Known(parts[0], Movement.of(parts[1]), parts[2], false, "", "");
     }
 
     /** All that a person can write: own ones first. */
@@ -56,9 +71,19 @@ class Exercises {
     }
 
     private List<Known> own(Viewer viewer) {
-        return sql.sql("select name, movement, loaded from own_exercise where account_id = ? order by name")
-                .param(viewer.accountId())
-                .query((rs, i) -> new Known(rs.getString(1), Movement.of(rs.getString(2)), rs.getString(3), true))
+        List<Long> coaches = new ArrayList<>(athletes.coachesOf(viewer));
+        coaches.add(-1L); // a list in a query must hold something
+        return sql.sql("select name, movement, loaded, cue, link from own_exercise where account_id = :viewer "
+                        + "or shared and account_id in (:coaches) order by account_id <> :viewer, name")
+                .param("viewer", viewer.accountId())
+                .param("coaches", coaches)
+                .query((rs, i) -> new Known(
+                        rs.getString(1),
+                        Movement.of(rs.getString(2)),
+                        rs.getString(3),
+                        true,
+                        rs.getString(4),
+                        rs.getString(5)))
                 .list();
     }
 
@@ -91,19 +116,32 @@ class Exercises {
     }
 
     @Transactional
-    void add(Viewer viewer, String name, String movement, String loaded) {
-        String called = name.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+    void add(Viewer viewer, New added) {
+        String called = added.name().strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
         if (!called.matches("[\\p{L}][\\p{L}'()/ -]{0,58}"))
             throw new IllegalArgumentException(
                     "Name: enter 1 to 59 letters, spaces or hyphens; digits are read as sets.");
-        if (!LOADED.contains(loaded)) throw new IllegalArgumentException("Loaded with: choose one of the list.");
+        if (added.cue().length() > LONGEST_CUE)
+            throw new IllegalArgumentException("Cue: enter at most " + LONGEST_CUE + " characters.");
+        if (!added.link().isBlank() && !added.link().strip().matches(LINK))
+            throw new IllegalArgumentException("Link: enter an address that begins with https://, or none.");
+        if (!LOADED.contains(added.loaded()))
+            throw new IllegalArgumentException("Loaded with: choose one of the list.");
         if (named(viewer, called).isPresent())
             throw new IllegalArgumentException("Name: “" + called + "” is there already.");
         if (own(viewer).size() >= MOST_OWN)
             throw new IllegalArgumentException("At most " + MOST_OWN + " own exercises are kept; delete one first.");
-        sql.sql("insert into own_exercise (account_id, name, movement, loaded) values (?, ?, ?, ?)"
+        sql.sql("insert into own_exercise (account_id, name, movement, loaded, cue, link, shared) "
+                        + "values (?, ?, ?, ?, ?, ?, ?)"
                         + " on conflict do nothing")
-                .params(viewer.accountId(), called, Movement.of(movement).word(), loaded)
+                .params(
+                        viewer.accountId(),
+                        called,
+                        Movement.of(added.movement()).word(),
+                        added.loaded(),
+                        added.cue().strip(),
+                        added.link().strip(),
+                        added.shared())
                 .update();
     }
 }

@@ -73,6 +73,9 @@ class MaximaController {
                 "movements",
                 java.util.Arrays.stream(Movement.values()).map(Movement::word).toList());
         model.addAttribute("loaded", Exercises.LOADED);
+        model.addAttribute(
+                "own",
+                exercises.all(viewer).stream().filter(Exercises.Known::own).toList());
         if (ask != null) preview(model, page, ask, kilograms, day);
         return "strength/maxima";
     }

@@ -56,20 +56,45 @@ class StrengthController {
 
     @GetMapping
     String list(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String folder,
+            @RequestParam(defaultValue = "") String words,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
+        List<StrengthLibrary.Kept> all = library.all(viewer);
         model.addAttribute(
                 "kept",
-                library.all(viewer).stream()
+                all.stream()
+                        .filter(k -> k.isIn(folder) && k.holds(words))
                         .map(k -> card(k, page.athlete(), page.today()))
                         .toList());
+        model.addAttribute(
+                "folders",
+                all.stream()
+                        .map(StrengthLibrary.Kept::folder)
+                        .filter(f -> !f.isEmpty())
+                        .distinct()
+                        .sorted()
+                        .toList());
+        model.addAttribute("folder", folder);
+        model.addAttribute("words", words);
         model.addAttribute("ahead", sessions.ahead(page.athlete(), page.today()));
         return "strength/list";
     }
 
     /** A kept workout with its figures. */
     record Card(
-            long id, String title, String owner, String text, int sets, int seconds, double load, Strokes strokes) {}
+            long id,
+            String title,
+            String owner,
+            String folder,
+            String tags,
+            String text,
+            int sets,
+            int seconds,
+            double load,
+            Strokes strokes) {}
 
     private Card card(StrengthLibrary.Kept kept, Athlete athlete, LocalDate today) {
         StrengthWorkout workout = StrengthShorthand.read(kept.text()).workout().orElseThrow();
@@ -78,6 +103,8 @@ class StrengthController {
                 kept.id(),
                 kept.title(),
                 kept.owner(),
+                kept.folder(),
+                kept.tags(),
                 kept.text(),
                 workout.sets(),
                 workout.seconds(),
@@ -164,10 +191,7 @@ class StrengthController {
                         .map(l -> l.exercise())
                         .distinct()
                         .toList());
-        model.addAttribute(
-                "legs",
-                Strokes.isHeavyForLegs(
-                        rows, e -> movement(viewer, e).map(Movement::legs).orElse(false)));
+        model.addAttribute("legs", workout.isHeavyOnLegs(exercises::isOfLegs));
     }
 
     private Optional<Movement> movement(Viewer viewer, String exercise) {
@@ -245,7 +269,7 @@ class StrengthController {
         String text = typed.getOrDefault("text", "");
         try {
             if (typed.containsKey("put")) return put(athlete, viewer, typed, text, flash);
-            long saved = library.save(viewer, id, typed.getOrDefault("title", ""), text, typed.containsKey("shared"));
+            long saved = library.save(viewer, id, label(typed), text);
             flash.addFlashAttribute("good", "Kept.");
             return "redirect:/a/" + athleteId + "/strength/design?id=" + saved;
         } catch (IllegalArgumentException e) {
@@ -259,6 +283,14 @@ class StrengthController {
             fill(model, page.athlete(), page.today(), viewer, text);
             return "strength/design";
         }
+    }
+
+    private static StrengthLibrary.Label label(Map<String, String> typed) {
+        return new StrengthLibrary.Label(
+                typed.getOrDefault("title", ""),
+                typed.getOrDefault("folder", ""),
+                typed.getOrDefault("tags", ""),
+                typed.containsKey("shared"));
     }
 
     private String put(
@@ -290,11 +322,14 @@ class StrengthController {
             @RequestParam String name,
             @RequestParam String movement,
             @RequestParam String loaded,
+            @RequestParam(defaultValue = "") String cue,
+            @RequestParam(defaultValue = "") String link,
+            @RequestParam(defaultValue = "false") boolean shared,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         pages.athlete(athleteId, viewer);
         try {
-            exercises.add(viewer, name, movement, loaded);
+            exercises.add(viewer, new Exercises.New(name, movement, loaded, cue, link, shared));
             flash.addFlashAttribute("good", "“" + name.strip() + "” is in your list.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());

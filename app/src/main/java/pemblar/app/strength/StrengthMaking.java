@@ -44,7 +44,7 @@ public class StrengthMaking {
 
     @Transactional
     public void keep(Viewer viewer, String title, String text) {
-        library.save(viewer, null, title, text, true);
+        library.save(viewer, null, new StrengthLibrary.Label(title, "", "", true), text);
     }
 
     @Transactional

@@ -86,7 +86,4 @@ record Strokes(List<Stroke> strokes, List<Brace> braces) {
     }
 
     /** True when the legs carry hard sets: kept away from hard sessions. */
-    static boolean isHeavyForLegs(List<Row> rows, java.util.function.Predicate<String> legs) {
-        return rows.stream().anyMatch(r -> r.isHard() && legs.test(r.lift().exercise()));
-    }
 }

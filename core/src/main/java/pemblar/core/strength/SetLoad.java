@@ -13,11 +13,33 @@ public sealed interface SetLoad {
     /** As the shorthand writes it, as {@code at 80%}; empty when nothing is asked. */
     String text();
 
+    <T> T answer(Cases<T> cases);
+
+    /** One answer for each way of saying how heavy. */
+    interface Cases<T> {
+        T percent(Percent load);
+
+        T repetitionMaximum(RepetitionMaximum load);
+
+        T inReserve(InReserve load);
+
+        T absolute(Absolute load);
+
+        T bodyMass(BodyMass load);
+
+        T free(Free load);
+    }
+
     /** Percent of the maximum. */
     record Percent(double percent) implements SetLoad {
         public Percent {
             if (!(percent >= 1 && percent <= 150))
                 throw new IllegalArgumentException("percent must be in 1..150, was " + percent);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.percent(this);
         }
 
         @Override
@@ -39,6 +61,11 @@ public sealed interface SetLoad {
         }
 
         @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.repetitionMaximum(this);
+        }
+
+        @Override
         public OptionalDouble share(int done) {
             return OptionalDouble.of(1 / Repetitions.factor(repetitions));
         }
@@ -54,6 +81,11 @@ public sealed interface SetLoad {
         public InReserve {
             if (left < 0 || left > 10)
                 throw new IllegalArgumentException("repetitions in reserve must be 0 to 10, were " + left);
+        }
+
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.inReserve(this);
         }
 
         /** That of the repetition maximum of all of them; unreliable over 30. */
@@ -78,6 +110,11 @@ public sealed interface SetLoad {
         }
 
         @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.absolute(this);
+        }
+
+        @Override
         public OptionalDouble share(int repetitions) {
             return OptionalDouble.empty();
         }
@@ -97,6 +134,11 @@ public sealed interface SetLoad {
         }
 
         @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.bodyMass(this);
+        }
+
+        @Override
         public OptionalDouble share(int repetitions) {
             return OptionalDouble.empty();
         }
@@ -110,6 +152,11 @@ public sealed interface SetLoad {
 
     /** Nothing is said. */
     record Free() implements SetLoad {
+        @Override
+        public <T> T answer(Cases<T> cases) {
+            return cases.free(this);
+        }
+
         @Override
         public OptionalDouble share(int repetitions) {
             return OptionalDouble.empty();
