@@ -1,7 +1,10 @@
 package pemblar.app.coach;
 
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Objects;
+import java.util.Set;
 import java.util.function.Supplier;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -83,6 +86,8 @@ class MorningController {
                         .filter(l -> !l.dealt() && !l.strand().reasons().isEmpty())
                         .count());
         model.addAttribute("groups", morning.groups(viewer));
+        model.addAttribute("topics", Topic.values());
+        model.addAttribute("off", morning.off(viewer));
         model.addAttribute("group", group);
         model.addAttribute("search", search);
         model.addAttribute("requests", coachings.open(viewer));
@@ -131,6 +136,20 @@ class MorningController {
         return said(flash, () -> {
             notes.answer(athleteId, viewer, note, body);
             return "Answered.";
+        });
+    }
+
+    /** What the coach wants to be told. */
+    @PostMapping("/roster/topics")
+    String topics(
+            @RequestParam(required = false) List<Topic> on,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(flash, () -> {
+            Set<Topic> wanted = EnumSet.noneOf(Topic.class);
+            if (on != null) on.stream().filter(Objects::nonNull).forEach(wanted::add);
+            morning.choose(viewer, wanted);
+            return "The list is made of what you chose.";
         });
     }
 

@@ -5,9 +5,11 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -19,6 +21,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
+import pemblar.app.session.Looks;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -30,13 +33,17 @@ import tools.jackson.databind.json.JsonMapper;
 public class MorningService {
     private static final Logger LOG = LoggerFactory.getLogger(MorningService.class);
     private static final int MOST_ANEW = 60;
+    private static final int UNSEEN_DAYS = 7;
+    private static final double UNSEEN_WEIGHS = 18;
     private static final JsonMapper JSON = JsonMapper.shared();
     private final JdbcClient sql;
     private final AthleteService athletes;
     private final Strands strands;
+    private final Looks looks;
     private final InstantSource clock;
 
-    MorningService(JdbcClient sql, AthleteService athletes, Strands strands, InstantSource clock) {
+    MorningService(JdbcClient sql, AthleteService athletes, Strands strands, Looks looks, InstantSource clock) {
+        this.looks = looks;
         this.sql = sql;
         this.athletes = athletes;
         this.strands = strands;
@@ -60,6 +67,8 @@ public class MorningService {
         Map<Long, Stored> stored = stored(roster);
         Map<Long, String> dealt = dealt(coach);
         Map<Long, List<Long>> groups = members(coach);
+        Set<Topic> off = off(coach);
+        Map<Long, Integer> unseen = unseen(coach, roster);
         List<Line> lines = new ArrayList<>();
         int anew = 0;
         for (Athlete athlete : roster) {
@@ -73,6 +82,7 @@ public class MorningService {
             Strand strand = stale && anew++ < MOST_ANEW
                     ? compute(athlete)
                     : state == null ? Strand.of(List.of(), List.of()) : state.strand();
+            strand = strand.shown(off, unseen(unseen.getOrDefault(athlete.id(), 0)));
             lines.add(new Line(
                     athlete,
                     strand,
@@ -95,7 +105,10 @@ public class MorningService {
             LOG.error("the strand of athlete {} cannot be computed", athlete.id(), e);
             strand = Strand.of(
                     List.of(new Strand.Reason(
-                            "Something in this athlete's data cannot be computed; it was noted.", 70, null)),
+                            Topic.OTHER,
+                            "Something in this athlete's data cannot be computed; it was noted.",
+                            70,
+                            null)),
                     List.of());
         }
         sql.sql("insert into morning_state (athlete_id, day, reasons, strand, weight, dirty) values "
@@ -141,6 +154,48 @@ public class MorningService {
         return all;
     }
 
+    /** What a coach does not want to be told. */
+    @Transactional(readOnly = true)
+    public Set<Topic> off(Viewer coach) {
+        Set<Topic> off = EnumSet.noneOf(Topic.class);
+        sql.sql("select topic from morning_topic_off where account_id = ?")
+                .param(coach.accountId())
+                .query(String.class)
+                .list()
+                .forEach(topic -> off.add(Topic.valueOf(topic)));
+        return off;
+    }
+
+    /** @param on what the coach wants to be told; all else is not said any more */
+    @Transactional
+    public void choose(Viewer coach, Set<Topic> on) {
+        sql.sql("delete from morning_topic_off where account_id = ?")
+                .param(coach.accountId())
+                .update();
+        for (Topic topic : Topic.values())
+            if (topic != Topic.OTHER && !on.contains(topic))
+                sql.sql("insert into morning_topic_off (account_id, topic) values (?, ?)")
+                        .params(coach.accountId(), topic.name())
+                        .update();
+    }
+
+    private Map<Long, Integer> unseen(Viewer coach, List<Athlete> roster) {
+        LocalDate since = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).minusDays(UNSEEN_DAYS);
+        return looks.unseen(coach, roster.stream().map(Athlete::id).toList(), since);
+    }
+
+    private static Strand.Reason unseen(int count) {
+        return count == 0
+                ? null
+                : new Strand.Reason(
+                        Topic.UNSEEN,
+                        count == 1
+                                ? "A recording of the last 7 days is not looked at yet."
+                                : count + " recordings of the last 7 days are not looked at yet.",
+                        UNSEEN_WEIGHS,
+                        null);
+    }
+
     private Map<Long, List<Long>> members(Viewer coach) {
         record Member(long athleteId, long groupId) {}
         return sql
@@ -167,7 +222,10 @@ public class MorningService {
                 .params(
                         athleteId,
                         coach.accountId(),
-                        fingerprint(compute(athlete)),
+                        fingerprint(compute(athlete)
+                                .shown(
+                                        off(coach),
+                                        unseen(unseen(coach, List.of(athlete)).getOrDefault(athleteId, 0)))),
                         clock.instant().atOffset(ZoneOffset.UTC))
                 .update();
     }

@@ -33,6 +33,9 @@ class Strands {
     private static final int DAYS_TO_EVENT = 14;
     private static final int DAYS_WITHOUT_REST = 12;
     private static final int SILENT_DAYS = 7;
+    private static final double OFF_PLAN = 0.15;
+    private static final double OFF_PLAN_WEIGHS = 42;
+    private static final double LEAST_PLANNED = 80;
     private static final double TO_BE_MENDED = 58;
     private static final double DRAFTS_SOON = 50;
     private static final double DRAFTS_LATER = 32;
@@ -96,13 +99,14 @@ class Strands {
         List<Reason> reasons = new ArrayList<>();
         for (Trigger trigger : adjusting.open(athlete, trend).triggers())
             if (drafts.isEmpty() || trigger.kind() != Trigger.Kind.RUNNING_OUT)
-                reasons.add(new Reason(trigger.text(), WEIGHTS.get(trigger.kind()), null));
+                reasons.add(new Reason(Topic.of(trigger.kind()), trigger.text(), WEIGHTS.get(trigger.kind()), null));
         drafts(drafts, today, reasons);
         doubtful(athlete, trend, reasons);
         note(athlete, today, reasons);
         event(events, today, reasons);
         rest(slabs, today, reasons);
         silence(slabs, mornings, today, reasons);
+        block(athlete, slabs, today, reasons);
         return Strand.of(reasons, days(slabs, drafts, mornings, events, today));
     }
 
@@ -112,6 +116,7 @@ class Strands {
                 .filter(DoubtService.Doubt::matters)
                 .findFirst()
                 .ifPresent(d -> reasons.add(new Reason(
+                        Topic.MEND,
                         "“" + d.title() + "” of " + new Shown().day(d.day()) + " is to be mended. " + d.sentence(),
                         TO_BE_MENDED,
                         d.day())));
@@ -122,6 +127,7 @@ class Strands {
         LocalDate first = drafts.get(0).day();
         long days = ChronoUnit.DAYS.between(today, first);
         reasons.add(new Reason(
+                Topic.DRAFTS,
                 (drafts.size() == 1
                                 ? "A draft of the next 7 days is"
                                 : drafts.size() + " drafts of the next 7 days are")
@@ -137,7 +143,7 @@ class Strands {
             LocalDate day = athlete.dayOf(n.writtenAt());
             String body = n.body().length() > 80 ? n.body().substring(0, 77) + "..." : n.body();
             if (!day.isBefore(today.minusDays(DAYS_BEHIND)))
-                reasons.add(new Reason("A note waits for an answer: “" + body + "”", 65, day));
+                reasons.add(new Reason(Topic.NOTE, "A note waits for an answer: “" + body + "”", 65, day));
         });
     }
 
@@ -148,6 +154,7 @@ class Strands {
                 .ifPresent(e -> {
                     long days = ChronoUnit.DAYS.between(today, e.day());
                     reasons.add(new Reason(
+                            Topic.EVENT,
                             e.name() + " (" + e.priority() + ") is "
                                     + (days == 0 ? "today" : days == 1 ? "tomorrow" : "in " + days + " days") + ".",
                             25,
@@ -161,7 +168,10 @@ class Strands {
             if (slabs.stream().noneMatch(s -> s.day().equals(day) && s.done() != null)) return;
         }
         reasons.add(new Reason(
-                "No day of rest for " + DAYS_WITHOUT_REST + " days.", 45, today.minusDays(DAYS_WITHOUT_REST)));
+                Topic.REST,
+                "No day of rest for " + DAYS_WITHOUT_REST + " days.",
+                45,
+                today.minusDays(DAYS_WITHOUT_REST)));
     }
 
     private static void silence(
@@ -172,7 +182,38 @@ class Strands {
                         s -> s.hasPlan() && !s.day().isBefore(since) && s.day().isBefore(today));
         boolean done = slabs.stream().anyMatch(s -> s.done() != null && !s.day().isBefore(since));
         if (planned && !done && mornings.tailMap(since, true).isEmpty())
-            reasons.add(new Reason("Nothing was heard for 7 days, though something was planned.", 55, since));
+            reasons.add(new Reason(
+                    Topic.SILENCE, "Nothing was heard for 7 days, though something was planned.", 55, since));
+    }
+
+    /** Load of the block so far against what was planned for it so far; what is over its target says so already. */
+    private void block(Athlete athlete, List<Slab> slabs, LocalDate today, List<Reason> reasons) {
+        boolean said = reasons.stream().anyMatch(r -> r.topic() == Topic.LOAD);
+        LocalDate first = plan.blocks(athlete).stream()
+                .filter(b -> b.contains(today))
+                .map(b -> b.first())
+                .findFirst()
+                .orElse(today);
+        if (said || first.isBefore(today.minusDays(DAYS_BEHIND))) return;
+        List<Slab> over = slabs.stream()
+                .filter(s -> !s.day().isBefore(first) && s.day().isBefore(today))
+                .toList();
+        double planned = over.stream()
+                .mapToDouble(s -> s.plannedLoad() == null ? 0 : s.plannedLoad())
+                .sum();
+        double done = over.stream()
+                .mapToDouble(s -> s.done() == null || s.done().load() == null
+                        ? 0
+                        : s.done().load())
+                .sum();
+        if (planned < LEAST_PLANNED || Math.abs(done / planned - 1) <= OFF_PLAN) return;
+        reasons.add(new Reason(
+                Topic.LOAD,
+                "In this block " + Math.round(done) + " points are done where " + Math.round(planned)
+                        + " were planned so far: " + Math.round(100 * Math.abs(done / planned - 1)) + " % "
+                        + (done > planned ? "over." : "under."),
+                OFF_PLAN_WEIGHS,
+                first));
     }
 
     private static List<Day> days(

@@ -25,6 +25,7 @@ import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.DescriptionService;
+import pemblar.app.session.Looks;
 import pemblar.app.session.MendingService;
 import pemblar.app.session.RecordingFacts;
 import pemblar.app.session.ScheduleService;
@@ -56,6 +57,7 @@ class SessionController {
     private final MendingService mending;
     private final DescriptionService descriptions;
     private final Shown shown;
+    private final Looks looks;
 
     SessionController(
             Pages pages,
@@ -66,7 +68,8 @@ class SessionController {
             ReviewStore store,
             MendingService mending,
             DescriptionService descriptions,
-            Shown shown) {
+            Shown shown,
+            Looks looks) {
         this.pages = pages;
         this.sessions = sessions;
         this.schedule = schedule;
@@ -76,6 +79,7 @@ class SessionController {
         this.mending = mending;
         this.descriptions = descriptions;
         this.shown = shown;
+        this.looks = looks;
     }
 
     @GetMapping("/{id}")
@@ -88,6 +92,7 @@ class SessionController {
         Slab slab = opened.slab();
         Pages.Opened page = pages.open(model, athleteId, viewer, "sessions", slab.day(), slab.day());
         model.addAttribute("slab", slab);
+        if (opened.stored().isPresent()) looks.looked(viewer, id);
         model.addAttribute("stored", opened.stored().orElse(null));
         model.addAttribute(
                 "threshold",

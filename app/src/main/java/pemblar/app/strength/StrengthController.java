@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -173,11 +173,12 @@ class StrengthController {
                         .sum()));
         model.addAttribute("strokes", Strokes.of(rows));
         model.addAttribute("bar", bar(rows, strength));
-        model.addAttribute("moves", moves(rows, strength, viewer));
+        Map<String, Movement> movements = movements(viewer);
+        model.addAttribute("moves", moves(rows, strength, movements));
         model.addAttribute(
                 "unknown",
                 workout.exercises().stream()
-                        .filter(e -> exercises.named(viewer, e).isEmpty())
+                        .filter(e -> !movements.containsKey(e))
                         .toList());
         model.addAttribute(
                 "links",
@@ -191,11 +192,15 @@ class StrengthController {
                         .map(l -> l.exercise())
                         .distinct()
                         .toList());
-        model.addAttribute("legs", workout.isHeavyOnLegs(exercises::isOfLegs));
+        model.addAttribute(
+                "legs",
+                workout.isHeavyOnLegs(
+                        e -> movements.containsKey(e) && movements.get(e).legs()));
     }
 
-    private Optional<Movement> movement(Viewer viewer, String exercise) {
-        return exercises.named(viewer, exercise).map(Exercises.Known::movement);
+    private Map<String, Movement> movements(Viewer viewer) {
+        return exercises.all(viewer).stream()
+                .collect(Collectors.toMap(Exercises.Known::name, Exercises.Known::movement, (own, other) -> own));
     }
 
     /** Kilograms times repetitions, both sides counted; 0 where the load is not known. */
@@ -239,13 +244,14 @@ class StrengthController {
         return more == 0 ? "body mass" : "body mass " + (more > 0 ? "+" : "") + Kilograms.of(more);
     }
 
-    private List<Moves> moves(List<Row> rows, MaximaService.Strength strength, Viewer viewer) {
+    private static List<Moves> moves(List<Row> rows, MaximaService.Strength strength, Map<String, Movement> movements) {
         Map<String, int[]> counts = new LinkedHashMap<>();
         Map<String, Double> kilograms = new LinkedHashMap<>();
         for (Row row : rows) {
             if (row.warmUp()) continue;
-            String movement =
-                    movement(viewer, row.lift().exercise()).map(Movement::word).orElse("not in the list");
+            String movement = movements.containsKey(row.lift().exercise())
+                    ? movements.get(row.lift().exercise()).word()
+                    : "not in the list";
             int[] count = counts.computeIfAbsent(movement, m -> new int[2]);
             count[0]++;
             if (row.isHard()) count[1]++;
