@@ -3,9 +3,12 @@ package pemblar.app.checkin;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
+import java.util.Objects;
+import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -33,8 +36,10 @@ class CheckinController {
     private final Pages pages;
     private final CheckinService checkins;
     private final PlanService plan;
+    private final AskedStore asked;
 
-    CheckinController(Pages pages, CheckinService checkins, PlanService plan) {
+    CheckinController(Pages pages, CheckinService checkins, PlanService plan, AskedStore asked) {
+        this.asked = asked;
         this.pages = pages;
         this.checkins = checkins;
         this.plan = plan;
@@ -50,19 +55,25 @@ class CheckinController {
         LocalDate from = page.today().minusDays(DAYS - 1L);
         NavigableMap<LocalDate, Checkin> days =
                 checkins.between(page.athlete(), from.minusDays(DAYS_BEFORE), page.today());
+        Asked choice = asked.of(page.athlete());
         NavigableMap<LocalDate, Double> loads = new TreeMap<>();
         page.trend().dayLoads().forEach(d -> loads.put(d.day(), d.doneLoad()));
         model.addAttribute(
-                "lanes", LanesDrawing.of(days, loads, spans(plan.held(page.athlete()), days), from, page.today()));
+                "lanes",
+                LanesDrawing.of(days, loads, spans(plan.held(page.athlete()), days), from, page.today())
+                        .only(choice::asks));
+        model.addAttribute("choice", choice);
+        model.addAttribute("askable", Asked.Field.values());
         model.addAttribute("empty", days.isEmpty());
-        LocalDate asked = day == null || day.isAfter(page.today()) ? page.today() : day;
+        LocalDate on = day == null || day.isAfter(page.today()) ? page.today() : day;
         model.addAttribute(
                 "form",
                 new CheckinForm(
-                        asked,
-                        asked.equals(page.today()),
-                        checkins.between(page.athlete(), asked, asked).getOrDefault(asked, Checkin.none(asked)),
-                        checkins.bands(days, asked)));
+                        on,
+                        on.equals(page.today()),
+                        checkins.between(page.athlete(), on, on).getOrDefault(on, Checkin.none(on)),
+                        checkins.bands(days, on),
+                        choice));
         return "checkin/lanes";
     }
 
@@ -94,6 +105,32 @@ class CheckinController {
             flash.addFlashAttribute("typed", typed);
         }
         return back;
+    }
+
+    /** What is asked in the morning, and when to be reminded. */
+    @PostMapping("/checkins/asked")
+    String asked(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) List<Asked.Field> field,
+            @RequestParam(defaultValue = "") String remind,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        try {
+            Set<Asked.Field> fields = EnumSet.noneOf(Asked.Field.class);
+            if (field != null) field.stream().filter(Objects::nonNull).forEach(fields::add);
+            Integer minute = Typed.minuteOrNull(remind.strip());
+            if (minute == null && !remind.isBlank())
+                throw new IllegalArgumentException("Reminder: enter a time of day, e.g. 06:30, or nothing.");
+            asked.keep(athleteId, viewer, new Asked(fields, minute));
+            flash.addFlashAttribute(
+                    "good",
+                    minute == null
+                            ? "This is asked from now on; no reminder comes."
+                            : "This is asked from now on; a mail reminds you when nothing was noted by then.");
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("problems", List.of(e.getMessage()));
+        }
+        return "redirect:/a/" + athleteId + "/checkins";
     }
 
     @PostMapping("/checkins/file")

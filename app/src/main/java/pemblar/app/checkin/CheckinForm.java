@@ -1,6 +1,7 @@
 package pemblar.app.checkin;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import pemblar.core.checkin.BandWords;
@@ -9,7 +10,7 @@ import pemblar.core.checkin.Bands.Verdict;
 import pemblar.core.checkin.Measure;
 
 /** The check-in's form as a page shows it, with the usual beside each field; folded to a sentence when it is done. */
-public record CheckinForm(LocalDate day, boolean today, Checkin now, List<Bands> bands) {
+public record CheckinForm(LocalDate day, boolean today, Checkin now, List<Bands> bands, Asked asked) {
     /** Words of the scales, from 1 to 5. */
     public enum Scale {
         SORENESS("soreness", "Legs", List.of("fresh", "fine", "tired", "sore", "very sore")),
@@ -40,8 +41,25 @@ public record CheckinForm(LocalDate day, boolean today, Checkin now, List<Bands>
         }
     }
 
-    public Scale[] scales() {
-        return Scale.values();
+    /** Only what is asked; what was said all the same stays to be seen. */
+    public List<Scale> scales() {
+        return Arrays.stream(Scale.values())
+                .filter(s -> asked.asks(s) || chosen(s) > 0)
+                .toList();
+    }
+
+    /** By the name of the field; what was measured all the same stays to be seen. */
+    public boolean asks(String field) {
+        return asked.asks(Asked.Field.valueOf(field)) || value(field) != null;
+    }
+
+    private Double value(String field) {
+        return switch (field) {
+            case "RESTING_HEART_RATE" -> now.restingHeartRate();
+            case "VARIABILITY" -> now.rmssd();
+            case "SLEEP" -> now.sleepMinutes();
+            default -> now.bodyMass();
+        };
     }
 
     /** What was chosen on a scale, or 0. */

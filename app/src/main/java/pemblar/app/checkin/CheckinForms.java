@@ -10,14 +10,21 @@ import pemblar.app.athlete.Athlete;
 public class CheckinForms {
     private static final int DAYS_BEFORE = 35;
     private final CheckinService checkins;
+    private final AskedStore asked;
 
-    CheckinForms(CheckinService checkins) {
+    CheckinForms(CheckinService checkins, AskedStore asked) {
+        this.asked = asked;
         this.checkins = checkins;
     }
 
     /** For an athlete whom the caller has already asked for. */
     public CheckinForm of(Athlete athlete, LocalDate today) {
         NavigableMap<LocalDate, Checkin> days = checkins.between(athlete, today.minusDays(DAYS_BEFORE), today);
-        return new CheckinForm(today, true, days.getOrDefault(today, Checkin.none(today)), checkins.bands(days, today));
+        return new CheckinForm(
+                today,
+                true,
+                days.getOrDefault(today, Checkin.none(today)),
+                checkins.bands(days, today),
+                asked.of(athlete));
     }
 }

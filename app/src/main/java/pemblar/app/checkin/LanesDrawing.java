@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.NavigableMap;
+import java.util.function.Predicate;
 import pemblar.core.checkin.BandWords;
 import pemblar.core.checkin.Bands;
 import pemblar.core.checkin.Bands.Verdict;
@@ -22,6 +23,7 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
 
     /** @param sentence where the last days stand, in words */
     record Lane(
+            Measure measure,
             String name,
             String unit,
             String sentence,
@@ -42,6 +44,12 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
 
     /** @param spans days that were ill or away, with their reason */
     record Span(LocalDate first, LocalDate last, String why) {}
+
+    /** Only the lanes of what is asked. */
+    LanesDrawing only(Predicate<Measure> asked) {
+        return new LanesDrawing(
+                lanes.stream().filter(lane -> asked.test(lane.measure())).toList(), loads, mostLoad, months, shades);
+    }
 
     static LanesDrawing of(
             NavigableMap<LocalDate, Checkin> days,
@@ -129,6 +137,7 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
         Lane lane() {
             Bands last = bands.get(bands.size() - 1);
             return new Lane(
+                    measure,
                     measure.words(),
                     measure == Measure.SLEEP ? "h" : measure.unit(),
                     BandWords.of(last),

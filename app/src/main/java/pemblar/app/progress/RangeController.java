@@ -163,18 +163,20 @@ class RangeController {
     }
 
     private List<Item> items(Athlete athlete, LocalDate from, LocalDate to) {
-        List<Item> items = new ArrayList<>();
-        for (SessionService.Whole whole : sessions.wholeBetween(athlete, from, to)) {
-            Slab slab = whole.slab();
-            items.add(new Item(
-                    slab.day(),
-                    slab.sport(),
-                    slab.purpose(),
-                    slab.done() == null ? 0 : slab.done().seconds(),
-                    slab.plannedSeconds() == null ? 0 : slab.plannedSeconds(),
-                    whole.zones()));
-        }
-        return items;
+        return sessions.wholeBetween(athlete, from, to).stream()
+                .map(RangeController::item)
+                .toList();
+    }
+
+    static Item item(SessionService.Whole whole) {
+        Slab slab = whole.slab();
+        return new Item(
+                slab.day(),
+                slab.sport(),
+                slab.purpose(),
+                slab.done() == null ? 0 : slab.done().seconds(),
+                slab.plannedSeconds() == null ? 0 : slab.plannedSeconds(),
+                whole.zones());
     }
 
     /** Names of the zones that hold today; a set changed within the range is said by the number of zones alone. */
