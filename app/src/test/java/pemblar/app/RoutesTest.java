@@ -42,6 +42,7 @@ class RoutesTest {
             Map.entry("GET /roster/{athleteId}", "coach"),
             Map.entry("POST /roster/groups", "coach"),
             Map.entry("POST /roster/topics", "coach, their own list"),
+            Map.entry("GET /roster/beside", "whom one may see: BesideTest"),
             Map.entry("GET /roster/groups/{id}", "coach"),
             Map.entry("POST /roster/groups/{id}/put", "coach"),
             Map.entry("POST /roster/groups/{id}/puts/{putId}", "coach"),

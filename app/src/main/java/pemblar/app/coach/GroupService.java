@@ -51,7 +51,10 @@ class GroupService {
     record Group(long id, String name, List<Athlete> members) {}
 
     /** Something that was put on the group. @param open sessions that are still to be done */
-    record Put(long id, String title, LocalDate madeOn, int athletes, int open, int done) {}
+    record Put(long id, String title, LocalDate madeOn, int athletes, int open, int done, List<Member> members) {}
+
+    /** Somebody who has not done it yet. */
+    record Member(long id, String name) {}
 
     /** @throws NotFoundException when it is not this coach's */
     Group require(long groupId, Viewer coach) {
@@ -121,6 +124,17 @@ class GroupService {
     }
 
     List<Put> puts(Group group) {
+        record Open(long putId, Member member) {}
+        Map<Long, List<Member>> open = sql
+                .sql("select distinct p.id, a.id, a.name from group_put p join group_put_session g on g.put_id = p.id"
+                        + " join session s on s.id = g.session_id and s.deleted_at is null join athlete a on"
+                        + " a.id = g.athlete_id where p.group_id = ? and s.recording_id is null and"
+                        + " s.done_seconds is null order by a.name")
+                .param(group.id())
+                .query((rs, i) -> new Open(rs.getLong(1), new Member(rs.getLong(2), rs.getString(3))))
+                .list()
+                .stream()
+                .collect(Collectors.groupingBy(Open::putId, Collectors.mapping(Open::member, Collectors.toList())));
         return sql.sql("select p.id, p.title, p.made_at, count(distinct g.athlete_id) as athletes,"
                         + " count(*) filter (where s.recording_id is null and s.done_seconds is null) as open,"
                         + " count(*) filter (where s.recording_id is not null or s.done_seconds is not null) as done"
@@ -134,7 +148,8 @@ class GroupService {
                         rs.getObject("made_at", java.time.OffsetDateTime.class).toLocalDate(),
                         rs.getInt("athletes"),
                         rs.getInt("open"),
-                        rs.getInt("done")))
+                        rs.getInt("done"),
+                        open.getOrDefault(rs.getLong("id"), List.of())))
                 .list();
     }
 

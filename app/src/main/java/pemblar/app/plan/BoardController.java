@@ -2,6 +2,7 @@ package pemblar.app.plan;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
+import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -10,6 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
@@ -53,8 +55,25 @@ class BoardController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         page.fill(athleteId, viewer, from, to, model);
-        model.addAttribute("library", workouts.library(viewer));
+        model.addAttribute("library", offered(pages.athlete(athleteId, viewer), viewer));
         return "plan/board";
+    }
+
+    /** A workout that can be put on a day. */
+    record Offered(long id, String label, String inFolder) {
+        static Offered of(Shelved w) {
+            String from = w.isOwn() ? "" : w.id() < 0 ? " (ships)" : " (coach)";
+            return new Offered(
+                    w.id(), w.title() + from, w.folder().isEmpty() ? w.title() : w.title() + ", " + w.folder());
+        }
+    }
+
+    /** Of the sports that are trained here: two hundred others would only be in the way. */
+    private List<Offered> offered(Athlete athlete, Viewer viewer) {
+        return workouts.library(viewer).stream()
+                .filter(w -> w.isOwn() || athlete.trains(w.workout().sport()))
+                .map(Offered::of)
+                .toList();
     }
 
     /**

@@ -145,6 +145,7 @@ class DurabilityController {
                     + " of the fresh one"
                     + (was.isTried() ? "; in the half-year before it was " + shown.percent(was.share()) + "." : ".");
         }
-        return "No effort of 5 min after an hour or more was near a fresh one, so nothing can be said yet.";
+        String least = sport.ownMeasure() == Measure.POWER ? JOULES[0] / 1000 + " kJ" : HOURS[0] + " h";
+        return "No effort of 5 min after " + least + " or more was near a fresh one, so nothing can be said yet.";
     }
 }

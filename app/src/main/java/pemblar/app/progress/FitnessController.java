@@ -51,6 +51,7 @@ class FitnessController {
         model.addAttribute("told", told);
         model.addAttribute("aerobic", trend);
         model.addAttribute("sentence", sentence(trend, run));
+        model.addAttribute("ofSky", fitness.ofSky(page.athlete(), asked));
         model.addAttribute(
                 "costs", trend.costs().stream().map(FitnessController::cost).toList());
         if (trend.notEnough().isEmpty()) model.addAttribute("drawing", FitnessDrawing.of(trend, run));

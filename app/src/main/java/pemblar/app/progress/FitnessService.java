@@ -73,6 +73,12 @@ class FitnessService {
         return AerobicTrend.of(means);
     }
 
+    /** How many sessions of the year count with the sky's temperature. */
+    @Transactional(readOnly = true)
+    int ofSky(Athlete athlete, Sport sport) {
+        return pieces.ofSky(athlete.id(), sport, athlete.dayOf(clock.instant()).minusDays(DAYS));
+    }
+
     private static boolean isWithin(double fraction) {
         return fraction >= Pieces.LEAST_RESERVE && fraction <= Pieces.MOST_RESERVE;
     }

@@ -6,7 +6,7 @@ import java.util.Locale;
  * What is looked for in the library; what is null or empty does not matter.
  *
  * @param q words in title, folder, tags or steps
- * @param sport ride or run
+ * @param sport ride or run; any for all there are; empty for those that are trained here
  * @param whose own, coach, shipped, or archived, which is shown only when asked for
  * @param from shortest, {@code to} longest time in minutes
  * @param load highest load
@@ -14,11 +14,20 @@ import java.util.Locale;
  */
 public record Search(
         String q, String sport, String whose, String tag, Integer from, Integer to, Integer load, Integer trains) {
+    private static final String ANY = "any";
+
+    /** Else only workouts of the sports that are trained here are looked through. */
+    boolean namesASport() {
+        return !isEmpty(sport);
+    }
+
     boolean finds(Shelf shelf) {
         Shelved kept = shelf.kept();
         return kept.archived() == "archived".equals(whose)
                 && whoseFits(kept)
-                && (isEmpty(sport) || kept.workout().sport().key().equals(sport))
+                && (isEmpty(sport)
+                        || sport.equals(ANY)
+                        || kept.workout().sport().key().equals(sport))
                 && (isEmpty(tag) || kept.tags().contains(tag))
                 && (from == null || shelf.seconds() != null && shelf.seconds() >= from * 60)
                 && (to == null || shelf.seconds() != null && shelf.seconds() <= to * 60)

@@ -73,6 +73,9 @@ class WorkoutController {
         Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
         Zones zones = thresholds.zonesOf(page.athlete()).on(page.today());
         List<Shelf> all = workouts.everything(viewer).stream()
+                .filter(kept -> search.namesASport()
+                        || kept.isOwn()
+                        || page.athlete().trains(kept.workout().sport()))
                 .map(kept -> shelves.of(kept, zones))
                 .toList();
         List<Shelf> found = all.stream().filter(search::finds).toList();

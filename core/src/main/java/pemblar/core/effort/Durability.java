@@ -8,7 +8,7 @@ package pemblar.core.effort;
  */
 public record Durability(double fresh, double after) {
     /** Under this share of fresh nobody went all-out: what was seen says nothing about what is there. */
-    private static final double TRIED = 0.8;
+    private static final double TRIED = 0.85;
 
     /**
      * What is left of the fresh effort, a fraction; NaN when either is not known. What is higher after counts as all of

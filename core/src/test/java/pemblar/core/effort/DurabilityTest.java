@@ -17,6 +17,7 @@ class DurabilityTest {
     @Test
     void anEasyHourAfterWorkSaysNothingAboutWhatIsThere() {
         assertFalse(new Durability(300, 200).isTried());
+        assertFalse(new Durability(280, 224).isTried(), "a steady ride at 80 % is no test");
         assertFalse(new Durability(300, Double.NaN).isTried());
         assertFalse(new Durability(Double.NaN, 200).isTried());
     }
