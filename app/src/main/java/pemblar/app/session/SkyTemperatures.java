@@ -18,13 +18,13 @@ import pemblar.app.sky.SkyHour;
 import pemblar.app.sky.SkyService;
 
 /**
- * Gives recordings without a temperature the sky's, so that heat counts in the aerobic trend. The service is asked
- * outside of any transaction, and a service that is away leaves all as it is until the next time.
+ * Gives recordings without a temperature the sky’s, a few a minute, so that heat counts in the aerobic trend. The
+ * service is asked outside of any transaction, and a service that is away leaves all as it is until the next time.
  */
 @Component
 public class SkyTemperatures {
     private static final int DAYS = 400;
-    private static final int MOST_AN_ATHLETE = 100;
+    private static final int MOST_AN_ATHLETE = 10;
     private final SkyService sky;
     private final AerobicStore pieces;
     private final RecordingRepository recordings;
@@ -75,7 +75,7 @@ public class SkyTemperatures {
     static class Filling {
         @Bean
         RecurringTask<Void> fillFromSky(ObjectProvider<SkyTemperatures> temperatures) {
-            return Tasks.recurring("sky-temperatures", FixedDelay.ofMinutes(10))
+            return Tasks.recurring("sky-temperatures", FixedDelay.ofMinutes(1))
                     .execute((instance, context) -> temperatures.getObject().fill());
         }
     }
