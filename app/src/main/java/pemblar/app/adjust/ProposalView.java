@@ -37,6 +37,11 @@ record ProposalView(
     record Tick(double at, String text) {}
 
     static ProposalView of(Open open, Shown shown, Set<Integer> on, Trend trend) {
+        return of(open, shown, on, trend, open.morning());
+    }
+
+    /** @param morning which morning the figures are about, in words */
+    static ProposalView of(Open open, Shown shown, Set<Integer> on, Trend trend, String morning) {
         List<Change> chosen = AdjustService.chosen(shown, on);
         Proposal preview = Adjusting.preview(open.situation(), shown.proposal().trigger(), chosen);
         List<Switch> switches = new ArrayList<>();
@@ -44,18 +49,19 @@ record ProposalView(
             switches.add(new Switch(i, shown.lines().get(i), on == null || on.contains(i)));
         List<Double> leave = Adjusting.line(open.situation(), List.of());
         List<Double> take = Adjusting.line(open.situation(), chosen);
+        int days = Math.max(leave.size(), take.size()); // an A event that moves ends its line on another day
         double low = Math.floor(Math.min(min(leave), min(take)) - 1);
         double high = Math.ceil(Math.max(max(leave), max(take)) + 1);
         return new ProposalView(
                 switches,
                 ChangedDay.all(open, chosen, trend.today()),
-                path(leave, low, high),
-                path(take, low, high),
+                path(leave, days, low, high),
+                path(take, days, low, high),
                 ticks(low, high),
-                Words.day(trend.today().plusDays(Math.max(1L, leave.size() - 1L))),
+                Words.day(trend.today().plusDays(Math.max(1L, days - 1L))),
                 preview.effect(),
                 shown.leave(),
-                Words.price(preview.effect(), shown.leave(), open.morning()),
+                Words.price(preview.effect(), shown.leave(), morning),
                 Words.broken(preview.breaks(), open.already()),
                 chosen.isEmpty());
     }
@@ -68,14 +74,14 @@ record ProposalView(
         return line.stream().mapToDouble(Double::doubleValue).max().orElse(1);
     }
 
-    private static String path(List<Double> line, double low, double high) {
+    private static String path(List<Double> line, int days, double low, double high) {
         StringBuilder path = new StringBuilder();
         for (int i = 0; i < line.size(); i++)
             path.append(i == 0 ? 'M' : 'L')
                     .append(String.format(
                             Locale.ROOT,
                             "%.1f %.1f",
-                            WIDTH * i / Math.max(1, line.size() - 1),
+                            WIDTH * i / Math.max(1, days - 1),
                             HEIGHT - HEIGHT * (line.get(i) - low) / (high - low)));
         return path.toString();
     }

@@ -73,7 +73,9 @@ class WhatIfController {
             model.addAttribute("morning", AdjustService.morning(open, question.toCore()));
             Shown shown = adjusting.asked(open, question.toCore(), question.words());
             model.addAttribute("touched", shown.proposal().changes().size());
-            model.addAttribute("view", ProposalView.of(open, shown, null, page.trend()));
+            model.addAttribute(
+                    "view",
+                    ProposalView.of(open, shown, null, page.trend(), AdjustService.morning(open, question.toCore())));
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
         }

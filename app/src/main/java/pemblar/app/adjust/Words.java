@@ -45,8 +45,10 @@ final class Words {
         long now = Math.round(leave.chronic());
         long then = Math.round(effect.chronic());
         String chronic = now == then ? "Chronic load stays " + then : "Chronic load " + then + " instead of " + now;
-        return chronic + " " + morning + ", lowest balance on the way " + signed(effect.lowestBalance())
-                + " instead of " + signed(leave.lowestBalance()) + ".";
+        String lowest = signed(effect.lowestBalance());
+        String was = signed(leave.lowestBalance());
+        return chronic + " " + morning + ", lowest balance on the way "
+                + (lowest.equals(was) ? "stays " + lowest : lowest + " instead of " + was) + ".";
     }
 
     static String signed(double value) {

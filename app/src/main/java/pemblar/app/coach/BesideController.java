@@ -31,6 +31,7 @@ class BesideController {
         List<Beside.Choice> choices = beside.choices(viewer);
         if (asked.stream().anyMatch(id -> choices.stream().noneMatch(c -> c.id() == id)))
             throw new NotFoundException("athlete");
+        model.addAttribute("viewer", viewer);
         model.addAttribute("choices", choices);
         model.addAttribute("asked", asked);
         model.addAttribute("hide", hide);
