@@ -67,8 +67,8 @@ public class BoardFilling {
             double load = this.load / block.targetLoad() - 1;
             double hours = block.targetSeconds() > 0 ? (double) seconds / block.targetSeconds() - 1 : 0;
             if (Math.abs(load) <= CLOSE && Math.abs(hours) <= CLOSE) return "";
-            if (load < -CLOSE) return ": the days do not hold more, so " + percent(load) + " of the load is left out";
-            if (load > CLOSE) return ": what stands here is " + percent(load) + " over the block’s load already";
+            if (load < -CLOSE) return ": " + percent(load) + " of the load is left out";
+            if (load > CLOSE) return ": together that is " + percent(load) + " over the block’s load";
             return ": the load is met, in " + percent(hours) + (hours < 0 ? " less time" : " more time");
         }
 

@@ -19,7 +19,7 @@ import pemblar.core.zone.Zones;
 
 /** Workouts of some sports at every length that they can have, with what each takes from an athlete on a day. */
 record FillingLibrary(List<Candidate> candidates, Map<Long, Shelved> byId) {
-    private static final String RACE_LIKE = "Race-like";
+    private static final String RACE_LIKE = "As in the race";
     private static final String OPENERS = "Pre-race";
     private static final String TESTS = "Tests";
     private static final String SPRINTS = "Sprints";

@@ -52,6 +52,11 @@ public record TodaySession(
         };
     }
 
+    /** When the sky is told for: nobody knows the hour of a session without a clock time. */
+    public String skyWhen() {
+        return slab().startMinute() == null ? "At noon" : "At its hour";
+    }
+
     /** The sky at its hour in words; empty when nothing was told. */
     public String skyWords() {
         return sky.isEmpty() ? "" : sky.get(0).words();
