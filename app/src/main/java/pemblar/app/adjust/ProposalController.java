@@ -95,7 +95,8 @@ class ProposalController {
             flash.addFlashAttribute(
                     "carriedWords",
                     "Here is the plan with it: " + carried.title()
-                            + ". What it moved or changed is outlined twice. Change what you like; Undo takes it all back.");
+                            + ". What it moved or changed is outlined twice. Change what you like; "
+                            + "Undo takes it all back.");
             return "redirect:/a/" + athleteId + "/board" + (carried.first() == null ? "" : "?from=" + carried.first());
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());

@@ -6,8 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -21,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Download;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.core.strength.Prescription;
@@ -61,21 +60,17 @@ class StrengthExchangeController {
         pages.athlete(athleteId, viewer);
         StrengthLibrary.Kept kept = library.require(viewer, id);
         return switch (form) {
-            case "json" -> sent(kept, form, MediaType.APPLICATION_JSON, StrengthJson.write(workout(kept)));
-            case "txt" -> sent(kept, form, new MediaType("text", "plain", StandardCharsets.UTF_8), kept.text());
+            case "json" ->
+                Download.of(kept.title(), form, MediaType.APPLICATION_JSON, bytes(StrengthJson.write(workout(kept))));
+            case "txt" ->
+                Download.of(
+                        kept.title(), form, new MediaType("text", "plain", StandardCharsets.UTF_8), bytes(kept.text()));
             default -> ResponseEntity.notFound().build();
         };
     }
 
-    private static ResponseEntity<byte[]> sent(StrengthLibrary.Kept kept, String form, MediaType type, String body) {
-        String name = kept.title().replaceAll("[^\\p{L}\\p{N}]+", "-") + "." + form;
-        ContentDisposition attachment = ContentDisposition.attachment()
-                .filename(name, StandardCharsets.UTF_8)
-                .build();
-        return ResponseEntity.ok()
-                .contentType(type)
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
-                .body(body.getBytes(StandardCharsets.UTF_8));
+    private static byte[] bytes(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
     }
 
     /** A set to be ticked with a pencil. @param load what is on the bar, in words */

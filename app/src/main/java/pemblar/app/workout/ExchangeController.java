@@ -6,8 +6,6 @@ import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -22,6 +20,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Download;
 import pemblar.app.frame.Viewer;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.workout.Forecast;
@@ -63,21 +62,21 @@ class ExchangeController {
         Shelved kept = workouts.require(id, viewer);
         return switch (form) {
             case "fit" ->
-                sent(
-                        kept,
+                Download.of(
+                        kept.title(),
                         form,
                         MediaType.APPLICATION_OCTET_STREAM,
                         FitWorkouts.of(kept.title(), kept.workout(), zones(athlete))
                                 .write(SERIAL, clock.instant()));
             case "json" ->
-                sent(
-                        kept,
+                Download.of(
+                        kept.title(),
                         form,
                         MediaType.APPLICATION_JSON,
                         WorkoutJson.write(kept.workout()).getBytes(StandardCharsets.UTF_8));
             case "txt" ->
-                sent(
-                        kept,
+                Download.of(
+                        kept.title(),
                         form,
                         new MediaType("text", "plain", StandardCharsets.UTF_8),
                         ShorthandText.of(kept.workout()).getBytes(StandardCharsets.UTF_8));
@@ -87,19 +86,6 @@ class ExchangeController {
 
     private Zones zones(Athlete athlete) {
         return thresholds.zonesOf(athlete).on(athlete.dayOf(clock.instant()));
-    }
-
-    private static ResponseEntity<byte[]> sent(Shelved kept, String form, MediaType type, byte[] bytes) {
-        String name = kept.title().replaceAll("[^\\p{L}\\p{N}]+", "-") + "." + form;
-        return ResponseEntity.ok()
-                .contentType(type)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(name, StandardCharsets.UTF_8)
-                                .build()
-                                .toString())
-                .body(bytes);
     }
 
     /** One page for the handlebar or the pocket. */
