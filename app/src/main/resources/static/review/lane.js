@@ -52,11 +52,12 @@ function paceTicks(low, high, height, metres) {
 }
 
 export class Lane {
-  constructor(raw, paceMetres) {
+  constructor(raw, {paceMetres, decimal}) {
     Object.assign(this, {key: raw.key, name: raw.name, unit: raw.unit, role: raw.role, band: raw.band});
     this.paceMetres = paceMetres;
+    this.decimal = decimal;
     this.pace = raw.band === 'pace' && paceMetres > 0;
-    this.factor = raw.band === 'pace' && !this.pace ? 3.6 : 1;
+    this.factor = raw.band === 'pace' && !this.pace ? raw.factor : 1;
     this.raw = decode(raw.deltas, raw.scale);
     this.values = this.raw;
     this.fine = raw.scale > 1;
@@ -93,11 +94,8 @@ export class Lane {
     if (Number.isNaN(value) || value === undefined) return '–';
     if (this.pace) return value > 0.2 ? clock(this.paceMetres / value) : '–';
     if (this.key === 'remaining') return clock(value * 60);
-    return Math.abs(value) < 10 && this.fine
-      ? value.toFixed(2)
-      : this.role === 'reserve' || this.band === 'pace'
-        ? value.toFixed(1)
-        : String(Math.round(value));
+    const digits = Math.abs(value) < 10 && this.fine ? 2 : this.role === 'reserve' || this.band === 'pace' ? 1 : 0;
+    return value.toFixed(digits).replace('.', this.decimal);
   }
 
   element(label, right, height) {

@@ -82,19 +82,23 @@ const redraw = () => {
   frame ||= requestAnimationFrame(draw);
 };
 
+const distance = (metres, digits) =>
+  `${(metres / data.lengthMetres).toFixed(digits).replace('.', data.decimal)} ${data.length}`;
+
 function axis() {
   const svg = document.getElementById('lane-axis'),
     width = plotWidth();
   const byMetres = state.view.axis === 'distance' && data.metres;
   const a = byMetres ? data.metres[state.from] : state.from,
     b = byMetres ? data.metres[Math.min(data.seconds - 1, state.to - 1)] : state.to;
+  const unit = data.lengthMetres;
   const step = byMetres
-    ? tickStep((b - a) / 7, [50, 100, 200, 500, 1000, 2000, 5000, 10000, 20000, 50000])
+    ? unit * tickStep((b - a) / unit / 7, [0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50])
     : tickStep((b - a) / 8, [1, 2, 5, 10, 15, 30, 60, 120, 300, 600, 900, 1800, 3600, 7200]);
   let marks = '';
   for (let v = Math.ceil(a / step) * step; v <= b; v += step) {
     const x = LABEL + ((v - a) / Math.max(1, b - a)) * width;
-    const label = byMetres ? `${(v / 1000).toFixed(step < 1000 ? 2 : 0)} km` : clock(v);
+    const label = byMetres ? distance(v, step < unit ? 2 : 0) : clock(v);
     marks += `<line x1="${x}" x2="${x}" y1="0" y2="4"/><text x="${x}" y="17" text-anchor="middle">${label}</text>`;
   }
   svg.innerHTML = marks;
@@ -118,7 +122,7 @@ function place() {
     state.at === null
       ? ''
       : clock(state.at) +
-        (data.metres ? ` · ${(data.metres[Math.min(data.seconds - 1, state.at)] / 1000).toFixed(2)} km` : '');
+        (data.metres ? ` · ${distance(data.metres[Math.min(data.seconds - 1, state.at)], 2)}` : '');
   for (const lane of shownLanes()) lane.readout(state.at);
   route();
 }
@@ -399,7 +403,7 @@ async function start() {
   data = await answer.json();
   data.metres = data.metres ? decode(data.metres, 1, true) : null;
   if (!data.metres) document.getElementById('lane-by').querySelector('[value=distance]').disabled = true;
-  lanes = data.lanes.map(raw => new Lane(raw, data.paceMetres));
+  lanes = data.lanes.map(raw => new Lane(raw, data));
   const keys = lanes.map(l => l.key),
     kept = data.view;
   state.view = kept ?? {

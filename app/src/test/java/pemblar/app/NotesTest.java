@@ -119,4 +119,58 @@ class NotesTest {
         assertThat(sql.queryForObject("select count(*) from note where athlete_id = ?", Long.class, id))
                 .isZero();
     }
+
+    private static final byte[] PNG = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1a, '\n', 0, 0};
+
+    @Test
+    void aPictureStandsBesideItsNoteForThoseWhoSeeIt() {
+        athlete.upload(base + "/notes?body=My%20position", "file", Map.of("position.png", PNG));
+        long file = sql.queryForObject("select max(id) from note_file where athlete_id = ?", Long.class, id);
+        String address = base + "/notes/" + newest() + "/files/" + file;
+        assertThat(coach.get(base + "/notes").body()).contains("My position").contains(address);
+        assertThat(coach.bytes(address)).isEqualTo(PNG);
+        var answer = coach.get(address);
+        assertThat(answer.headers().firstValue("Content-Type")).contains("image/png");
+        assertThat(answer.headers().firstValue("X-Content-Type-Options")).contains("nosniff");
+        assertThat(answer.headers().allValues("Content-Security-Policy"))
+                .anyMatch(policy -> policy.contains("sandbox"));
+        Person stranger = new Person(Running.ADDRESS).signUp("stranger" + people + ".files@pemblar.example", "ride");
+        assertThat(stranger.get(address).statusCode()).isEqualTo(404);
+        athlete.post(base + "/notes/" + newest() + "/take-away", Map.of());
+        assertThat(athlete.get(address).statusCode()).isEqualTo(404);
+        assertThat(sql.queryForObject("select count(*) from note_file where id = ?", Integer.class, file))
+                .isZero();
+    }
+
+    /** What is refused leaves no note without its file. */
+    @Test
+    void aFileThatIsNoPictureIsRefusedWithItsNote() {
+        int before = sql.queryForObject("select count(*) from note where athlete_id = ?", Integer.class, id);
+        String said = athlete.upload(base + "/notes?body=Look", "file", Map.of("x.png", "<svg/>".getBytes()))
+                .body();
+        assertThat(said).contains("is no picture").contains("Look");
+        assertThat(sql.queryForObject("select count(*) from note where athlete_id = ?", Integer.class, id))
+                .isEqualTo(before);
+    }
+
+    @Test
+    void aNoteStandsOnAStep() {
+        long session = sql.queryForObject(
+                "insert into session (athlete_id, day, sport, title, structure, planned_silhouette) select ?, ?,"
+                        + " 'RIDE', 'Steps', structure, '' from session where structure is not null limit 1"
+                        + " returning id",
+                Long.class,
+                id,
+                TODAY.plusDays(1));
+        String page = base + "/sessions/" + session;
+        String body = athlete.get(page).body();
+        String shown = body.replaceAll("(?s).*<select name=\"part\">.*?<option value=\"([^\"]+)\".*", "$1");
+        String part = shown.replace("&gt;", ">").replace("&quot;", "\"");
+        coach.get(page);
+        coach.post(page + "/notes", Map.of("body", "Easy here", "part", part));
+        assertThat(sql.queryForObject("select part from note where id = ?", String.class, newest()))
+                .isNotBlank();
+        assertThat(athlete.get(page).body()).contains("on " + shown);
+        assertThat(athlete.get(base + "/notes").body()).contains("on " + shown);
+    }
 }

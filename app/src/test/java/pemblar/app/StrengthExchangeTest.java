@@ -92,7 +92,7 @@ class StrengthExchangeTest {
         for (String shared : new String[] {"true", "false"}) {
             Map<String, String> own = new java.util.HashMap<>(form);
             own.put("name", shared.equals("true") ? "fence press" : "secret press");
-            own.put("shared", shared);
+            own.put("sharedWith", shared.equals("true") ? "all" : "");
             coach.post(base + "/strength/exercises", own);
         }
         assertThat(person.get(base + "/strength/maxima").body())
@@ -104,5 +104,51 @@ class StrengthExchangeTest {
         assertThat(coach.post(base + "/strength/exercises", bad).body()).contains("Link: enter an address");
         sql.update("delete from coaching where athlete_id = ?", athlete);
         assertThat(person.get(base + "/strength/maxima").body()).doesNotContain("fence press");
+    }
+
+    @Test
+    void anExerciseCanBeForAGroupAndWordsOfOnesOwnForOneThatShips() {
+        Person coach = new Person(Running.ADDRESS).signUp("group.coach@pemblar.example", "coach");
+        long coachId =
+                sql.queryForObject("select id from account where email = 'group.coach@pemblar.example'", Long.class);
+        long athlete = Long.parseLong(base.replaceAll("\\D", ""));
+        Running.APPLICATION.getBean(pemblar.app.athlete.CoachingService.class).begin(athlete, coachId, true);
+        for (String name : new String[] {"in it", "not in it"})
+            sql.update("insert into coach_group (account_id, name) values (?, ?)", coachId, name);
+        long group = sql.queryForObject("select id from coach_group where name = 'in it'", Long.class);
+        long other = sql.queryForObject("select id from coach_group where name = 'not in it'", Long.class);
+        sql.update("insert into group_member values (?, ?)", group, athlete);
+        coach.get(base + "/strength/maxima");
+        for (long with : new long[] {group, other})
+            coach.post(
+                    base + "/strength/exercises",
+                    Map.of(
+                            "name",
+                            with == group ? "gate press" : "wall press",
+                            "movement",
+                            "push",
+                            "loaded",
+                            "bar",
+                            "sharedWith",
+                            String.valueOf(with)));
+        assertThat(person.get(base + "/strength/maxima").body())
+                .contains("gate press")
+                .doesNotContain("wall press");
+        Map<String, String> foreign =
+                Map.of("name", "far press", "movement", "push", "loaded", "bar", "sharedWith", String.valueOf(group));
+        assertThat(person.post(base + "/strength/exercises", foreign).body()).contains("choose one of your groups");
+        Map<String, String> words =
+                Map.of("name", "Back Squat", "movement", "push", "loaded", "held", "cue", "knees out");
+        assertThat(person.post(base + "/strength/exercises", words).body()).contains("“knees out”");
+        assertThat(sql.queryForObject(
+                        "select movement || ', ' || loaded from own_exercise where name = 'back squat'", String.class))
+                .isEqualTo("squat, bar");
+        assertThat(person.post(base + "/strength/exercises/remove", Map.of("name", "back squat"))
+                        .body())
+                .contains("off your list");
+        assertThat(person.post(base + "/strength/exercises/remove", Map.of("name", "gate press"))
+                        .statusCode())
+                .isEqualTo(404);
+        sql.update("delete from coaching where athlete_id = ?", athlete);
     }
 }

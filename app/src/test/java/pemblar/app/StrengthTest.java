@@ -246,4 +246,38 @@ class StrengthTest {
         String own = stranger.get("/").uri().getPath().replaceAll("/today$", "");
         assertThat(stranger.get(own + "/strength/sets").body()).contains("No set was logged");
     }
+
+    /** Sets that are logged keep to their exercise when another goes, and nothing that was lifted is lost. */
+    @Test
+    @Order(20)
+    void exercisesComeAndGoOnTheFloor() {
+        post("/strength", Map.of("title", "Gym", "text", TEXT, "put", "1", "day", TODAY.toString()));
+        long gym = sql.queryForObject("select max(id) from session where athlete_id = ?", Long.class, athlete);
+        String floor = "/sessions/" + gym + "/floor";
+        String place = "select place || ' ' || client_key from strength_set where session_id = ?";
+        post(floor + "/set", set("p5-bench press", "5", "bench press", "40"));
+        assertThat(post(floor + "/drop", Map.of("exercise", "split squat"))).contains("Without split squat this time");
+        assertThat(sql.queryForList(place, String.class, gym)).containsExactly("3 p3-bench press");
+        assertThat(post(floor + "/drop", Map.of("exercise", "bench press"))).contains("are logged; remove them first");
+        assertThat(post(floor + "/add", Map.of("line", "plank 3 x 45s"))).contains("Added at the end: plank 3 x 45s");
+        assertThat(post(floor + "/add", Map.of("line", "plank 2 x 30s"))).contains("is there already");
+        assertThat(post(floor + "/add", Map.of("line", "plank x heavy"))).contains("line 1");
+        assertThat(person.get(base + floor).body())
+                .contains(">plank</h2>")
+                .doesNotContain(">split squat</h2>")
+                .contains("40 × 5");
+        post(floor + "/notes", Map.of("exercise", "plank", "body", "no free mat"));
+        assertThat(person.get(base + floor).body()).contains("no free mat");
+        assertThat(person.get(base + "/notes").body()).contains("on plank");
+        String review = person.get(base + "/sessions/" + gym).body();
+        assertThat(review)
+                .contains("3 x 5 at 80%")
+                .contains("82.5 kg × 5 (3 sets)")
+                .contains("40 × 5")
+                .doesNotContain("but no steps yet");
+    }
+
+    private static Map<String, String> set(String key, String place, String exercise, String load) {
+        return Map.of("key", key, "place", place, "exercise", exercise, "load", load, "repetitions", "5");
+    }
 }

@@ -33,8 +33,8 @@ class TemplateTest {
         oda.get("/a/1/templates");
         LocalDate from = TODAY.plusDays(1);
         List<LocalDate> planned = SQL.queryForList(
-                "select day from session where athlete_id = 1 and structure is not null and day between ? and "
-                        + "? order by day, id",
+                "select day from session where athlete_id = 1 and coalesce(structure::text, strength) is not null"
+                        + " and day between ? and ? order by day, id",
                 LocalDate.class,
                 from,
                 from.plusDays(8));
@@ -105,5 +105,30 @@ class TemplateTest {
                                 "Backwards"))
                 .body()
                 .contains("last day after the first"));
+    }
+
+    /** A week with strength in it is kept whole, and its loads follow the maxima of whoever it is put for. */
+    @Test
+    void strengthIsPartOfATemplate() {
+        Person oda = Person.demo("oda");
+        oda.get("/a/1/templates");
+        LocalDate day = SQL.queryForObject(
+                "select min(day) from session where athlete_id = 1 and strength is not null and done_seconds is null"
+                        + " and day > ?",
+                LocalDate.class,
+                TODAY);
+        oda.post("/a/1/templates", Map.of("from", day.toString(), "to", day.toString(), "title", "Lifting day"));
+        long template = SQL.queryForObject("select max(id) from template", Long.class);
+        long before = newest();
+        String start = TODAY.plusDays(120).toString();
+        oda.post("/a/2/templates/" + template + "/put", Map.of("how", "FROM", "day", start));
+        String put = "select count(*) from session where athlete_id = 2 and id > ? and strength is not null and sport ="
+                + " 'STRENGTH' and planned_seconds > 0 and planned_load > 0 and planned_silhouette <> ''";
+        assertEquals(1, SQL.queryForObject(put, Integer.class, before));
+        assertTrue(oda.get("/a/2/board?from=" + start).body().contains("Upper body and trunk")
+                || oda.get("/a/2/board?from=" + start).body().contains("Legs, heavy"));
+        oda.post("/a/2/undo", Map.of());
+        assertEquals(0, SQL.queryForObject(put, Integer.class, before));
+        oda.post("/a/1/templates/" + template + "/delete", Map.of());
     }
 }

@@ -1,7 +1,13 @@
 package pemblar.app.account;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -10,9 +16,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Limits;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Shown;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 
 /** One's own account: password, address, where one is signed in; and the way back for who forgot the password. */
@@ -22,8 +31,10 @@ class DoorController {
     private final SignIns signIns;
     private final AthleteService athletes;
     private final Limits limits;
+    private final InstantSource clock;
 
-    DoorController(DoorService door, SignIns signIns, AthleteService athletes, Limits limits) {
+    DoorController(DoorService door, SignIns signIns, AthleteService athletes, Limits limits, InstantSource clock) {
+        this.clock = clock;
         this.athletes = athletes;
         this.door = door;
         this.signIns = signIns;
@@ -42,7 +53,47 @@ class DoorController {
         model.addAttribute("ownAthlete", athletes.own(viewer).orElse(null));
         model.addAttribute("address", address);
         model.addAttribute("signIns", signIns.of(address, here(request)));
+        units(model);
+        athletes.own(viewer).ifPresent(id -> zones(athletes.require(id, viewer), model));
         return "account/account";
+    }
+
+    private static void units(Model model) {
+        Units units = Units.mine();
+        model.addAttribute("lengths", choices(Units.Length.values(), Units.Length::words));
+        model.addAttribute("masses", choices(Units.Mass.values(), Units.Mass::words));
+        model.addAttribute("temperatures", choices(Units.Temperature.values(), Units.Temperature::words));
+        model.addAttribute("decimals", choices(Units.Decimal.values(), Units.Decimal::words));
+        model.addAttribute("weekStarts", choices(PreferenceController.WEEK_STARTS, Shown::titled));
+        model.addAttribute("themes", choices(Units.Theme.values(), Units.Theme::words));
+        model.addAttribute(
+                "chosen",
+                Stream.of(
+                                units.length(),
+                                units.mass(),
+                                units.temperature(),
+                                units.decimal(),
+                                units.weekStart(),
+                                units.theme())
+                        .map(Enum::name)
+                        .toList());
+    }
+
+    /** One of a list to choose from. */
+    record Choice(String value, String words) {}
+
+    private static <E extends Enum<E>> List<Choice> choices(E[] all, Function<E, String> words) {
+        return Arrays.stream(all)
+                .map(one -> new Choice(one.name(), words.apply(one)))
+                .toList();
+    }
+
+    private void zones(Athlete athlete, Model model) {
+        LocalDate today = athlete.dayOf(clock.instant());
+        model.addAttribute("zones", AthleteService.ZONES);
+        model.addAttribute("zone", athlete.zones().on(today).getId());
+        model.addAttribute("since", athlete.zones().since());
+        model.addAttribute("today", today);
     }
 
     @PostMapping("/account/password")

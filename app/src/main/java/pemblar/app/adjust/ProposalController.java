@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.adjust.AdjustService.Open;
 import pemblar.app.frame.Typed;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.PlanService;
@@ -59,8 +60,15 @@ class ProposalController {
         model.addAttribute("learning", adjusting.answered(page.athlete(), page.trend()));
         model.addAttribute("coached", adjusting.hasCoach(athleteId, viewer));
         model.addAttribute("coaching", adjusting.isCoaching(athleteId, viewer));
+        Limits held = limits.of(athleteId, plan.held(page.athlete()).settings());
+        Units units = Units.mine();
+        model.addAttribute("limits", held);
+        model.addAttribute("hottestLabel", "Not outdoors above, " + units.temperatureUnit() + " (empty: no limit)");
         model.addAttribute(
-                "limits", limits.of(athleteId, plan.held(page.athlete()).settings()));
+                "hottest",
+                held.highestCelsius() == null
+                        ? ""
+                        : String.valueOf(Math.round(units.temperature(held.highestCelsius()))));
         model.addAttribute("kinds", Away.Kind.values());
         return "adjust/proposals";
     }
@@ -190,7 +198,7 @@ class ProposalController {
                                     0),
                             Typed.number("Hours between hard sessions", typed.get("spacingHours"), 0, 96),
                             Typed.number("Hours a day", typed.get("hoursPerDay"), 0.5, 24),
-                            highest.isEmpty() ? null : (Double) Typed.number("Hottest", highest, 0, 60),
+                            highest.isEmpty() ? null : (Double) Units.mine().celsius("Hottest", highest, 0, 60),
                             ice,
                             decides));
             return "The limits hold from now on.";

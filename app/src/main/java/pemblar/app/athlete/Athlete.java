@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.ZonedDateTime;
 import java.util.List;
 import pemblar.app.frame.OfAthlete;
 import pemblar.core.load.LoadTrend;
@@ -11,7 +12,7 @@ import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
 /**
- * An athlete as other features see one. Days are local to {@code zone}.
+ * An athlete as other features see one. Days are local to the zone in which they are lived.
  *
  * @param sports what is trained, the first one first; never empty
  * @param draftsSeen whether the person who asks sees what a coach has not shared yet: another who may plan
@@ -22,14 +23,14 @@ public record Athlete(
         String name,
         List<Sport> sports,
         Sex sex,
-        ZoneId zone,
+        LivedZones zones,
         LoadTrend.Settings trend,
         boolean draftsSeen,
         LocalDate sharedUntil)
         implements OfAthlete {
     /** As the athlete sees the plan. */
     public Athlete(long id, String name, List<Sport> sports, Sex sex, ZoneId zone, LoadTrend.Settings trend) {
-        this(id, name, sports, sex, zone, trend, false, null);
+        this(id, name, sports, sex, LivedZones.in(zone), trend, false, null);
     }
 
     public Athlete {
@@ -39,7 +40,7 @@ public record Athlete(
 
     /** The same for somebody who sees drafts, or does not. */
     public Athlete seeingDrafts(boolean seen) {
-        return new Athlete(id, name, sports, sex, zone, trend, seen, sharedUntil);
+        return new Athlete(id, name, sports, sex, zones, trend, seen, sharedUntil);
     }
 
     /** What the athlete trains first: the sport that stands where nobody chose one. */
@@ -64,18 +65,28 @@ public record Athlete(
         return id;
     }
 
+    /** The zone in which a day is lived. */
+    public ZoneId zoneOn(LocalDate day) {
+        return zones.on(day);
+    }
+
+    /** A moment by the clock that the athlete lived by then. */
+    public ZonedDateTime local(Instant instant) {
+        return instant.atZone(zones.at(instant));
+    }
+
     /**
      * The instant of a local day and minute: 17:30 stays 17:30 on days on which the clocks change. A time that the
      * clocks skip is the one an hour later.
      */
     public Instant at(LocalDate day, int minute) {
-        return day.plusDays(Math.floorDiv(minute, 1440))
-                .atTime(LocalTime.ofSecondOfDay(Math.floorMod(minute, 1440) * 60L))
-                .atZone(zone)
+        LocalDate on = day.plusDays(Math.floorDiv(minute, 1440));
+        return on.atTime(LocalTime.ofSecondOfDay(Math.floorMod(minute, 1440) * 60L))
+                .atZone(zones.on(on))
                 .toInstant();
     }
 
     public LocalDate dayOf(Instant instant) {
-        return LocalDate.ofInstant(instant, zone);
+        return local(instant).toLocalDate();
     }
 }

@@ -32,6 +32,7 @@ class AthleteRow {
     Sex sex;
 
     String timeZone;
+    String zonesSince = "";
     double acuteDays = LoadTrend.Settings.DEFAULT.acuteDays();
     double chronicDays = LoadTrend.Settings.DEFAULT.chronicDays();
     Double startChronic;
@@ -63,7 +64,7 @@ class AthleteRow {
                 name,
                 trained(),
                 sex,
-                ZoneId.of(timeZone),
+                LivedZones.read(timeZone, zonesSince),
                 new LoadTrend.Settings(acuteDays, chronicDays, start, start),
                 draftsSeen,
                 sharedUntil);

@@ -4,8 +4,11 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.frame.NotFoundException;
@@ -16,6 +19,9 @@ import pemblar.core.threshold.Sex;
 /** Decides who sees which athlete: the person, and coaches whom the person accepted. Every feature asks here. */
 @Service
 public class AthleteService {
+    /** Zones by region and place, as people know them, and UTC. */
+    public static final SortedSet<String> ZONES = zones();
+
     private final AthleteRepository athletes;
     private final CoachingRepository coachings;
 
@@ -73,6 +79,17 @@ public class AthleteService {
                 AthleteRow.text(sports.stream().distinct().toList());
     }
 
+    /** Days from this one on are lived in another zone; those before keep theirs. */
+    @Transactional
+    public void moveTo(long athleteId, Viewer viewer, String zone, LocalDate from) {
+        if (!ZONES.contains(zone)) throw new IllegalArgumentException("Time zone: choose one of the list.");
+        AthleteRow row =
+                athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete"));
+        row.zonesSince = LivedZones.read(row.timeZone, row.zonesSince)
+                .with(ZoneId.of(zone), from)
+                .text();
+    }
+
     @Transactional
     public void setSex(long athleteId, Viewer viewer, Sex sex) {
         athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete")).sex = sex;
@@ -100,6 +117,15 @@ public class AthleteService {
         athletes.findSeen(athleteId, viewer.accountId())
                 .orElseThrow(() -> new NotFoundException("athlete"))
                 .startChronic = loadPerDay;
+    }
+
+    private static SortedSet<String> zones() {
+        SortedSet<String> zones = new TreeSet<>();
+        for (String id : ZoneId.getAvailableZoneIds())
+            if (id.matches("(Africa|America|Antarctica|Asia|Atlantic|Australia|Europe|Indian|Pacific)/.+"))
+                zones.add(id);
+        zones.add("UTC");
+        return Collections.unmodifiableSortedSet(zones);
     }
 
     private static ZoneId zone(String zone) {

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Shown;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.benchunit.LiveUnit;
@@ -248,7 +249,7 @@ class BenchUnitController {
             case TIME -> clock((int) step.endValue());
             case DISTANCE ->
                 step.endValue() >= 2000
-                        ? String.format(Locale.ROOT, "%.1f km", step.endValue() / 1000)
+                        ? Units.mine().distance(step.endValue(), 1)
                         : Math.round(step.endValue()) + " m";
             case HEART_RATE_BELOW -> "until under " + Math.round(step.endValue()) + " bpm";
             case HEART_RATE_ABOVE -> "until over " + Math.round(step.endValue()) + " bpm";

@@ -17,6 +17,7 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.LivedZones;
 import pemblar.app.frame.Viewer;
 import pemblar.app.mail.MailService;
 
@@ -67,17 +68,18 @@ public class AskedStore {
     @Transactional
     public void remind() {
         Instant now = clock.instant();
-        List<Due> asked = sql.sql("select c.athlete_id, k.email, a.time_zone, c.remind_minute, c.reminded_on from "
-                        + "checkin_choice c join athlete a on a.id = c.athlete_id join account k on k.id = "
-                        + "a.account_id where c.remind_minute is not null and (c.reminded_on is null or "
-                        + "c.reminded_on < ?) limit ?")
+        List<Due> asked = sql.sql(
+                        "select c.athlete_id, k.email, a.time_zone, a.zones_since, c.remind_minute, c.reminded_on from "
+                                + "checkin_choice c join athlete a on a.id = c.athlete_id join account k on k.id = "
+                                + "a.account_id where c.remind_minute is not null and (c.reminded_on is null or "
+                                + "c.reminded_on < ?) limit ?")
                 .params(LocalDate.ofInstant(now, ZoneId.of("Pacific/Kiritimati")), MOST_AT_ONCE)
                 .query((rs, i) -> new Due(
                         rs.getLong(1),
                         rs.getString(2),
-                        ZoneId.of(rs.getString(3)),
-                        rs.getInt(4),
-                        rs.getObject(5, LocalDate.class)))
+                        LivedZones.read(rs.getString(3), rs.getString(4)).at(now),
+                        rs.getInt(5),
+                        rs.getObject(6, LocalDate.class)))
                 .list();
         for (Due due : asked) if (due.isDue(now)) remind(due, LocalDate.ofInstant(now, due.zone()));
     }

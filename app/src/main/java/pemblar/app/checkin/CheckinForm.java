@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import pemblar.app.frame.Units;
 import pemblar.core.checkin.BandWords;
 import pemblar.core.checkin.Bands;
 import pemblar.core.checkin.Bands.Verdict;
@@ -92,7 +93,12 @@ public record CheckinForm(LocalDate day, boolean today, Checkin now, List<Bands>
                 ? ""
                 : value == Math.rint(value)
                         ? String.valueOf(value.longValue())
-                        : String.format(Locale.ROOT, "%.1f", value);
+                        : Units.mine().decimal(value, 1);
+    }
+
+    /** In the person's own unit. */
+    public String bodyMass() {
+        return now.bodyMass() == null ? "" : Units.mine().decimal(Units.mine().mass(now.bodyMass()), 1);
     }
 
     public String sleep() {

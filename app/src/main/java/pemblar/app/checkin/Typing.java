@@ -3,6 +3,7 @@ package pemblar.app.checkin;
 import java.time.LocalDate;
 import java.util.Map;
 import pemblar.app.frame.Typed;
+import pemblar.app.frame.Units;
 
 /** A check-in as a form gives it: every field may be empty; a refusal names the field. */
 final class Typing {
@@ -21,7 +22,7 @@ final class Typing {
                 scale(typed, "mood", "Mood"),
                 scale(typed, "stress", "Stress"),
                 scale(typed, "energy", "Energy"),
-                number(typed, "bodyMass", "Body mass", 20, 400),
+                bodyMass(typed),
                 words(typed, "illness", "Illness", LONGEST_WORDS),
                 words(typed, "injury", "Injury", LONGEST_WORDS),
                 words(typed, "note", "Note", LONGEST_NOTE));
@@ -33,6 +34,11 @@ final class Typing {
 
     private static Double number(Map<String, String> typed, String name, String field, double least, double most) {
         return text(typed, name).isEmpty() ? null : (Double) Typed.number(field, text(typed, name), least, most);
+    }
+
+    private static Double bodyMass(Map<String, String> typed) {
+        String mass = text(typed, "bodyMass");
+        return mass.isEmpty() ? null : (Double) Units.mine().kilograms("Body mass", mass, 20, 400);
     }
 
     private static Integer scale(Map<String, String> typed, String name, String field) {

@@ -1,7 +1,6 @@
 package pemblar.app.coach;
 
 import java.time.LocalDate;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -10,6 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Shown;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.TrendService;
@@ -97,10 +97,7 @@ class Beside {
     }
 
     private List<Week> weeks(List<Trend> trends) {
-        LocalDate monday = trends.get(0)
-                .today()
-                .with(TemporalAdjusters.previousOrSame(java.time.DayOfWeek.MONDAY))
-                .minusWeeks(WEEKS - 1L);
+        LocalDate monday = Units.mine().weekOf(trends.get(0).today()).minusWeeks(WEEKS - 1L);
         double longest = Math.max(
                 1,
                 IntStream.range(0, WEEKS)

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Shown;
+import pemblar.app.frame.Units;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
@@ -83,13 +84,13 @@ class FirstLook {
         return switch (quantity.kind()) {
             case THRESHOLD_SPEED -> shown.speed(sport, value);
             case W_PRIME -> shown.kilojoules(value);
-            case BODY_MASS -> shown.decimal(value, 1) + " kg";
+            case BODY_MASS -> shown.kilograms(value);
             default -> shown.whole(value) + " " + quantity.unit();
         };
     }
 
     Hours hours(Athlete athlete, LocalDate today) {
-        LocalDate first = today.minusWeeks(WEEKS - 1L).with(java.time.DayOfWeek.MONDAY);
+        LocalDate first = Units.mine().weekOf(today.minusWeeks(WEEKS - 1L));
         TreeMap<LocalDate, Map<Sport, Double>> weeks = new TreeMap<>();
         for (LocalDate week = first; !week.isAfter(today); week = week.plusWeeks(1))
             weeks.put(week, new EnumMap<>(Sport.class));

@@ -20,12 +20,19 @@ import pemblar.app.session.ScheduleService.Chosen;
 import pemblar.app.session.ScheduleService.Placed;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
+import pemblar.app.session.StrengthFigures;
 import pemblar.app.template.TemplateService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
+import pemblar.core.design.Design;
 import pemblar.core.schedule.Purpose;
+import pemblar.core.strength.StrengthText;
+import pemblar.core.strength.StrengthWorkout;
 import pemblar.core.workout.Forecast;
+import pemblar.core.workout.Workout;
+import pemblar.core.zone.DatedZones;
+import pemblar.core.zone.Zones;
 
 /** What a workout or a template would be for each athlete of a group, on each one's own dates. */
 @Component
@@ -36,6 +43,7 @@ class GroupPlan {
     private final SessionService sessions;
     private final PlanService plan;
     private final ThresholdService thresholds;
+    private final StrengthFigures strength;
     private final InstantSource clock;
 
     GroupPlan(
@@ -44,7 +52,9 @@ class GroupPlan {
             SessionService sessions,
             PlanService plan,
             ThresholdService thresholds,
+            StrengthFigures strength,
             InstantSource clock) {
+        this.strength = strength;
         this.templates = templates;
         this.workouts = workouts;
         this.sessions = sessions;
@@ -137,6 +147,7 @@ class GroupPlan {
                 .collect(Collectors.toSet());
         List<SeasonSettings.Away> away = plan.held(athlete).away();
         Shown shown = new Shown();
+        DatedZones zones = thresholds.zonesOf(athlete);
         Map<LocalDate, List<Slab>> byDay = there.stream().collect(Collectors.groupingBy(Slab::day));
         List<String> clashes = new ArrayList<>();
         for (Placed one : placed) {
@@ -149,8 +160,9 @@ class GroupPlan {
                             + (a.weeklyHours() > 0 ? ", " + shown.plain(a.weeklyHours()) + " h a week left" : "")));
             for (Slab slab : byDay.getOrDefault(one.day(), List.of()))
                 if (slab.done() == null) clashes.add(day + " holds “" + slab.title() + "”");
-            missing(athlete, one).ifPresent(clashes::add);
-            if (isHard(athlete, one))
+            Outcome outcome = outcome(one, zones.on(one.day()));
+            if (outcome.missing() != null) clashes.add(outcome.missing());
+            if (outcome.hard())
                 there.stream()
                         .filter(s -> s.hard()
                                 && Math.abs(s.day().toEpochDay() - one.day().toEpochDay()) == 1)
@@ -160,24 +172,25 @@ class GroupPlan {
         return clashes.stream().distinct().toList();
     }
 
-    /** What is missing for the workout to have its watts, beats or pace. */
-    private Optional<String> missing(Athlete athlete, Placed one) {
-        try {
-            Forecast.of(one.chosen().workout(), thresholds.zonesOf(athlete).on(one.day()));
-            return Optional.empty();
-        } catch (IllegalArgumentException e) {
-            return Optional.of(e.getMessage());
-        }
-    }
+    /** What a workout would be on its day. @param missing what it lacks to have its watts, beats or pace; null: none */
+    private record Outcome(String missing, boolean hard) {}
 
-    private boolean isHard(Athlete athlete, Placed one) {
-        try {
-            Forecast forecast = Forecast.of(
-                    one.chosen().workout(), thresholds.zonesOf(athlete).on(one.day()));
-            Purpose purpose = Purpose.of(forecast, one.chosen().workout().sport());
-            return purpose != null && purpose.isHard();
-        } catch (IllegalArgumentException e) {
-            return false;
-        }
+    private Outcome outcome(Placed one, Zones zones) {
+        return one.chosen().design().answer(new Design.Cases<>() {
+            @Override
+            public Outcome endurance(Workout workout) {
+                try {
+                    Purpose purpose = Purpose.of(Forecast.of(workout, zones), workout.sport());
+                    return new Outcome(null, purpose != null && purpose.isHard());
+                } catch (IllegalArgumentException e) {
+                    return new Outcome(e.getMessage(), false);
+                }
+            }
+
+            @Override
+            public Outcome strength(StrengthWorkout workout) {
+                return new Outcome(null, strength.isHeavyOnLegs(StrengthText.of(workout)));
+            }
+        });
     }
 }

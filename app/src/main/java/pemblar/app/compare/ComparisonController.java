@@ -20,7 +20,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.compare.ComparisonStore.Held;
 import pemblar.app.compare.Content.Derivation;
 import pemblar.app.compare.Content.Line;
-import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.SessionService;
@@ -162,16 +161,15 @@ class ComparisonController {
                     case "show" -> content.change(line, l -> l.shown(true));
                     case "remove" -> content.remove(line);
                     case "group" -> content.change(line, l -> l.in(Content.group(group)));
-                    case "enter" ->
-                        content.change(
-                                line,
-                                l -> l.with(
-                                        Figure.named(column)
-                                                .orElseThrow(() -> new IllegalArgumentException("Choose a quantity."))
-                                                .name(),
-                                        value.isBlank() ? null : (Double) Typed.number("Value", value, -1e6, 1e6)));
+                    case "enter" -> enter(content, line, column, value);
                     default -> throw new IllegalArgumentException("This cannot be done with a repetition.");
                 }));
+    }
+
+    private static Content enter(Content content, int line, String column, String value) {
+        Figure figure = Figure.named(column).orElseThrow(() -> new IllegalArgumentException("Choose a quantity."));
+        Double kept = value.isBlank() ? null : (Double) FigureUnits.kept(figure, value);
+        return content.change(line, l -> l.with(figure.name(), kept));
     }
 
     @PostMapping("/{id}/columns")

@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import pemblar.app.compare.Content.Line;
 import pemblar.app.frame.Shown;
+import pemblar.app.frame.Units;
 import pemblar.core.comparison.ComparisonWords;
 import pemblar.core.comparison.Figure;
 import pemblar.core.comparison.GroupDifference;
@@ -93,7 +94,7 @@ record ComparisonView(
 
     static Column column(Content content, String key) {
         return Figure.named(key)
-                .map(f -> new Column(key, f.word(), f.unit(), false))
+                .map(f -> new Column(key, f.word(), FigureUnits.unit(f), false))
                 .orElseGet(() -> content.derived().stream()
                         .filter(d -> d.name().equals(key))
                         .findFirst()
@@ -122,9 +123,8 @@ record ComparisonView(
         if (!Double.isFinite(value)) return "–";
         if (key.equals("SECONDS")) return Shown.clock(value);
         double size = Math.abs(value);
-        return String.format(
-                        Locale.ROOT, size >= 100 ? "%.0f" : size >= 10 ? "%.1f" : size >= 1 ? "%.2f" : "%.3f", value)
-                .replace('-', '−');
+        int digits = size >= 100 ? 0 : size >= 10 ? 1 : size >= 1 ? 2 : 3;
+        return Units.mine().decimal(value, digits).replace('-', '−');
     }
 
     private static List<Line> counting(Content content) {

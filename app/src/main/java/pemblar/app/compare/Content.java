@@ -70,10 +70,10 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
             figures = Map.copyOf(figures);
         }
 
-        /** By hand before computed; NaN when neither. */
+        /** By hand before computed, in the person's units; NaN when neither. */
         double value(String figure) {
             Double typed = entered.get(figure);
-            return typed != null ? typed : figures.getOrDefault(figure, Double.NaN);
+            return FigureUnits.shown(figure, typed != null ? typed : figures.getOrDefault(figure, Double.NaN));
         }
 
         Line in(String other) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
+import pemblar.app.frame.Shown;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.Effort;
 import pemblar.core.model.PowerDuration;
@@ -163,8 +164,8 @@ record CurveDrawing(
         /** Round paces, closer together where the drawing has room for them. */
         private List<Tick> paceTicks() {
             List<Tick> ticks = new ArrayList<>();
-            double metres = units.sport().speed().paceMetres() > 0
-                    ? units.sport().speed().paceMetres()
+            double metres = Shown.unit(units.sport()).paceMetres() > 0
+                    ? Shown.unit(units.sport()).paceMetres()
                     : 1000;
             double last = -LEAST_ROOM;
             for (int seconds = 5; seconds < 3600; seconds += metres < 500 ? 5 : 15) {

@@ -13,7 +13,7 @@ record CurveUnits(Measure measure, Sport sport, boolean perKilogram) {
 
     /** Behind figures and on the axis. */
     public String unit() {
-        return isSpeed() ? sport.speed().axisUnit() : perKilogram ? "W/kg" : "W";
+        return isSpeed() ? Shown.unit(sport).axisUnit() : perKilogram ? "W/kg" : "W";
     }
 
     public String shown(double value) {

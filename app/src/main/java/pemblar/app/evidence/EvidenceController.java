@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.SessionService;
@@ -268,7 +269,7 @@ class EvidenceController {
                 .ifPresent(s -> typed.putIfAbsent("bpm", String.valueOf(Math.round(s.mean(begin, end)))));
         recording.channel(Channel.DISTANCE).ifPresent(s -> {
             double metres = s.lastBefore(end) - (begin == 0 ? 0 : s.lastBefore(begin));
-            if (metres > 0) typed.putIfAbsent("distance", String.format(java.util.Locale.ROOT, "%.2f", metres / 1000));
+            if (metres > 0) typed.putIfAbsent("distance", Units.mine().distanceFigure(metres, 2));
             String which = metres < SHORT_SWIM ? "short" : "long";
             if (metres > 0 && recording.sport().restsBetween()) {
                 typed.putIfAbsent(which + "Distance", String.valueOf(Math.round(metres)));

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
+import pemblar.app.frame.Shown;
 import pemblar.app.threshold.Amounts;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.DatedValues.Dated;
@@ -212,7 +213,7 @@ record EvidenceDrawing(
         private List<Tick> valueTicks() {
             List<Tick> ticks = new ArrayList<>();
             if (pace) {
-                double metres = paced.sport().speed().paceMetres();
+                double metres = Shown.unit(paced.sport()).paceMetres();
                 double span = metres / lowest - metres / highest;
                 int apart = span < 40 ? 5 : span < 90 ? 10 : 30;
                 for (int seconds = apart * (int) Math.ceil(metres / highest / apart);

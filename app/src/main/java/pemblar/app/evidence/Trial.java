@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
+import pemblar.app.frame.Units;
 import pemblar.core.model.Effort;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Calculation;
@@ -72,7 +73,7 @@ final class Trial {
                 yield answer(x -> Calculators.racePower(sport, watts, seconds, endurance.k()));
             }
             case RACE_BY_PACE -> {
-                double metres = number("distance") * 1000;
+                double metres = number("distance") * Units.mine().lengthMetres();
                 double seconds = seconds("time");
                 if (unread.isEmpty() && metres > 0 && seconds > 0) endurance = exponents.running(metres, seconds);
                 yield answer(x -> Calculators.racePace(
@@ -186,7 +187,7 @@ final class Trial {
                 text("shortDistance") + " m in " + text("shortTime") + ", " + text("longDistance") + " m in "
                         + text("longTime");
             case RACE_BY_POWER -> text("time") + " at " + text("watts") + " W";
-            case RACE_BY_PACE -> text("distance") + " km in " + text("time");
+            case RACE_BY_PACE -> text("distance") + " " + Units.mine().lengthUnit() + " in " + text("time");
             case HEART_RATE_THIRTY -> "mean of the last 20 min " + text("bpm") + " bpm";
             case HEART_RATE_TWENTY -> "mean of 20 min " + text("bpm") + " bpm";
             case BEST_EFFORTS, RESERVE_BELOW_ZERO -> "";

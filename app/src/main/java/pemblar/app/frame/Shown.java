@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import pemblar.core.recording.Channel;
 import pemblar.core.sport.Measure;
+import pemblar.core.sport.SpeedUnit;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.Pace;
 
@@ -50,7 +51,12 @@ public class Shown {
     public String decimal(Number value, int digits) {
         return value == null || !Double.isFinite(value.doubleValue())
                 ? NONE
-                : String.format(Locale.ROOT, "%." + digits + "f", value.doubleValue());
+                : Units.mine().decimal(value.doubleValue(), digits);
+    }
+
+    /** The units of the person who asks, for labels. */
+    public Units units() {
+        return Units.mine();
     }
 
     /** Watts with their unit; only a dash when not known. */
@@ -62,16 +68,43 @@ public class Shown {
     public String signedTenths(Number value) {
         if (value == null || !Double.isFinite(value.doubleValue())) return NONE;
         String digits = decimal(Math.abs(value.doubleValue()), 1);
-        return digits.equals("0.0") ? digits : (value.doubleValue() > 0 ? "+" : "−") + digits;
+        return digits.matches("0[.,]0") ? digits : (value.doubleValue() > 0 ? "+" : "−") + digits;
     }
 
     public String kilometres(Number metres) {
-        return metres == null ? NONE : decimal(metres.doubleValue() / 1000, 1) + " km";
+        return metres == null ? NONE : Units.mine().distance(metres.doubleValue(), 1);
+    }
+
+    public String lengthUnit() {
+        return Units.mine().lengthUnit();
+    }
+
+    /** A label with the unit of distances, as “Distance, km”. */
+    public String inLength(String label) {
+        return Units.mine().inLength(label);
+    }
+
+    /** A label with the unit of masses, as “Empty bar, kg”. */
+    public String inMass(String label) {
+        return Units.mine().inMass(label);
+    }
+
+    /** The same without its unit, for a field. */
+    public String kilometresFigure(Number metres) {
+        return metres == null ? "" : Units.mine().distanceFigure(metres.doubleValue(), 1);
+    }
+
+    public String kilograms(Number kilograms) {
+        return kilograms == null ? NONE : Units.mine().mass(kilograms.doubleValue(), 1);
+    }
+
+    public String celsius(Number celsius) {
+        return celsius == null ? NONE : Units.mine().degrees(celsius.doubleValue());
     }
 
     /**
-     * A speed in m/s as people of the sport read it: minutes per kilometre when running, per 100 m when swimming, else
-     * km/h.
+     * A speed in m/s as the person reads it in a sport: minutes per kilometre or mile when running, per 100 m when
+     * swimming, else km/h or mi/h.
      */
     public String speed(Sport sport, Number speed) {
         return speed == null || !(speed.doubleValue() > 0) ? NONE : speedFigure(sport, speed) + " " + speedUnit(sport);
@@ -82,13 +115,18 @@ public class Shown {
         double value = speed.doubleValue();
         return !(value > 0)
                 ? NONE
-                : sport.speed().isPace()
-                        ? Pace.clock(sport.speed().paceMetres() / value)
-                        : String.format(Locale.ROOT, "%.1f", 3.6 * value);
+                : unit(sport).isPace()
+                        ? Pace.clock(unit(sport).paceMetres() / value)
+                        : Units.mine().decimal(unit(sport).perMetrePerSecond() * value, 1);
     }
 
     public static String speedUnit(Sport sport) {
-        return sport.speed().unit();
+        return unit(sport).unit();
+    }
+
+    /** How a speed of the sport reads for the person who asks. */
+    public static SpeedUnit unit(Sport sport) {
+        return Units.mine().speed(sport);
     }
 
     /** Unit of a measure as people of the sport read it. */
@@ -137,14 +175,9 @@ public class Shown {
         return day == null ? NONE : DAY.format(day);
     }
 
-    /** The day of an instant where somebody lives. */
-    public String instant(java.time.Instant instant, java.time.ZoneId zone) {
-        return instant == null ? NONE : DATE.format(LocalDate.ofInstant(instant, zone));
-    }
-
     /** The day of an instant by the server's reckoning, for people without a zone of their own. */
     public String moment(java.time.Instant instant) {
-        return instant(instant, java.time.ZoneOffset.UTC);
+        return instant == null ? NONE : DATE.format(LocalDate.ofInstant(instant, java.time.ZoneOffset.UTC));
     }
 
     public String date(LocalDate day) {
@@ -164,7 +197,7 @@ public class Shown {
     public String plain(Number value) {
         if (value == null || !Double.isFinite(value.doubleValue())) return NONE;
         double tenths = Math.rint(value.doubleValue() * 10) / 10;
-        return tenths == Math.rint(tenths) ? String.valueOf((long) tenths) : String.valueOf(tenths);
+        return tenths == Math.rint(tenths) ? String.valueOf((long) tenths) : decimal(tenths, 1);
     }
 
     /** A word of the trade for a constant, such as “short intervals”. */

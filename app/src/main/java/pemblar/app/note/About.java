@@ -16,8 +16,20 @@ public sealed interface About {
         return null;
     }
 
-    /** @param second of the original recording; null for the whole session */
-    record OfSession(long id, Integer second) implements About {
+    /** Step or exercise of a session; null for none. */
+    default String part() {
+        return null;
+    }
+
+    /** @param second of the original recording; null for the whole session @param part step or exercise, or null */
+    record OfSession(long id, Integer second, String part) implements About {
+        private static final int LONGEST_PART = 80;
+
+        public OfSession {
+            if (part != null && part.isBlank()) part = null;
+            if (part != null && part.length() > LONGEST_PART) part = part.substring(0, LONGEST_PART);
+        }
+
         @Override
         public String word() {
             return "SESSION";

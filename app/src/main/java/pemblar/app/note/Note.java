@@ -2,11 +2,14 @@ package pemblar.app.note;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 
 /**
  * A note.
  *
  * @param second of the original recording that it is about; null for the whole session
+ * @param part step or exercise of the session; null for the whole
+ * @param files beside it
  * @param own written by the person who reads it; {@code byAthlete} by the athlete, not by a coach
  * @param answers the first note of the thread; null for that itself
  * @param session title of the session that it is about; null for a day, a block or the athlete
@@ -20,6 +23,7 @@ public record Note(
         String session,
         LocalDate day,
         Integer second,
+        String part,
         String body,
         String author,
         Instant writtenAt,
@@ -28,11 +32,22 @@ public record Note(
         Long answers,
         boolean own,
         boolean byAthlete,
-        boolean unread) {
+        boolean unread,
+        List<Attached> files) {
+    /** A picture or a PDF, without its bytes. */
+    public record Attached(long id, String name, boolean picture) {}
+
+    /** The same with what stands beside it. */
+    Note with(List<Attached> beside) {
+        return new Note(
+                id, about, sessionId, session, day, second, part, body, author, writtenAt, editedAt, takenAway, answers,
+                own, byAthlete, unread, beside);
+    }
+
     /** The same with another second, as when the start of a recording is trimmed. */
     public Note at(Integer other) {
         return new Note(
-                id, about, sessionId, session, day, other, body, author, writtenAt, editedAt, takenAway, answers, own,
-                byAthlete, unread);
+                id, about, sessionId, session, day, other, part, body, author, writtenAt, editedAt, takenAway, answers,
+                own, byAthlete, unread, files);
     }
 }

@@ -41,9 +41,11 @@ public class NoteService {
         and (s.id is null or not s.draft or s.recording_id is not null or :drafts) """;
     private final JdbcClient sql;
     private final AthleteService athletes;
+    private final NoteFiles files;
     private final InstantSource clock;
 
-    NoteService(JdbcClient sql, AthleteService athletes, InstantSource clock) {
+    NoteService(JdbcClient sql, AthleteService athletes, NoteFiles files, InstantSource clock) {
+        this.files = files;
         this.sql = sql;
         this.athletes = athletes;
         this.clock = clock;
@@ -66,10 +68,11 @@ public class NoteService {
     @Transactional(readOnly = true)
     public List<Note> ofSession(long athleteId, Viewer viewer, long sessionId) {
         Athlete athlete = athletes.require(athleteId, viewer);
-        return notes(athlete, viewer.accountId(), "and n.session_id = :session order by coalesce(n.second, -1), n.id")
-                .param("session", sessionId)
-                .query(NoteService::note)
-                .list();
+        return files.beside(
+                notes(athlete, viewer.accountId(), "and n.session_id = :session order by coalesce(n.second, -1), n.id")
+                        .param("session", sessionId)
+                        .query(NoteService::note)
+                        .list());
     }
 
     private JdbcClient.StatementSpec notes(Athlete athlete, long accountId, String rest) {
@@ -88,6 +91,7 @@ public class NoteService {
                 rs.getString("title"),
                 rs.getObject("day", LocalDate.class),
                 rs.getObject("second", Integer.class),
+                rs.getString("part"),
                 rs.getString("body"),
                 rs.getString("author"),
                 rs.getTimestamp("written_at").toInstant(),
@@ -98,25 +102,27 @@ public class NoteService {
                 rs.getObject("answers_id", Long.class),
                 rs.getBoolean("own"),
                 rs.getBoolean("by_athlete"),
-                rs.getBoolean("unread") && !gone);
+                rs.getBoolean("unread") && !gone,
+                List.of());
     }
 
     /** Threads in which something was said last first. @param about null for all of them */
     @Transactional(readOnly = true)
     public List<Thread> threads(long athleteId, Viewer viewer, About about) {
         Athlete athlete = athletes.require(athleteId, viewer);
-        List<Note> all = about == null
-                ? notes(athlete, viewer.accountId(), "order by n.id desc limit " + MOST_NOTES)
-                        .query(NoteService::note)
-                        .list()
-                : notes(
-                                athlete,
-                                viewer.accountId(),
-                                "and n.about = :about and n.day is not distinct from cast(:day as date)")
-                        .param("about", about.word())
-                        .param("day", about.day())
-                        .query(NoteService::note)
-                        .list();
+        List<Note> all = files.beside(
+                about == null
+                        ? notes(athlete, viewer.accountId(), "order by n.id desc limit " + MOST_NOTES)
+                                .query(NoteService::note)
+                                .list()
+                        : notes(
+                                        athlete,
+                                        viewer.accountId(),
+                                        "and n.about = :about and n.day is not distinct from cast(:day as date)")
+                                .param("about", about.word())
+                                .param("day", about.day())
+                                .query(NoteService::note)
+                                .list());
         Map<Long, List<Note>> answers = all.stream()
                 .filter(n -> n.answers() != null)
                 .sorted(Comparator.comparingLong(Note::id))
@@ -182,20 +188,36 @@ public class NoteService {
      */
     @SeenSuffices
     @Transactional
-    public void write(long athleteId, Viewer viewer, long sessionId, Integer second, String body) {
-        write(athleteId, viewer, new About.OfSession(sessionId, second), body);
+    public long write(long athleteId, Viewer viewer, long sessionId, Integer second, String body) {
+        return write(athleteId, viewer, new About.OfSession(sessionId, second, null), body);
     }
 
-    /** @throws IllegalArgumentException when it is empty or too long */
+    /** @return its id @throws IllegalArgumentException when it is empty or too long */
     @SeenSuffices
     @Transactional
-    public void write(long athleteId, Viewer viewer, About about, String body) {
+    public long write(long athleteId, Viewer viewer, About about, String body) {
         Athlete athlete = athletes.require(athleteId, viewer);
         if (about.sessionId() != null) require(athlete, about.sessionId());
         if (about.day() != null) Typed.near("Note", about.day(), athlete.dayOf(clock.instant()));
         Integer second = about instanceof About.OfSession session ? session.second() : null;
-        insert(athleteId, viewer, about.word(), about.sessionId(), about.day(), second, checked(body), null);
+        return insert(
+                athleteId,
+                viewer,
+                new Place(about.word(), about.sessionId(), about.day(), second, about.part()),
+                checked(body),
+                null);
     }
+
+    /** Writes with a picture or a PDF beside; both or neither. */
+    @SeenSuffices
+    @Transactional
+    public void write(long athleteId, Viewer viewer, About about, String body, NoteFiles.Given file) {
+        long id = write(athleteId, viewer, about, body);
+        if (file != null) files.attach(athleteId, id, file);
+    }
+
+    /** Where a note stands, as it is stored. */
+    private record Place(String about, Long sessionId, LocalDate day, Integer second, String part) {}
 
     /** Answers a note, in its thread. */
     @SeenSuffices
@@ -208,7 +230,12 @@ public class NoteService {
                 .optional()
                 .orElseThrow(() -> new NotFoundException("note"));
         long first = asked.answers() == null ? asked.id() : asked.answers();
-        insert(athleteId, viewer, asked.about(), asked.sessionId(), asked.day(), asked.second(), checked(body), first);
+        insert(
+                athleteId,
+                viewer,
+                new Place(asked.about(), asked.sessionId(), asked.day(), asked.second(), asked.part()),
+                checked(body),
+                first);
         List<Long> thread = new ArrayList<>(List.of(first));
         thread.addAll(sql.sql("select id from note where answers_id = ?")
                 .param(first)
@@ -217,29 +244,23 @@ public class NoteService {
         read(viewer, athleteId, thread);
     }
 
-    private void insert(
-            long athleteId,
-            Viewer viewer,
-            String about,
-            Long sessionId,
-            LocalDate day,
-            Integer second,
-            String body,
-            Long answers) {
-        sql.sql("insert into note (athlete_id, about, session_id, day, second, body, author_id, author, written_at,"
-                        + " answers_id) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
+    private long insert(long athleteId, Viewer viewer, Place place, String body, Long answers) {
+        return sql.sql("insert into note (athlete_id, about, session_id, day, second, part, body, author_id, author,"
+                        + " written_at, answers_id) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) returning id")
                 .params(
                         athleteId,
-                        about,
-                        sessionId,
-                        day,
-                        second,
+                        place.about(),
+                        place.sessionId(),
+                        place.day(),
+                        place.second(),
+                        place.part(),
                         body,
                         viewer.accountId(),
                         viewer.name(),
                         Timestamp.from(clock.instant()),
                         answers)
-                .update();
+                .query(Long.class)
+                .single();
     }
 
     private static String checked(String body) {
@@ -277,6 +298,18 @@ public class NoteService {
                         + " and taken_away_at is null")
                 .params(Timestamp.from(clock.instant()), noteId, athleteId, viewer.accountId())
                 .update());
+        files.remove(noteId);
+    }
+
+    /** @throws NotFoundException when there is no such file beside a note that this person sees */
+    @Transactional(readOnly = true)
+    public NoteFiles.Given file(long athleteId, Viewer viewer, long noteId, long fileId) {
+        notes(athletes.require(athleteId, viewer), viewer.accountId(), "and n.id = :id")
+                .param("id", noteId)
+                .query(NoteService::note)
+                .optional()
+                .orElseThrow(() -> new NotFoundException("note"));
+        return files.read(athleteId, noteId, fileId);
     }
 
     private static void own(int changed) {

@@ -140,7 +140,7 @@ public class BoardService {
 
     private static BoardRow.Day day(LocalDate date, Around around, int longest) {
         Marked mark = around.marks.get(date);
-        Instant end = date.plusDays(1).atStartOfDay(around.athlete.zone()).toInstant();
+        Instant end = around.athlete.at(date, 1440);
         return new BoardRow.Day(
                 date,
                 date.equals(around.today),

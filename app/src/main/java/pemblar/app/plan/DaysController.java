@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Typed;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.planner.SeasonChanges;
 import pemblar.app.planner.SeasonChanges.Asking;
@@ -143,7 +144,7 @@ class DaysController {
                                 length.isBlank() ? null : (Integer) Typed.seconds("Time", length, 60, 864_000),
                                 kilometres.isBlank()
                                         ? null
-                                        : (Double) (1000 * Typed.number("Distance", kilometres, 0, 2000)),
+                                        : (Double) Units.mine().metres("Distance", kilometres, 0, 2_000_000),
                                 effort.isBlank() ? null : (Double) Typed.number("Effort", effort, 0, 10),
                                 note.strip())));
     }

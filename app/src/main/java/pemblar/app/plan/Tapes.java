@@ -3,7 +3,6 @@ package pemblar.app.plan;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -29,7 +28,7 @@ final class Tapes {
     private Tapes() {}
 
     static BoardRow.Tape of(Block block, List<Slab> slabs, List<Spell> spells, Athlete athlete, UsualStart usual) {
-        Clock clock = new Clock(block.first(), block.days(), athlete.zone());
+        Clock clock = new Clock(block.first(), block.days(), athlete);
         double peak = 0;
         double peakPlace = 0;
         for (Instant now : RollingLoad.bends(spells, clock.start(), clock.end(), 24)) {
@@ -49,21 +48,20 @@ final class Tapes {
     }
 
     /** Days are equally wide, also those of 23 and 25 hours, so that 17:30 stands where 17:30 stands. */
-    private record Clock(LocalDate first, int days, ZoneId zone) {
+    private record Clock(LocalDate first, int days, Athlete athlete) {
         Instant start() {
-            return first.atStartOfDay(zone).toInstant();
+            return athlete.at(first, 0);
         }
 
         Instant end() {
-            return first.plusDays(days).atStartOfDay(zone).toInstant();
+            return athlete.at(first.plusDays(days), 0);
         }
 
         double place(Instant at) {
-            LocalDate day = at.atZone(zone).toLocalDate();
-            Instant begin = day.atStartOfDay(zone).toInstant();
+            LocalDate day = athlete.dayOf(at);
+            Instant begin = athlete.at(day, 0);
             double share = (double) Duration.between(begin, at).toSeconds()
-                    / Duration.between(begin, day.plusDays(1).atStartOfDay(zone).toInstant())
-                            .toSeconds();
+                    / Duration.between(begin, athlete.at(day.plusDays(1), 0)).toSeconds();
             return WIDTH * (ChronoUnit.DAYS.between(first, day) + share) / days;
         }
     }

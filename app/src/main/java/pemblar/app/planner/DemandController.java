@@ -109,9 +109,9 @@ class DemandController {
                 : verdict == Verdict.NOT_TRIED
                         ? "not tried all-out in the last half-year"
                         : d.unit() == Unit.SPEED
-                                ? seconds(sport.speed().paceMetres()
+                                ? seconds(Shown.unit(sport).paceMetres()
                                                 * (1 / answer.check().best() - 1 / d.amount())) + " "
-                                        + sport.speed().unit() + " missing"
+                                        + Shown.unit(sport).unit() + " missing"
                                 : amount(d.unit(), sport, answer.check().missing()) + " missing, "
                                         + shown.percent(answer.check().missing() / d.amount());
         return new Line(
@@ -197,8 +197,8 @@ class DemandController {
     }
 
     private static double speed(Sport sport, String pace) {
-        return sport.speed().paceMetres()
-                / Typed.seconds("Pace " + sport.speed().unit(), pace, 40, 1200);
+        return Shown.unit(sport).paceMetres()
+                / Typed.seconds("Pace " + Shown.unit(sport).unit(), pace, 40, 1200);
     }
 
     private void add(long athleteId, Viewer viewer, long id, Integer revision, EventDemand demand) {

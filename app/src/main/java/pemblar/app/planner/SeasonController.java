@@ -1,7 +1,6 @@
 package pemblar.app.planner;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Typed;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.planner.SeasonChanges.Asking;
 import pemblar.app.planner.SeasonChanges.BlockChange;
@@ -204,7 +204,7 @@ class SeasonController {
         return changed(athleteId, viewer, request, model, () -> {
             Sport of = sport == null ? pages.athlete(athleteId, viewer).first() : sport;
             Double metres =
-                    kilometres.isBlank() ? null : (Double) (1000 * Typed.number("Distance", kilometres, 0.1, 5000));
+                    kilometres.isBlank() ? null : (Double) Units.mine().metres("Distance", kilometres, 100, 5_000_000);
             Integer seconds = time.isBlank() ? null : (Integer) Typed.seconds("Expected time", time, 10, 864_000);
             changes.event(
                     new Asking(athleteId, viewer, revision, replan),
@@ -339,7 +339,7 @@ class SeasonController {
         model.addAttribute("held", held);
         model.addAttribute("setUp", plan.isSetUp(page.athlete()));
         model.addAttribute("kinds", SeasonEvent.Kind.values());
-        model.addAttribute("weekdays", DayOfWeek.values());
+        model.addAttribute("weekdays", Units.mine().weekdays());
     }
 
     private void draw(Pages.Opened page, Held held, LocalDate from, LocalDate to, Model model) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import pemblar.app.frame.Typed;
+import pemblar.app.frame.Units;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.SketchService.Existing;
 import pemblar.core.sport.Sport;
@@ -53,7 +54,7 @@ record SetupAnswers(
             throw new IllegalArgumentException("Event: enter its name, 1 to 80 characters.");
         Double metres = blank(typed, "kilometres")
                 ? null
-                : (Double) (1000 * Typed.number("Distance", typed.get("kilometres"), 0.1, 5000));
+                : (Double) Units.mine().metres("Distance", typed.get("kilometres"), 100, 5_000_000);
         Integer seconds = blank(typed, "time")
                 ? null
                 : (Integer) Typed.seconds("Target time or duration", typed.get("time"), 60, 864_000);
@@ -116,7 +117,7 @@ record SetupAnswers(
     private static Result result(Map<String, String> typed) {
         if (blank(typed, "resultKilometres") && blank(typed, "resultTime")) return null;
         return new Result(
-                1000 * Typed.number("Distance of the recent result", typed.get("resultKilometres"), 0.1, 1000),
+                Units.mine().metres("Distance of the recent result", typed.get("resultKilometres"), 100, 1_000_000),
                 Typed.seconds("Time of the recent result", typed.get("resultTime"), 60, 864_000));
     }
 

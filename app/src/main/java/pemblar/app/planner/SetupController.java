@@ -1,6 +1,5 @@
 package pemblar.app.planner;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -13,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.PlanService;
@@ -70,7 +70,7 @@ class SetupController {
     private static String show(Model model, Map<String, String> typed) {
         model.addAttribute("typed", typed);
         model.addAttribute("kinds", SeasonEvent.Kind.values());
-        model.addAttribute("weekdays", DayOfWeek.values());
+        model.addAttribute("weekdays", Units.mine().weekdays());
         return "planner/setup";
     }
 

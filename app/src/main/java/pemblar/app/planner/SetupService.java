@@ -122,8 +122,10 @@ class SetupService {
                 athlete.name(),
                 athlete.sports(),
                 athlete.sex(),
-                athlete.zone(),
-                new LoadTrend.Settings(settings.acuteDays(), settings.chronicDays(), perDay, perDay));
+                athlete.zones(),
+                new LoadTrend.Settings(settings.acuteDays(), settings.chronicDays(), perDay, perDay),
+                athlete.draftsSeen(),
+                athlete.sharedUntil());
     }
 
     private Held wanted(Athlete athlete, Held held, Trend trend, SetupAnswers answers, LocalDate day) {

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Shown;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.core.aerobic.AerobicTrend;
@@ -47,10 +48,20 @@ class FitnessController {
         boolean run = asked.ownMeasure() == Measure.SPEED;
         AerobicTrend trend = fitness.aerobic(page.athlete(), asked);
         model.addAttribute("run", run);
+        model.addAttribute(
+                "axis",
+                run ? "pace at 70 % of reserve, " + Shown.unit(Sport.RUN).axisUnit() : "power at 70 % of reserve, W");
         model.addAttribute("sport", asked);
         model.addAttribute("told", told);
         model.addAttribute("aerobic", trend);
         model.addAttribute("sentence", sentence(trend, run));
+        String warm = Math.round(AerobicTrend.COOL_CELSIUS) + " °C";
+        model.addAttribute(
+                "leftOut",
+                trend.leftOut().stream()
+                        .map(l -> l.name() + ", "
+                                + l.why().replace(warm, Units.mine().degrees(AerobicTrend.COOL_CELSIUS)))
+                        .toList());
         model.addAttribute("ofSky", fitness.ofSky(page.athlete(), asked));
         model.addAttribute(
                 "costs", trend.costs().stream().map(FitnessController::cost).toList());
@@ -84,9 +95,12 @@ class FitnessController {
     }
 
     private static String cost(AerobicTrend.Cost c) {
-        String reach = String.format(Locale.ROOT, "%.1f ± %.1f %%", Math.abs(c.percent()), (c.high() - c.low()) / 2);
+        Units units = Units.mine();
+        double per = c.name().equals("heat") ? 1 / (units.temperature(1) - units.temperature(0)) : 1;
+        String reach = units.decimal(per * Math.abs(c.percent()), 1) + " ± "
+                + units.decimal(per * (c.high() - c.low()) / 2, 1) + " %";
         String what = c.name().equals("heat")
-                ? "Each degree above 15 °C"
+                ? "Each degree above " + units.degrees(AerobicTrend.COOL_CELSIUS)
                 : c.name().equals("drift")
                         ? "Each hour into a session"
                         : Character.toUpperCase(c.name().charAt(0)) + c.name().substring(1);

@@ -6,7 +6,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.DoubleStream;
+import pemblar.app.frame.Shown;
 import pemblar.core.aerobic.AerobicTrend;
+import pemblar.core.sport.Sport;
 import pemblar.core.workout.Pace;
 
 /**
@@ -68,7 +70,7 @@ record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> value
     }
 
     static String shown(double value, boolean run) {
-        return run ? Pace.clock(1000 / value) + " /km" : Math.round(value) + " W";
+        return run ? Shown.speedFigure(Sport.RUN, value) + " " + Shown.speedUnit(Sport.RUN) : Math.round(value) + " W";
     }
 
     private record Scale(LocalDate first, LocalDate last, double low, double high) {
@@ -90,9 +92,10 @@ record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> value
     private static List<Tick> ticks(Scale scale, boolean run) {
         List<Tick> ticks = new ArrayList<>();
         if (run) {
-            for (int pace = 120; pace < 900; pace += 15)
-                if (1000.0 / pace > scale.low() && 1000.0 / pace < scale.high())
-                    ticks.add(new Tick(scale.y(1000.0 / pace), Pace.clock(pace)));
+            double metres = Shown.unit(Sport.RUN).paceMetres();
+            for (int pace = 120; pace < 1500; pace += 15)
+                if (metres / pace > scale.low() && metres / pace < scale.high())
+                    ticks.add(new Tick(scale.y(metres / pace), Pace.clock(pace)));
             return ticks;
         }
         double step = scale.high() - scale.low() > 100 ? 50 : scale.high() - scale.low() > 40 ? 20 : 10;

@@ -311,21 +311,19 @@ class RangeController {
         List<Item> items = items(page.athlete(), asked.from(), asked.to());
         StringBuilder csv = new StringBuilder("week_from,week_to,hours_all,hours_"
                 + asked.sport().key() + ",rest_days,z1_min,z2_min,z3_min,z4_min,z5_min,z6_min,z7_min\n");
-        for (LocalDate monday = RangeDrawing.monday(asked.from());
-                !monday.isAfter(asked.to());
-                monday = monday.plusWeeks(1)) {
-            LocalDate from = monday.isBefore(asked.from()) ? asked.from() : monday;
-            LocalDate to = monday.plusDays(6).isAfter(asked.to()) ? asked.to() : monday.plusDays(6);
-            RangeSummary week = RangeSummary.of(items, from, to, page.today(), asked.sport(), asked.measure());
+        for (LocalDate week = RangeDrawing.weekOf(asked.from()); !week.isAfter(asked.to()); week = week.plusWeeks(1)) {
+            LocalDate from = week.isBefore(asked.from()) ? asked.from() : week;
+            LocalDate to = week.plusDays(6).isAfter(asked.to()) ? asked.to() : week.plusDays(6);
+            RangeSummary sum = RangeSummary.of(items, from, to, page.today(), asked.sport(), asked.measure());
             csv.append(String.format(
                     Locale.ROOT,
                     "%s,%s,%.2f,%.2f,%d",
                     from,
                     to,
-                    week.doneSeconds() / 3600.0,
-                    seconds(week, asked.sport()) / 3600,
-                    week.restDays()));
-            for (int z = 0; z < 7; z++) csv.append(String.format(Locale.ROOT, ",%.1f", at(week, z) / 60.0));
+                    sum.doneSeconds() / 3600.0,
+                    seconds(sum, asked.sport()) / 3600,
+                    sum.restDays()));
+            for (int z = 0; z < 7; z++) csv.append(String.format(Locale.ROOT, ",%.1f", at(sum, z) / 60.0));
             csv.append('\n');
         }
         return ResponseEntity.ok()

@@ -1,12 +1,11 @@
 package pemblar.app.progress;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.TextStyle;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import pemblar.app.frame.Units;
 import pemblar.core.range.RangeSummary;
 import pemblar.core.range.RangeSummary.Item;
 import pemblar.core.sport.Measure;
@@ -55,8 +54,8 @@ record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months, Brack
         }
     }
 
-    static LocalDate monday(LocalDate day) {
-        return day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    static LocalDate weekOf(LocalDate day) {
+        return Units.mine().weekOf(day);
     }
 
     static RangeDrawing of(
@@ -68,7 +67,7 @@ record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months, Brack
             RangeSummary other,
             int back,
             int ahead) {
-        LocalDate first = monday(today).minusWeeks(back);
+        LocalDate first = weekOf(today).minusWeeks(back);
         int count = back + ahead + 1;
         double wide = (WIDTH - LEFT - RIGHT) / count;
         List<RangeSummary> sums = new ArrayList<>();

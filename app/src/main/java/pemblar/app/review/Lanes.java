@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import pemblar.app.frame.Shown;
+import pemblar.app.frame.Units;
 import pemblar.app.session.SessionService;
 import pemblar.core.model.Reserve;
 import pemblar.core.recording.Channel;
@@ -34,7 +35,16 @@ final class Lanes {
      * @param role which of the quantities' colours it has
      * @param band the basis of the targets that are drawn behind it; empty for none
      */
-    record Lane(String key, String name, String unit, String role, double scale, String band, Integer[] deltas) {}
+    /** @param factor from SI to the unit, by which targets are drawn */
+    record Lane(
+            String key,
+            String name,
+            String unit,
+            String role,
+            double factor,
+            double scale,
+            String band,
+            Integer[] deltas) {}
 
     /** How a channel is shown: name, unit, factor to that unit, and digits kept. */
     private record Look(String name, String unit, String role, double factor, double scale, String band) {}
@@ -46,7 +56,8 @@ final class Lanes {
             if (!NOT_DRAWN.contains(channel))
                 recording
                         .channel(channel)
-                        .ifPresent(s -> lanes.add(lane(channel.key(), look(channel, recording.sport()), s)));
+                        .ifPresent(
+                                s -> lanes.add(lane(channel.key(), look(channel, recording.sport()), own(channel, s))));
         reserve(opened, cuts, lanes);
         recording.channels().forEach((key, series) -> {
             if (Channel.ofKey(key).isEmpty())
@@ -87,9 +98,9 @@ final class Lanes {
                         1,
                         1,
                         "cadence");
-            case SPEED -> speed(sport.speed());
+            case SPEED -> speed(Shown.unit(sport));
             case ALTITUDE -> new Look("Altitude", "m", "altitude", 1, 5, "");
-            case TEMPERATURE -> new Look("Temperature", "°C", "other", 1, 1, "");
+            case TEMPERATURE -> new Look("Temperature", Units.mine().temperatureUnit(), "other", 1, 1, "");
             case STEP_LENGTH -> new Look("Step length", "m", "cadence", 1, 1000, "");
             case GROUND_CONTACT_TIME -> new Look("Ground contact", "ms", "cadence", 1000, 1, "");
             case VERTICAL_OSCILLATION -> new Look("Vertical oscillation", "cm", "cadence", 100, 10, "");
@@ -100,7 +111,15 @@ final class Lanes {
     private static Look speed(SpeedUnit unit) {
         return unit.isPace()
                 ? new Look("Pace", unit.axisUnit(), "speed", 1, 100, "pace")
-                : new Look("Speed", unit.axisUnit(), "speed", 3.6, 10, "pace");
+                : new Look("Speed", unit.axisUnit(), "speed", unit.perMetrePerSecond(), 10, "pace");
+    }
+
+    /** Temperatures in the person's degrees, which no factor gives. */
+    private static Series own(Channel channel, Series series) {
+        if (channel != Channel.TEMPERATURE) return series;
+        double[] degrees = new double[series.size()];
+        for (int i = 0; i < degrees.length; i++) degrees[i] = Units.mine().temperature(series.at(i));
+        return Series.of(degrees);
     }
 
     /** About a thousand steps over the range of an unknown quantity. */
@@ -147,6 +166,7 @@ final class Lanes {
                 look.name(),
                 look.unit(),
                 look.role(),
+                look.factor(),
                 look.scale(),
                 look.band(),
                 deltas(series, look.factor() * look.scale()));

@@ -8,9 +8,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
+import pemblar.app.note.About;
 import pemblar.app.note.NoteService;
 import pemblar.app.session.CostService;
 import pemblar.app.session.DeletionService;
@@ -213,12 +215,16 @@ class MarginController {
             @PathVariable long id,
             @RequestParam String body,
             @RequestParam(required = false) Integer second,
+            @RequestParam(required = false) String part,
+            @RequestParam(required = false) MultipartFile file,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         Integer stored = second == null
                 ? null
                 : Integer.valueOf(second + page.recorded(athleteId, viewer, id).trimmed());
-        return LanesController.said(athleteId, id, flash, () -> notes.write(athleteId, viewer, id, stored, body));
+        About about = new About.OfSession(id, stored, part);
+        return LanesController.said(
+                athleteId, id, flash, () -> notes.write(athleteId, viewer, about, body, NotesController.given(file)));
     }
 
     @PostMapping("/notes/{noteId}/take-away")

@@ -10,6 +10,7 @@ import pemblar.app.session.MendingService;
 import pemblar.core.mending.Edit;
 import pemblar.core.mending.Proposal;
 import pemblar.core.recording.Channel;
+import pemblar.core.sport.Sport;
 
 /**
  * What can be mended and what was, in words. @param borrowed keys of the channels that other recordings have, without
@@ -76,7 +77,7 @@ record MendingSheet(List<Group> proposed, List<Line> made, List<MendingService.O
                         + ": the sensor took the steps for beats.";
             case LEFT_RUNNING ->
                 "The device ran on for " + shown.clock(seconds) + " after the session"
-                        + (most > 1 ? ", at " + shown.whole(most * 3.6) + " km/h without work." : ".");
+                        + (most > 1 ? ", at " + shown.speed(Sport.RIDE, most) + " without work." : ".");
         };
         String action = switch (kind) {
             case SPIKE -> "Bridge them";

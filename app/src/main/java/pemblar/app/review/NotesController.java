@@ -1,8 +1,15 @@
 package pemblar.app.review;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Stream;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -11,12 +18,14 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.account.AccountService;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.note.About;
 import pemblar.app.note.Note;
+import pemblar.app.note.NoteFiles;
 import pemblar.app.note.NoteService;
 import pemblar.app.ribbon.Pages;
 
@@ -66,11 +75,49 @@ class NotesController {
             @RequestParam(defaultValue = "ATHLETE") String about,
             @RequestParam(defaultValue = "") String day,
             @RequestParam(defaultValue = "") String body,
+            @RequestParam(required = false) MultipartFile file,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         LocalDate on = Typed.dayOrNull(day);
         String back = on == null || about.equals("ATHLETE") ? "" : "?about=" + about + "&day=" + on;
-        return said(athleteId, back, flash, body, () -> notes.write(athleteId, viewer, About.of(about, on), body));
+        return said(
+                athleteId,
+                back,
+                flash,
+                body,
+                () -> notes.write(athleteId, viewer, About.of(about, on), body, given(file)));
+    }
+
+    /** What a form brought beside a note; null for nothing. @throws IllegalArgumentException as {@link NoteFiles} */
+    static NoteFiles.Given given(MultipartFile file) {
+        if (file == null || file.isEmpty()) return null;
+        try {
+            String name = file.getOriginalFilename() == null ? "" : file.getOriginalFilename();
+            return NoteFiles.Given.of(name, file.getBytes());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Pictures open in the page's place, without any right to run or load a thing; all else is kept. */
+    @GetMapping("/{noteId}/files/{fileId}")
+    ResponseEntity<byte[]> file(
+            @PathVariable long athleteId,
+            @PathVariable long noteId,
+            @PathVariable long fileId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        NoteFiles.Given file = notes.file(athleteId, viewer, noteId, fileId);
+        ContentDisposition.Builder how =
+                file.type().startsWith("image/") ? ContentDisposition.inline() : ContentDisposition.attachment();
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(file.type()))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        how.filename(file.name(), StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .header("Content-Security-Policy", "sandbox; default-src 'none'")
+                .body(file.bytes());
     }
 
     /** Of the person who asks, whoever the athlete is. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleFunction;
 import pemblar.app.frame.Shown;
+import pemblar.app.frame.Units;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.recording.Recording;
 import pemblar.core.selection.Stretch;
@@ -32,7 +33,7 @@ final class Range {
                         + (s.clockSeconds() > s.seconds() + 1
                                 ? " (" + clock((int) Math.round(s.clockSeconds())) + " by the clock)"
                                 : ""));
-        range.add("distance", s.metres() / 1000, v -> decimal(v, 2) + " km");
+        range.add("distance", s.metres(), v -> Units.mine().distance(v, 2));
         range.add(
                 "mean",
                 s.watts(),
@@ -47,7 +48,8 @@ final class Range {
         range.add("of threshold", s.intensity(), v -> Math.round(100 * v) + " %");
         range.add("heart rate", s.bpm(), v -> Math.round(v) + ", peak " + Math.round(s.peakBpm()));
         range.add("cadence", s.cadence(), v -> String.valueOf(Math.round(v)));
-        range.add(recording.sport().speed().isPace() ? "pace" : "speed", s.speed(), v -> speed(recording.sport(), v));
+        range.add(
+                Shown.unit(recording.sport()).isPace() ? "pace" : "speed", s.speed(), v -> speed(recording.sport(), v));
         range.add(
                 "climb",
                 s.climb(),
@@ -70,7 +72,7 @@ final class Range {
     }
 
     private static String decimal(double value, int digits) {
-        return String.format(Locale.ROOT, "%." + digits + "f", value).replace('-', '−');
+        return Units.mine().decimal(value, digits).replace('-', '−');
     }
 
     private static String clock(int seconds) {

@@ -255,7 +255,9 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
     private static String name(Quantity quantity, Channel main, Sport sport) {
         return switch (quantity) {
             case MAIN ->
-                main == Channel.POWER ? "mean power" : "mean " + (sport.speed().isPace() ? "pace" : "speed");
+                main == Channel.POWER
+                        ? "mean power"
+                        : "mean " + (Shown.unit(sport).isPace() ? "pace" : "speed");
             case CADENCE -> "cadence";
             case STEP_LENGTH -> "step length";
             case CONTACT_TIME -> "contact time";

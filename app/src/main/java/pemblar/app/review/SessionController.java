@@ -31,8 +31,10 @@ import pemblar.app.session.RecordingFacts;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
+import pemblar.app.strength.StrengthReview;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
+import pemblar.core.design.Design;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.selection.Climbs;
@@ -58,6 +60,7 @@ class SessionController {
     private final DescriptionService descriptions;
     private final Shown shown;
     private final Looks looks;
+    private final StrengthReview strength;
 
     SessionController(
             Pages pages,
@@ -69,7 +72,9 @@ class SessionController {
             MendingService mending,
             DescriptionService descriptions,
             Shown shown,
-            Looks looks) {
+            Looks looks,
+            StrengthReview strength) {
+        this.strength = strength;
         this.pages = pages;
         this.sessions = sessions;
         this.schedule = schedule;
@@ -136,6 +141,9 @@ class SessionController {
         model.addAttribute("described", opened.described());
         model.addAttribute("knownWords", descriptions.known(page.athlete(), slab.sport(), slab.day()));
         model.addAttribute("notes", review.notes(opened, viewer));
+        if (slab.sport().isLifted() && opened.design().isPresent())
+            model.addAttribute("lifted", strength.of(athleteId, viewer, id));
+        model.addAttribute("parts", opened.design().map(Design::parts).orElse(List.of()));
         return "review/session";
     }
 

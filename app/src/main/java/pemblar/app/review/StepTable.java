@@ -131,7 +131,7 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
         double low = step.isRamp() ? Math.min(step.from(), step.to()) : step.low();
         double high = step.isRamp() ? Math.max(step.from(), step.to()) : step.high();
         double at = BAND_FROM + (BAND_TO - BAND_FROM) * (done.mean() - low) / (high - low);
-        boolean fastFirst = speed && cuts.recording().sport().speed().isPace(); // the shorter time of a pace
+        boolean fastFirst = speed && Shown.unit(cuts.recording().sport()).isPace(); // the shorter time of a pace
         String band = step.basis() == null
                 ? NONE
                 : figure(cuts.recording().sport(), speed, fastFirst ? high : low) + "–"

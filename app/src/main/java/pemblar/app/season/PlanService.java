@@ -1,9 +1,7 @@
 package pemblar.app.season;
 
-import java.time.DayOfWeek;
 import java.time.InstantSource;
 import java.time.LocalDate;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -16,6 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Typed;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.undo.UndoService;
 import pemblar.app.undo.Undoable;
@@ -179,27 +178,26 @@ public class PlanService implements Undoable {
                 .filter(f -> f.isAfter(to))
                 .findFirst()
                 .orElse(LocalDate.MAX);
-        LocalDate until =
-                to.with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY)).plusDays(1);
+        LocalDate until = Units.mine().weekOf(to).plusDays(7);
         if (!begin.isAfter(to)) fill(all, begin, until.isBefore(ahead) ? until : ahead);
         return all;
     }
 
-    /** The Monday before a day, or the day after a block that ended since. */
+    /** The first day of its week, or the day after a block that ended since. */
     private static LocalDate weekOf(LocalDate day, List<Block> planned) {
-        LocalDate monday = day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        LocalDate week = Units.mine().weekOf(day);
         return planned.stream()
                 .map(b -> b.last().plusDays(1))
-                .filter(d -> d.isAfter(monday) && !d.isAfter(day))
+                .filter(d -> d.isAfter(week) && !d.isAfter(day))
                 .max(LocalDate::compareTo)
-                .orElse(monday);
+                .orElse(week);
     }
 
     /** Weeks from a day up to another; one of under three days joins the one before it where there is one. */
     private static void fill(List<Block> all, LocalDate from, LocalDate until) {
         LocalDate day = from;
         while (day.isBefore(until)) {
-            LocalDate end = day.with(TemporalAdjusters.next(DayOfWeek.MONDAY));
+            LocalDate end = Units.mine().weekOf(day).plusDays(WEEK);
             if (end.isBefore(day.plusDays(3))) end = end.plusDays(WEEK);
             if (end.isAfter(until) || until.isBefore(end.plusDays(3))) end = until;
             int days = (int) (end.toEpochDay() - day.toEpochDay());

@@ -5,6 +5,7 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.core.load.SessionLoad;
 
@@ -94,7 +95,8 @@ public class DoneService {
             throw new IllegalArgumentException(
                     "Time: enter how long it was, as 1h20 or 45min; the plan does not say it.");
         if (told.metres() != null && !(told.metres() >= 0 && told.metres() < 2_000_000))
-            throw new IllegalArgumentException("Distance: enter 0 to 2000 km.");
+            throw new IllegalArgumentException(
+                    "Distance: enter 0 to " + Units.mine().distance(2_000_000, 0) + ".");
         if (told.effort() != null && !(told.effort() >= 0 && told.effort() <= 10))
             throw new IllegalArgumentException("Effort: enter 0 (rest) to 10 (all-out).");
         if (told.note() != null && told.note().length() > LONGEST_NOTE)

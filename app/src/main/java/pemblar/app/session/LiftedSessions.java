@@ -10,6 +10,8 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.sport.Sport;
+import pemblar.core.strength.StrengthText;
+import pemblar.core.strength.StrengthWorkout;
 
 /** Strength sessions on their days; what is in them is the shorthand that the strength area reads. */
 @Service
@@ -19,10 +21,10 @@ public class LiftedSessions {
     private static final int STROKE_SECONDS = 40;
     private final TrainingSessionRepository sessions;
     private final SessionDesk desk;
-    private final LegWork legs;
+    private final StrengthFigures figures;
 
-    LiftedSessions(TrainingSessionRepository sessions, SessionDesk desk, LegWork legs) {
-        this.legs = legs;
+    LiftedSessions(TrainingSessionRepository sessions, SessionDesk desk, StrengthFigures figures) {
+        this.figures = figures;
         this.sessions = sessions;
         this.desk = desk;
     }
@@ -31,7 +33,7 @@ public class LiftedSessions {
     @Transactional
     public boolean tellNextLegs() {
         List<SessionRow> rows = sessions.withoutLegs(BATCH);
-        for (SessionRow row : rows) row.heavyLegs = legs.isHeavy(row.strength);
+        for (SessionRow row : rows) row.heavyLegs = figures.isHeavyOnLegs(row.strength);
         return !rows.isEmpty();
     }
 
@@ -101,6 +103,20 @@ public class LiftedSessions {
         return row.id;
     }
 
+    /** A row that is not kept yet, with its figures by the maxima of its day. */
+    SessionRow row(Athlete athlete, LocalDate day, Integer startMinute, String title, StrengthWorkout workout) {
+        return row(
+                athlete,
+                day,
+                startMinute,
+                new Prepared(
+                        title,
+                        StrengthText.of(workout),
+                        workout.seconds(),
+                        workout.load(),
+                        figures.strokes(athlete, day, workout)));
+    }
+
     private SessionRow row(Athlete athlete, LocalDate day, Integer startMinute, Prepared prepared) {
         String title = prepared.title().strip();
         if (title.isEmpty() || title.length() > LONGEST_TITLE)
@@ -109,7 +125,7 @@ public class LiftedSessions {
         row.startMinute = startMinute;
         row.purpose = Purpose.STRENGTH;
         row.strength = prepared.text();
-        row.heavyLegs = legs.isHeavy(prepared.text());
+        row.heavyLegs = figures.isHeavyOnLegs(prepared.text());
         row.plannedSeconds = prepared.seconds();
         row.plannedLoad = prepared.load();
         row.plannedSilhouette = silhouette(prepared);
@@ -144,7 +160,7 @@ public class LiftedSessions {
         if (!row.sport.isLifted()) throw new NotFoundException("strength session");
         PlanState before = PlanState.changing(row);
         row.strength = text;
-        row.heavyLegs = legs.isHeavy(text);
+        row.heavyLegs = figures.isHeavyOnLegs(text);
         desk.touch(row, viewer);
         desk.remember(athleteId, viewer, label, before);
     }

@@ -101,7 +101,7 @@ public class RecordingService {
             return new Taken(
                     Outcome.REFUSED,
                     null,
-                    "The file says that it begins on " + LocalDate.ofInstant(stored.start(), athlete.zone())
+                    "The file says that it begins on " + athlete.dayOf(stored.start())
                             + ", which is still to come. Set the device's clock and export it again.");
         Recording recording = stored.sound();
         LocalDate day = athlete.dayOf(recording.start());
@@ -154,7 +154,7 @@ public class RecordingService {
     }
 
     static SessionRow unplanned(Athlete athlete, RecordingRow recording) {
-        int hour = recording.startedAt.atZone(athlete.zone()).getHour();
+        int hour = athlete.local(recording.startedAt).getHour();
         String time =
                 hour < 5 ? "Night" : hour < 11 ? "Morning" : hour < 14 ? "Midday" : hour < 18 ? "Afternoon" : "Evening";
         String what = recording.sport.isNamed() ? " " + recording.sport.key() : " session";

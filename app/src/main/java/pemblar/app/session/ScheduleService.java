@@ -3,6 +3,7 @@ package pemblar.app.session;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Service;
@@ -10,7 +11,10 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.core.design.Design;
+import pemblar.core.strength.StrengthWorkout;
 import pemblar.core.workout.Workout;
+import pemblar.core.zone.DatedZones;
 import pemblar.core.zone.Zones;
 import pemblar.formats.json.WorkoutJson;
 
@@ -21,11 +25,17 @@ public class ScheduleService {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
     private final TrainingSessionRepository sessions;
     private final SessionDesk desk;
+    private final LiftedSessions lifted;
     private final AthleteService athletes;
     private final InstantSource clock;
 
     ScheduleService(
-            TrainingSessionRepository sessions, SessionDesk desk, AthleteService athletes, InstantSource clock) {
+            TrainingSessionRepository sessions,
+            SessionDesk desk,
+            LiftedSessions lifted,
+            AthleteService athletes,
+            InstantSource clock) {
+        this.lifted = lifted;
         this.sessions = sessions;
         this.desk = desk;
         this.athletes = athletes;
@@ -33,19 +43,21 @@ public class ScheduleService {
     }
 
     /**
-     * A workout to be put on a day, and the version of the library's workout it is; the id is null when it is in no
+     * What is to be put on a day, and the version of the library's workout it is; the id is null when it is in no
      * library.
      */
-    public record Chosen(String title, Workout workout, Long workoutId, Integer version) {}
+    public record Chosen(String title, Design design, Long workoutId, Integer version) {
+        public Chosen(String title, Workout workout, Long workoutId, Integer version) {
+            this(title, new Design.Endurance(workout), workoutId, version);
+        }
+    }
 
     /** Puts a workout on a day. {@code startMinute} is the clock time in minutes since midnight, or null. */
     @Transactional
     public long schedule(long athleteId, Viewer viewer, LocalDate day, Integer startMinute, Chosen chosen) {
         Athlete athlete = desk.athlete(athleteId, viewer);
-        SessionRow row = add(athlete, day, startMinute, chosen.title(), chosen.workout());
+        SessionRow row = sessions.save(row(athlete, new Placed(day, startMinute, chosen), desk.zones(athlete)));
         row.changedBy = viewer.name();
-        row.workoutId = chosen.workoutId();
-        row.workoutVersion = chosen.version();
         desk.remember(
                 athleteId,
                 viewer,
@@ -64,36 +76,51 @@ public class ScheduleService {
     @Transactional(readOnly = true)
     public List<Placed> planned(Athlete athlete, LocalDate from, LocalDate to) {
         return sessions.between(athlete.id(), from, to).stream()
-                .filter(row -> row.isPlanned() && row.isSeenBy(athlete))
-                .map(row -> new Placed(
-                        row.day,
-                        row.startMinute,
-                        new Chosen(
-                                row.title,
-                                row.workout(),
-                                row.scalePercent == 100 ? row.workoutId : null,
-                                row.scalePercent == 100 ? row.workoutVersion : null)))
+                .filter(row -> row.isSeenBy(athlete))
+                .flatMap(row -> row.design().map(design -> placed(row, design)).stream())
                 .toList();
+    }
+
+    private static Placed placed(SessionRow row, Design design) {
+        boolean whole = row.scalePercent == 100;
+        return new Placed(
+                row.day,
+                row.startMinute,
+                new Chosen(row.title, design, whole ? row.workoutId : null, whole ? row.workoutVersion : null));
+    }
+
+    /** A row that is not kept yet, with the figures of its day. */
+    private SessionRow row(Athlete athlete, Placed placed, DatedZones zones) {
+        Chosen chosen = placed.chosen();
+        return chosen.design().answer(new Design.Cases<>() {
+            @Override
+            public SessionRow endurance(Workout workout) {
+                SessionRow row =
+                        new SessionRow(athlete.id(), desk.near(athlete, placed.day()), workout.sport(), chosen.title());
+                row.startMinute = placed.startMinute();
+                row.structure = WorkoutJson.write(workout);
+                row.workoutId = chosen.workoutId();
+                row.workoutVersion = chosen.version();
+                SessionDesk.forecast(row, zones.on(row.day));
+                return row;
+            }
+
+            @Override
+            public SessionRow strength(StrengthWorkout workout) {
+                return lifted.row(athlete, placed.day(), placed.startMinute(), chosen.title(), workout);
+            }
+        });
     }
 
     /** Puts many workouts on their days in one step, which one undo takes back. @return their ids */
     @Transactional
     public List<Long> scheduleAll(long athleteId, Viewer viewer, List<Placed> all, String label) {
         Athlete athlete = desk.athlete(athleteId, viewer);
-        var values = desk.zones(athlete);
-        List<Long> created = new java.util.ArrayList<>();
+        DatedZones zones = desk.zones(athlete);
+        List<Long> created = new ArrayList<>();
         for (Placed placed : all) {
-            SessionRow row = new SessionRow(
-                    athleteId,
-                    desk.near(athlete, placed.day()),
-                    placed.chosen().workout().sport(),
-                    placed.chosen().title());
-            row.startMinute = placed.startMinute();
-            row.structure = WorkoutJson.write(placed.chosen().workout());
-            row.workoutId = placed.chosen().workoutId();
-            row.workoutVersion = placed.chosen().version();
+            SessionRow row = row(athlete, placed, zones);
             row.changedBy = viewer.name();
-            SessionDesk.forecast(row, values.on(row.day));
             created.add(sessions.save(row).id);
         }
         desk.remember(athleteId, viewer, label, PlanState.making(created));
@@ -103,15 +130,9 @@ public class ScheduleService {
     /** The same without undo, for making a whole plan. */
     @Transactional
     public long add(long athleteId, LocalDate day, Integer startMinute, String title, Workout workout) {
-        return add(athletes.forJob(athleteId), day, startMinute, title, workout).id;
-    }
-
-    private SessionRow add(Athlete athlete, LocalDate day, Integer startMinute, String title, Workout workout) {
-        SessionRow row = new SessionRow(athlete.id(), desk.near(athlete, day), workout.sport(), title);
-        row.startMinute = startMinute;
-        row.structure = WorkoutJson.write(workout);
-        SessionDesk.forecast(row, desk.zones(athlete).on(day));
-        return sessions.save(row);
+        Athlete athlete = athletes.forJob(athleteId);
+        Placed placed = new Placed(day, startMinute, new Chosen(title, workout, null, null));
+        return sessions.save(row(athlete, placed, desk.zones(athlete))).id;
     }
 
     @Transactional
@@ -185,7 +206,7 @@ public class ScheduleService {
         if (!row.isPlanned() || !newer.workoutId().equals(row.workoutId))
             throw new IllegalArgumentException("This session does not come from that workout.");
         PlanState before = PlanState.changing(row);
-        row.structure = WorkoutJson.write(newer.workout());
+        row.structure = WorkoutJson.write(SketchService.endurance(newer));
         row.title = newer.title().length() > 80 ? newer.title().substring(0, 80) : newer.title();
         row.workoutVersion = newer.version();
         SessionDesk.forecast(row, desk.zones(desk.athlete(athleteId, viewer)).on(row.day));

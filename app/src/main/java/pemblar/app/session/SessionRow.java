@@ -13,12 +13,15 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.SQLRestriction;
 import org.hibernate.type.SqlTypes;
 import pemblar.app.athlete.Athlete;
+import pemblar.core.design.Design;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.sport.Sport;
+import pemblar.core.strength.StrengthShorthand;
 import pemblar.core.workout.Workout;
 import pemblar.formats.json.WorkoutJson;
 
@@ -118,6 +121,14 @@ class SessionRow {
 
     boolean isSeenBy(Athlete athlete) {
         return !draft || athlete.draftsSeen();
+    }
+
+    /** What it holds, at its present scale; empty for a sketch and for what was only done. */
+    Optional<Design> design() {
+        if (isPlanned()) return Optional.of(new Design.Endurance(workout()));
+        return strength == null
+                ? Optional.empty()
+                : StrengthShorthand.read(strength).workout().map(Design.Strength::new);
     }
 
     /** The workout at its present scale. */

@@ -14,6 +14,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.threshold.ThresholdService;
+import pemblar.core.design.Design;
 import pemblar.core.recording.Recording;
 import pemblar.core.sport.Measure;
 import pemblar.core.threshold.Thresholds;
@@ -135,7 +136,7 @@ public class SessionService {
     public record Opened(
             Athlete athlete,
             Slab slab,
-            Optional<Workout> workout,
+            Optional<Design> design,
             Zones zones,
             Optional<Recording> recording,
             Optional<Stored> stored,
@@ -145,6 +146,11 @@ public class SessionService {
             int originalSeconds,
             Described described,
             List<MendingService.Made> corrections) {
+        /** Its steps; empty for strength, a sketch and what was not planned. */
+        public Optional<Workout> workout() {
+            return design.flatMap(Design::steps);
+        }
+
         /** The values of the day as they count for the session's sport. */
         public Thresholds thresholds() {
             return zones.thresholds().forSport(slab.sport());
@@ -164,7 +170,7 @@ public class SessionService {
         return new Opened(
                 athlete,
                 Slab.of(row),
-                row.isPlanned() ? Optional.of(row.workout()) : Optional.empty(),
+                row.design(),
                 thresholds.zonesOf(athlete).on(row.day),
                 Optional.ofNullable(both).map(MendedRecordings.Both::mended),
                 Optional.ofNullable(stored)

@@ -12,11 +12,11 @@ import tools.jackson.databind.json.JsonMapper;
 class SessionUndo implements Undoable {
     static final String KIND = "sessions";
     private final TrainingSessionRepository sessions;
-    private final LegWork legs;
+    private final StrengthFigures figures;
     private final RecordingRepository recordings;
 
-    SessionUndo(TrainingSessionRepository sessions, RecordingRepository recordings, LegWork legs) {
-        this.legs = legs;
+    SessionUndo(TrainingSessionRepository sessions, RecordingRepository recordings, StrengthFigures figures) {
+        this.figures = figures;
         this.sessions = sessions;
         this.recordings = recordings;
     }
@@ -66,7 +66,7 @@ class SessionUndo implements Undoable {
         row.title = was.title();
         row.structure = was.structure();
         row.strength = was.strength();
-        row.heavyLegs = was.strength() == null ? null : (Boolean) legs.isHeavy(was.strength());
+        row.heavyLegs = was.strength() == null ? null : (Boolean) figures.isHeavyOnLegs(was.strength());
         row.scalePercent = was.scalePercent();
         row.plannedSeconds = was.plannedSeconds();
         row.plannedLoad = was.plannedLoad();

@@ -11,8 +11,11 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.ScheduleService.Chosen;
+import pemblar.core.design.Design;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.sport.Sport;
+import pemblar.core.strength.StrengthWorkout;
+import pemblar.core.workout.Workout;
 import pemblar.core.zone.DatedZones;
 import pemblar.formats.json.WorkoutJson;
 
@@ -126,11 +129,27 @@ public class SketchService {
     private static void take(SessionRow row, Chosen chosen, int percent) {
         row.title =
                 chosen.title().length() > LONGEST_TITLE ? chosen.title().substring(0, LONGEST_TITLE) : chosen.title();
-        row.sport = chosen.workout().sport();
-        row.structure = WorkoutJson.write(chosen.workout());
+        row.sport = chosen.design().sport();
+        row.structure = WorkoutJson.write(endurance(chosen));
         row.workoutId = chosen.workoutId();
         row.workoutVersion = chosen.version();
         row.scalePercent = percent;
+    }
+
+    /** A sketch of endurance takes an endurance workout; strength has its own way onto a day. */
+    static Workout endurance(Chosen chosen) {
+        return chosen.design().answer(new Design.Cases<>() {
+            @Override
+            public Workout endurance(Workout workout) {
+                return workout;
+            }
+
+            @Override
+            public Workout strength(StrengthWorkout workout) {
+                throw new IllegalArgumentException(
+                        "“" + chosen.title() + "” is a strength workout; put it on the day itself.");
+            }
+        });
     }
 
     /** What becomes of sessions that stand where a plan is put. */

@@ -30,7 +30,7 @@ public class StartStore {
                 .query((rs, i) -> {
                     ZonedDateTime recorded = rs.getTimestamp(4) == null
                             ? null
-                            : rs.getTimestamp(4).toInstant().atZone(athlete.zone());
+                            : athlete.local(rs.getTimestamp(4).toInstant());
                     int minute = recorded == null ? rs.getInt(3) : recorded.getHour() * 60 + recorded.getMinute();
                     return new Started(rs.getObject(1, LocalDate.class), Sport.valueOf(rs.getString(2)), minute);
                 })

@@ -1,6 +1,7 @@
 package pemblar.app.sky;
 
 import java.time.Instant;
+import pemblar.app.frame.Units;
 
 /**
  * An hour of weather as it was told.
@@ -22,7 +23,7 @@ public record SkyHour(Instant at, double celsius, double rainMillimetres, double
     public String words() {
         String rain =
                 rainMillimetres <= 0 ? "dry" : celsius <= 0 ? "snow" : rainMillimetres < 1 ? "light rain" : "rain";
-        return Math.round(celsius) + " °C, " + rain + ", wind " + Math.round(windMetresPerSecond) + " m/s"
+        return Units.mine().degrees(celsius) + ", " + rain + ", wind " + Math.round(windMetresPerSecond) + " m/s"
                 + (ice ? ", icy" : "");
     }
 }

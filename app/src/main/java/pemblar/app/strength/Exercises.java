@@ -7,13 +7,16 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.Memberships;
 import pemblar.app.frame.Viewer;
 import pemblar.core.strength.Movement;
 
@@ -27,9 +30,11 @@ class Exercises {
     private static final List<Known> SHIPPED = shipped();
     private final JdbcClient sql;
     private final AthleteService athletes;
+    private final Memberships memberships;
 
-    Exercises(JdbcClient sql, AthleteService athletes) {
+    Exercises(JdbcClient sql, AthleteService athletes, Memberships memberships) {
         this.athletes = athletes;
+        this.memberships = memberships;
         this.sql = sql;
     }
 
@@ -43,8 +48,17 @@ class Exercises {
      */
     record Known(String name, Movement movement, String loaded, boolean own, String cue, String link) {}
 
-    /** One to be added. @param link an https address, or empty @param shared seen by the athletes that one coaches */
-    record New(String name, String movement, String loaded, String cue, String link, boolean shared) {}
+    /**
+     * One to be added, or words of one's own for one that ships, which keeps its movement and what it is loaded with.
+     *
+     * @param link an https address, or empty
+     * @param sharedWith “all” that one coaches, the id of a group, or empty for nobody
+     */
+    record New(String name, String movement, String loaded, String cue, String link, String sharedWith) {
+        private boolean withAll() {
+            return sharedWith.equals("all");
+        }
+    }
 
     private static List<Known> shipped() {
         try (BufferedReader lines = new BufferedReader(new InputStreamReader(
@@ -63,20 +77,36 @@ class Exercises {
         return new Known(parts[0], Movement.of(parts[1]), parts[2], false, "", "");
     }
 
+    /** Groups with which one can share. */
+    List<Memberships.Group> groups(Viewer viewer) {
+        return memberships.kept(viewer);
+    }
+
     /** All that a person can write: own ones first. */
     List<Known> all(Viewer viewer) {
-        List<Known> all = new ArrayList<>(own(viewer));
-        all.addAll(SHIPPED);
+        List<Known> all = new ArrayList<>();
+        Set<String> names = new HashSet<>();
+        for (Known known : own(viewer)) if (names.add(known.name())) all.add(known);
+        SHIPPED.stream().filter(k -> !names.contains(k.name())).forEach(all::add);
         return all;
+    }
+
+    private static Optional<Known> shipped(String name) {
+        return SHIPPED.stream().filter(k -> k.name().equals(name)).findFirst();
     }
 
     private List<Known> own(Viewer viewer) {
         List<Long> coaches = new ArrayList<>(athletes.coachesOf(viewer));
         coaches.add(-1L); // a list in a query must hold something
-        return sql.sql("select name, movement, loaded, cue, link from own_exercise where account_id = :viewer "
-                        + "or shared and account_id in (:coaches) order by account_id <> :viewer, name")
+        List<Long> groups = new ArrayList<>(memberships.joined(viewer));
+        groups.add(-1L);
+        return sql.sql("select name, movement, loaded, cue, link from own_exercise e where account_id = :viewer "
+                        + "or account_id in (:coaches) and (shared or exists (select 1 from own_exercise_group g "
+                        + "where g.exercise_id = e.id and g.group_id in (:groups))) "
+                        + "order by account_id <> :viewer, name")
                 .param("viewer", viewer.accountId())
                 .param("coaches", coaches)
+                .param("groups", groups)
                 .query((rs, i) -> new Known(
                         rs.getString(1),
                         Movement.of(rs.getString(2)),
@@ -104,6 +134,15 @@ class Exercises {
                         .anyMatch(movement -> Movement.of(movement).legs());
     }
 
+    /** Names of exercises with a bar: shipped ones, and anybody's own. */
+    Set<String> onBar() {
+        Set<String> names = new HashSet<>(sql.sql("select distinct name from own_exercise where loaded = 'bar'")
+                .query(String.class)
+                .list());
+        SHIPPED.stream().filter(k -> k.loaded().equals("bar")).forEach(k -> names.add(k.name()));
+        return names;
+    }
+
     /** Those of the same movement: what can stand in its place. */
     List<String> alternatives(Viewer viewer, String name) {
         List<Known> all = all(viewer);
@@ -117,7 +156,49 @@ class Exercises {
 
     @Transactional
     void add(Viewer viewer, New added) {
-        String called = added.name().strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+        String called = called(added.name());
+        check(added, called);
+        if (own(viewer).stream().anyMatch(k -> k.name().equals(called)))
+            throw new IllegalArgumentException("Name: “" + called + "” is in your list already; remove it first.");
+        if (own(viewer).size() >= MOST_OWN)
+            throw new IllegalArgumentException("At most " + MOST_OWN + " own exercises are kept; remove one first.");
+        String movement = shipped(called)
+                .map(Known::movement)
+                .orElseGet(() -> Movement.of(added.movement()))
+                .word();
+        long id = sql.sql("insert into own_exercise (account_id, name, movement, loaded, cue, link, shared) "
+                        + "values (?, ?, ?, ?, ?, ?, ?) on conflict (account_id, name) do update set cue = "
+                        + "excluded.cue returning id")
+                .params(
+                        viewer.accountId(),
+                        called,
+                        movement,
+                        shipped(called).map(Known::loaded).orElse(added.loaded()),
+                        added.cue().strip(),
+                        added.link().strip(),
+                        added.withAll())
+                .query(Long.class)
+                .single();
+        group(viewer, added)
+                .ifPresent(group -> sql.sql("insert into own_exercise_group values (?, ?) on conflict do nothing")
+                        .params(id, group)
+                        .update());
+    }
+
+    private Optional<Long> group(Viewer viewer, New added) {
+        if (added.sharedWith().isEmpty() || added.withAll()) return Optional.empty();
+        return Optional.of(memberships.kept(viewer).stream()
+                .map(Memberships.Group::id)
+                .filter(id -> String.valueOf(id).equals(added.sharedWith()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("Shared with: choose one of your groups.")));
+    }
+
+    private static String called(String name) {
+        return name.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+    }
+
+    private static void check(New added, String called) {
         if (!called.matches("[\\p{L}][\\p{L}'()/ -]{0,58}"))
             throw new IllegalArgumentException(
                     "Name: enter 1 to 59 letters, spaces or hyphens; digits are read as sets.");
@@ -125,23 +206,16 @@ class Exercises {
             throw new IllegalArgumentException("Cue: enter at most " + LONGEST_CUE + " characters.");
         if (!added.link().isBlank() && !added.link().strip().matches(LINK))
             throw new IllegalArgumentException("Link: enter an address that begins with https://, or none.");
-        if (!LOADED.contains(added.loaded()))
+        if (shipped(called).isEmpty() && !LOADED.contains(added.loaded()))
             throw new IllegalArgumentException("Loaded with: choose one of the list.");
-        if (named(viewer, called).isPresent())
-            throw new IllegalArgumentException("Name: “" + called + "” is there already.");
-        if (own(viewer).size() >= MOST_OWN)
-            throw new IllegalArgumentException("At most " + MOST_OWN + " own exercises are kept; delete one first.");
-        sql.sql("insert into own_exercise (account_id, name, movement, loaded, cue, link, shared) "
-                        + "values (?, ?, ?, ?, ?, ?, ?)"
-                        + " on conflict do nothing")
-                .params(
-                        viewer.accountId(),
-                        called,
-                        Movement.of(added.movement()).word(),
-                        added.loaded(),
-                        added.cue().strip(),
-                        added.link().strip(),
-                        added.shared())
-                .update();
+    }
+
+    /** Takes one's own exercise, or own words for a shipped one, off the list; what was lifted keeps its name. */
+    @Transactional
+    boolean remove(Viewer viewer, String name) {
+        return sql.sql("delete from own_exercise where account_id = ? and name = ?")
+                        .params(viewer.accountId(), name)
+                        .update()
+                > 0;
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -16,11 +17,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.frame.Typed;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
+import pemblar.app.note.About;
+import pemblar.app.note.NoteService;
 import pemblar.app.ribbon.Pages;
 import pemblar.core.strength.Movement;
 import pemblar.core.strength.Prescription.Row;
 import pemblar.core.strength.SetLoad;
+import pemblar.core.strength.StrengthText;
 
 /** A strength session on the floor: one exercise after the other, a set with one touch. */
 @Controller
@@ -30,8 +35,10 @@ class FloorController {
     private final Pages pages;
     private final FloorService floor;
     private final Exercises exercises;
+    private final NoteService notes;
 
-    FloorController(Pages pages, FloorService floor, Exercises exercises) {
+    FloorController(Pages pages, FloorService floor, Exercises exercises, NoteService notes) {
+        this.notes = notes;
         this.pages = pages;
         this.floor = floor;
         this.exercises = exercises;
@@ -62,12 +69,15 @@ class FloorController {
             String exercise,
             String asked,
             String cue,
+            String ownCue,
+            String link,
             int restSeconds,
             String maximum,
             String swapped,
             List<String> alternatives,
             List<SetLine> sets,
-            String skipped) {}
+            String skipped,
+            boolean untouched) {}
 
     @GetMapping
     String show(
@@ -91,6 +101,11 @@ class FloorController {
         model.addAttribute("would", floor.wouldMove(athleteId, viewer, open));
         model.addAttribute("volume", volume(open, viewer));
         model.addAttribute("extra", FloorService.EXTRA);
+        model.addAttribute(
+                "noted",
+                notes.ofSession(athleteId, viewer, sessionId).stream()
+                        .filter(n -> n.part() != null && !n.takenAway())
+                        .toList());
         return "strength/floor";
     }
 
@@ -112,10 +127,11 @@ class FloorController {
                     ? open.strength().maxima().of(set.exercise()).orElse(Double.NaN)
                     : Double.NaN;
             if (set.test() || set.kilograms() >= 0.7 * maximum) count[1]++;
-            kilograms.merge(movement, set.kilograms() * set.repetitions(), Double::sum);
+            int sides = open.isEach(set.exercise()) ? 2 : 1;
+            kilograms.merge(movement, sides * set.kilograms() * set.repetitions(), Double::sum);
         }
         List<Volume> all = new ArrayList<>();
-        counts.forEach((m, c) -> all.add(new Volume(m.word(), c[0], c[1], Math.round(kilograms.get(m)) + " kg")));
+        counts.forEach((m, c) -> all.add(new Volume(m.word(), c[0], c[1], Kilograms.sum(kilograms.get(m)))));
         return all;
     }
 
@@ -138,6 +154,7 @@ class FloorController {
 
     private Station station(FloorService.Open open, Viewer viewer, int index, Row first, List<SetLine> sets) {
         String exercise = first.lift().exercise();
+        Optional<Exercises.Known> known = exercises.named(viewer, exercise);
         List<SetLine> all = new ArrayList<>(sets);
         String skipped = "";
         int number = (int) sets.stream().filter(s -> !s.warmUp()).count();
@@ -150,14 +167,17 @@ class FloorController {
         return new Station(
                 index,
                 exercise,
-                pemblar.core.strength.StrengthText.sets(first.lift()),
+                Kilograms.said(StrengthText.sets(first.lift())),
                 first.lift().cue(),
+                known.map(Exercises.Known::cue).orElse(""),
+                known.map(Exercises.Known::link).orElse(""),
                 first.lift().restSeconds() > 0 ? first.lift().restSeconds() : USUAL_REST,
                 maximum.isPresent() ? Kilograms.of(maximum.getAsDouble()) : "",
                 "",
                 exercises.alternatives(viewer, exercise),
                 all,
-                skipped);
+                skipped,
+                open.logged().stream().noneMatch(l -> l.exercise().equals(exercise)));
     }
 
     private static SetLine extra(FloorService.Logged set, int number) {
@@ -177,14 +197,12 @@ class FloorController {
                 "",
                 "",
                 set,
-                words(set));
+                SetWords.done(set));
     }
 
     private static SetLine line(FloorService.Open open, Row row, int place, int number) {
         boolean body = row.set().load() instanceof SetLoad.BodyMass;
-        String load = row.shownKilograms().isPresent()
-                ? Kilograms.figure(row.shownKilograms().getAsDouble())
-                : "";
+        String load = SetWords.load(row);
         String exact = row.exactKilograms().isPresent()
                         && row.shownKilograms().isPresent()
                         && Math.abs(row.exactKilograms().getAsDouble()
@@ -211,22 +229,10 @@ class FloorController {
                 row.set().asManyAsPossible(),
                 row.warmUp(),
                 row.findOut(),
-                planned(row, load),
+                SetWords.planned(row),
                 row.warmUp() ? "" : last(open, row, number),
                 done,
-                done == null ? "" : words(done));
-    }
-
-    /** What is to be done, in short. */
-    private static String planned(Row row, String load) {
-        if (row.set().heldSeconds() > 0) return row.set().heldSeconds() + " s";
-        String repetitions = row.set().asManyAsPossible()
-                ? "as many as possible"
-                : String.valueOf(row.set().repetitions());
-        boolean body = row.set().load() instanceof SetLoad.BodyMass;
-        if (body && (load.isEmpty() || load.equals("0"))) return "body mass × " + repetitions;
-        if (load.isEmpty()) return repetitions + (row.findOut() ? ", find the load out" : "");
-        return (body ? "body mass + " : "") + load + " kg × " + repetitions;
+                done == null ? "" : SetWords.done(done));
     }
 
     private static String last(FloorService.Open open, Row row, int number) {
@@ -234,13 +240,7 @@ class FloorController {
                 .filter(s -> !s.warmUp() && (s.repetitions() > 0 || s.heldSeconds() > 0))
                 .toList();
         if (sets.isEmpty()) return "";
-        return words(sets.get(Math.min(sets.size(), number) - 1));
-    }
-
-    private static String words(FloorService.Logged set) {
-        if (set.heldSeconds() > 0) return set.heldSeconds() + " s";
-        if (set.kilograms() == 0) return set.repetitions() + " times";
-        return Kilograms.figure(set.kilograms()) + " × " + set.repetitions();
+        return SetWords.done(sets.get(Math.min(sets.size(), number) - 1));
     }
 
     /** Logs a set; a page without scripts comes back to itself, a script gets what follows from it. */
@@ -273,7 +273,7 @@ class FloorController {
                 typed.getOrDefault("key", ""),
                 Typed.whole("Set", typed.getOrDefault("place", ""), 0, 1000),
                 typed.getOrDefault("exercise", "").strip().toLowerCase(java.util.Locale.ROOT),
-                body + Typed.number("Load", load, -200, 999),
+                body + Units.mine().kilograms("Load", load, -200, 999),
                 typed.getOrDefault("repetitions", "").isBlank() && !held.isBlank()
                         ? 0
                         : Typed.whole("Repetitions", typed.getOrDefault("repetitions", ""), 0, 200),
@@ -286,7 +286,7 @@ class FloorController {
         Map<String, Object> map = new LinkedHashMap<>();
         map.put("id", answer.set().id());
         map.put("place", answer.set().place());
-        map.put("words", words(answer.set()));
+        map.put("words", SetWords.done(answer.set()));
         map.put("next", answer.next() == null ? "" : Kilograms.figure(answer.next()));
         FloorService.Would would = answer.would();
         map.put("would", would == null ? "" : sentence(would));
@@ -300,8 +300,8 @@ class FloorController {
                 ? "It changes no session ahead."
                 : "It changes " + would.sessionsAhead() + (would.sessionsAhead() == 1 ? " session" : " sessions")
                         + " ahead.";
-        return "The maximum of " + would.exercise() + " would be " + Kilograms.of(Math.rint(would.after() * 10) / 10)
-                + " instead of " + before + " (" + would.said() + "). " + ahead;
+        return "The maximum of " + would.exercise() + " would be " + Kilograms.rounded(would.after()) + " instead of "
+                + before + " (" + Kilograms.said(would.said()) + "). " + ahead;
     }
 
     @PostMapping("/take")
@@ -338,6 +338,46 @@ class FloorController {
         return back(athleteId, sessionId, flash, () -> {
             floor.swap(athleteId, viewer, sessionId, exercise, with);
             return with + " in the place of " + exercise + ".";
+        });
+    }
+
+    @PostMapping("/add")
+    String add(
+            @PathVariable long athleteId,
+            @PathVariable long sessionId,
+            @RequestParam(defaultValue = "") String line,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return back(athleteId, sessionId, flash, () -> {
+            floor.add(athleteId, viewer, sessionId, line);
+            return "Added at the end: " + line.strip() + ".";
+        });
+    }
+
+    @PostMapping("/drop")
+    String drop(
+            @PathVariable long athleteId,
+            @PathVariable long sessionId,
+            @RequestParam(defaultValue = "") String exercise,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return back(athleteId, sessionId, flash, () -> {
+            floor.drop(athleteId, viewer, sessionId, exercise);
+            return "Without " + exercise + " this time.";
+        });
+    }
+
+    @PostMapping("/notes")
+    String note(
+            @PathVariable long athleteId,
+            @PathVariable long sessionId,
+            @RequestParam(defaultValue = "") String exercise,
+            @RequestParam(defaultValue = "") String body,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return back(athleteId, sessionId, flash, () -> {
+            notes.write(athleteId, viewer, new About.OfSession(sessionId, null, exercise), body);
+            return "Noted on " + exercise + ".";
         });
     }
 

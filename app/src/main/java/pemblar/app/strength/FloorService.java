@@ -6,17 +6,20 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.DoneService;
 import pemblar.app.session.LiftedSessions;
@@ -103,7 +106,15 @@ class FloorService {
             String note) {}
 
     /** A maximum that a set would move. */
-    record Would(long setId, String exercise, double before, double after, String said, int sessionsAhead) {}
+    record Would(long setId, String exercise, double before, double after, String said, int sessionsAhead) {
+        public String afterWords() {
+            return Kilograms.rounded(after);
+        }
+
+        public String saidWords() {
+            return Kilograms.said(said);
+        }
+    }
 
     /** What a logged set leads to. @param next load for the next set, kg; null when it does not follow */
     record Answer(Logged set, Would would, Double next) {}
@@ -115,7 +126,12 @@ class FloorService {
             List<Row> rows,
             MaximaService.Strength strength,
             List<Logged> logged,
-            Map<String, List<Logged>> lastTime) {}
+            Map<String, List<Logged>> lastTime) {
+        /** Repetitions are those of each side. */
+        boolean isEach(String exercise) {
+            return workout.lifts().stream().anyMatch(l -> l.exercise().equals(exercise) && l.each());
+        }
+    }
 
     @Transactional(readOnly = true)
     public Open open(long athleteId, Viewer viewer, long sessionId) {
@@ -126,7 +142,7 @@ class FloorService {
                 .orElseThrow(() -> new IllegalArgumentException(
                         "“" + session.title() + "” has no exercises yet: choose a strength workout for it."));
         MaximaService.Strength strength = maxima.on(athlete, session.day(), workout.exercises());
-        List<Row> rows = Prescription.of(workout, strength.maxima(), strength.step(), strength.bodyKilograms());
+        List<Row> rows = strength.rows(workout);
         return new Open(session, workout, rows, strength, logged(sessionId), lastTime(athleteId, sessionId, workout));
     }
 
@@ -229,7 +245,8 @@ class FloorService {
         if (told.exercise().isBlank() || told.exercise().length() > 60)
             throw new IllegalArgumentException("Exercise: enter 1 to 60 characters.");
         if (!(told.kilograms() >= 0 && told.kilograms() < 1000))
-            throw new IllegalArgumentException("Load: enter 0 to 999 kg.");
+            throw new IllegalArgumentException(
+                    "Load: enter 0 to " + Units.mine().mass(999, 0) + ".");
         if (told.repetitions() < 0 || told.repetitions() > 200)
             throw new IllegalArgumentException("Repetitions: enter 0 to 200.");
         if (told.heldSeconds() < 0 || told.heldSeconds() > 3600)
@@ -251,17 +268,15 @@ class FloorService {
                 set.repetitions(),
                 set.inReserve() == null ? 0 : set.inReserve(),
                 open.rows().get(place + 1).set());
-        return next.isEmpty()
-                ? null
-                : (Double) pemblar.core.strength.Rounding.toStep(
-                        next.getAsDouble(), open.strength().step());
+        return next.isEmpty() ? null : (Double) open.strength().loadable().nearest(set.exercise(), next.getAsDouble());
     }
 
     /** The maximum that a set would move, with what that changes ahead; nothing moves by itself. */
     private Optional<Would> would(Open open, Athlete athlete, Logged set) {
         Maxima before = open.strength().maxima();
         if (!before.knows(set.exercise())) return Optional.empty();
-        Maxima.After after = before.after(set.toCore(), open.strength().step());
+        Maxima.After after =
+                before.after(set.toCore(), open.strength().loadable().step());
         if (after.did() != Did.MOVED) return Optional.empty();
         Map<String, Double> was = before.all();
         Map<String, Double> is = after.maxima().all();
@@ -273,7 +288,7 @@ class FloorService {
                         && !is.get(name).equals(was.get(name)))
                 .findFirst()
                 .orElseThrow();
-        String said = Kilograms.of(set.kilograms()) + " × " + set.repetitions()
+        String said = Kilograms.kept(set.kilograms()) + " × " + set.repetitions()
                 + (set.exercise().equals(moved) ? "" : " on " + set.exercise());
         double old = was.get(moved) == null ? Double.NaN : was.get(moved);
         return Optional.of(
@@ -309,7 +324,7 @@ class FloorService {
         LocalDate day = open.session().day();
         maxima.set(
                 athleteId, viewer, would.exercise(), day, Math.rint(would.after() * 10) / 10, would.said(), sessionId);
-        return "The maximum of " + would.exercise() + " is " + Kilograms.of(Math.rint(would.after() * 10) / 10) + ".";
+        return "The maximum of " + would.exercise() + " is " + Kilograms.rounded(would.after()) + ".";
     }
 
     @Transactional
@@ -328,11 +343,68 @@ class FloorService {
                 .map(l -> l.exercise().equals(exercise) ? named(l, with) : l)
                 .toList();
         if (lifts.equals(open.workout().lifts())) throw new NotFoundException("exercise");
-        java.util.Set<String> warm =
-                new java.util.LinkedHashSet<>(open.workout().warmUps());
+        Set<String> warm = new LinkedHashSet<>(open.workout().warmUps());
         if (warm.remove(exercise)) warm.add(with);
         String text = StrengthText.of(new StrengthWorkout(lifts, warm));
         sessions.rewrite(athleteId, viewer, sessionId, text, "“" + with + "” in the place of “" + exercise + "”.");
+    }
+
+    /** One exercise more, behind all others. @param line of the shorthand, as “plank 3 x 45s” */
+    @Transactional
+    public void add(long athleteId, Viewer viewer, long sessionId, String line) {
+        Open open = open(athleteId, viewer, sessionId);
+        StrengthShorthand.Reading reading = StrengthShorthand.read(line);
+        StrengthWorkout more = reading.workout()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "Exercise: " + reading.problem().orElseThrow().toString()));
+        for (String exercise : more.exercises())
+            if (open.workout().exercises().contains(exercise))
+                throw new IllegalArgumentException("Exercise: “" + exercise + "” is there already; add a set to it.");
+        List<Lift> lifts = new ArrayList<>(open.workout().lifts());
+        lifts.addAll(more.lifts());
+        if (lifts.size() > StrengthWorkout.MOST_LIFTS)
+            throw new IllegalArgumentException(
+                    "Exercise: a session has at most " + StrengthWorkout.MOST_LIFTS + " exercises.");
+        Set<String> warm = new LinkedHashSet<>(open.workout().warmUps());
+        warm.addAll(more.warmUps());
+        String text = StrengthText.of(new StrengthWorkout(lifts, warm));
+        sessions.rewrite(athleteId, viewer, sessionId, text, "“" + line.strip() + "” added.");
+    }
+
+    /** An exercise of which nothing was logged goes; sets of those behind it keep to their exercise. */
+    @Transactional
+    public void drop(long athleteId, Viewer viewer, long sessionId, String exercise) {
+        Open open = open(athleteId, viewer, sessionId);
+        if (open.logged().stream().anyMatch(l -> l.exercise().equals(exercise)))
+            throw new IllegalArgumentException(
+                    "Exercise: sets of “" + exercise + "” are logged; remove them first, or skip the rest.");
+        List<Lift> left = open.workout().lifts().stream()
+                .filter(l -> !l.exercise().equals(exercise))
+                .toList();
+        if (left.size() == open.workout().lifts().size()) throw new NotFoundException("exercise");
+        if (left.isEmpty())
+            throw new IllegalArgumentException("Exercise: it is the only one; drop the session on the board instead.");
+        Set<String> warm = new LinkedHashSet<>(open.workout().warmUps());
+        warm.remove(exercise);
+        StrengthWorkout workout = new StrengthWorkout(left, warm);
+        sessions.rewrite(
+                athleteId, viewer, sessionId, StrengthText.of(workout), "Without “" + exercise + "” this time.");
+        follow(sessionId, open.rows(), open.strength().rows(workout));
+    }
+
+    /** Logged sets stand at the places that their planned ones have now. */
+    private void follow(long sessionId, List<Row> before, List<Row> after) {
+        int now = 0;
+        for (int place = 0; place < before.size() && now < after.size(); place++) {
+            String exercise = before.get(place).lift().exercise();
+            if (!after.get(now).lift().exercise().equals(exercise)) continue;
+            if (now != place)
+                sql.sql("update strength_set set place = ?, client_key = ? where session_id = ? and place = ?"
+                                + " and exercise = ?")
+                        .params(now, "p" + now + "-" + exercise, sessionId, place, exercise)
+                        .update();
+            now++;
+        }
     }
 
     private static Lift named(Lift l, String name) {

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.frame.Typed;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.core.strength.Maxima;
@@ -65,7 +66,11 @@ class MaximaController {
         List<MaximaService.Link> links = maxima.links(page.athlete());
         MaximaService.Strength now = maxima.on(page.athlete(), page.today(), List.of());
         model.addAttribute("lines", lines(history, links, now.maxima()));
-        model.addAttribute("step", Kilograms.figure(now.step()));
+        LinkTree tree = LinkTree.of(links, name -> words(now.maxima(), name));
+        model.addAttribute("tree", tree.isEmpty() ? null : tree);
+        model.addAttribute("step", Kilograms.figure(now.loadable().step()));
+        model.addAttribute("bar", Kilograms.figure(now.loadable().bar()));
+        model.addAttribute("plate", Kilograms.figure(now.loadable().plate()));
         model.addAttribute(
                 "names",
                 exercises.all(viewer).stream().map(Exercises.Known::name).toList());
@@ -73,6 +78,7 @@ class MaximaController {
                 "movements",
                 java.util.Arrays.stream(Movement.values()).map(Movement::word).toList());
         model.addAttribute("loaded", Exercises.LOADED);
+        model.addAttribute("groups", exercises.groups(viewer));
         model.addAttribute(
                 "own",
                 exercises.all(viewer).stream().filter(Exercises.Known::own).toList());
@@ -83,11 +89,12 @@ class MaximaController {
     /** What a maximum that is not taken yet would change. */
     private void preview(Model model, Pages.Opened page, String exercise, String kilograms, String day) {
         try {
-            double value = Typed.number("Maximum", kilograms, 1, 999);
+            double value = Units.mine().kilograms("Maximum", kilograms, 1, 999);
             LocalDate from = day == null || day.isBlank() ? page.today() : Typed.day("Day", day);
             String name = exercise.strip().toLowerCase(Locale.ROOT);
             model.addAttribute("asked", name);
             model.addAttribute("askedKilograms", Kilograms.figure(value));
+            model.addAttribute("askedWords", Kilograms.of(value));
             model.addAttribute("askedDay", from);
             model.addAttribute("changes", maxima.ahead(page.athlete(), name, value));
         } catch (IllegalArgumentException e) {
@@ -114,7 +121,7 @@ class MaximaController {
             lines.add(new Line(
                     name,
                     words(now, name),
-                    last == null ? "" : last.said(),
+                    last == null ? "" : Kilograms.said(last.said()),
                     last == null ? null : last.day(),
                     path(all),
                     newest,
@@ -139,7 +146,7 @@ class MaximaController {
 
     private static String words(Maxima now, String name) {
         OptionalDouble maximum = now.knows(name) ? now.of(name) : OptionalDouble.empty();
-        return maximum.isPresent() ? Kilograms.of(Math.rint(maximum.getAsDouble() * 10) / 10) : "";
+        return maximum.isPresent() ? Kilograms.rounded(maximum.getAsDouble()) : "";
     }
 
     private static String path(List<MaximaService.Dated> all) {
@@ -175,10 +182,11 @@ class MaximaController {
                     viewer,
                     exercise,
                     Typed.day("Day", day),
-                    Typed.number("Maximum", kilograms, 1, 999),
+                    Units.mine().kilograms("Maximum", kilograms, 1, 999),
                     "typed",
                     null);
-            return "The maximum of " + exercise.strip() + " is now " + kilograms.strip() + " kg.";
+            return "The maximum of " + exercise.strip() + " is now " + kilograms.strip() + " "
+                    + Units.mine().massUnit() + ".";
         });
     }
 
@@ -224,15 +232,24 @@ class MaximaController {
         });
     }
 
-    @PostMapping("/step")
-    String step(
+    @PostMapping("/loadable")
+    String loadable(
             @PathVariable long athleteId,
-            @RequestParam String step,
+            @RequestParam(defaultValue = "") String bar,
+            @RequestParam(defaultValue = "") String plate,
+            @RequestParam(defaultValue = "") String step,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
+        Units units = Units.mine();
         return back(athleteId, flash, () -> {
-            maxima.setStep(athleteId, viewer, Typed.number("Smallest step", step, 0.25, 20));
-            return "Loads are shown in steps of " + step.strip() + " kg.";
+            maxima.setLoadable(
+                    athleteId,
+                    viewer,
+                    units.kilograms("Bar", bar, 0, 60),
+                    units.kilograms("Smallest plate", plate, 0.25, 25),
+                    units.kilograms("Step", step, 0.25, 20));
+            return "Loads with a bar are now " + bar.strip() + " " + units.massUnit() + " and more, two plates of "
+                    + plate.strip() + " at a time; all else goes in steps of " + step.strip() + ".";
         });
     }
 

@@ -17,15 +17,18 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Typed;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.LiftedSessions;
 import pemblar.app.session.LiftedSessions.Lifted;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.undo.UndoService;
 import pemblar.core.strength.Exercise;
+import pemblar.core.strength.Loadable;
 import pemblar.core.strength.Maxima;
 import pemblar.core.strength.Prescription;
 import pemblar.core.strength.StrengthShorthand;
+import pemblar.core.strength.StrengthWorkout;
 import pemblar.core.threshold.Quantity;
 
 /** Maxima of an athlete: dated, with what each rests on, and links between exercises. */
@@ -35,6 +38,7 @@ class MaximaService {
     private final AthleteService athletes;
     private final ThresholdService thresholds;
     private final LiftedSessions sessions;
+    private final Exercises exercises;
     private final UndoService undo;
     private final InstantSource clock;
 
@@ -43,23 +47,37 @@ class MaximaService {
             AthleteService athletes,
             ThresholdService thresholds,
             LiftedSessions sessions,
+            Exercises exercises,
             UndoService undo,
             InstantSource clock) {
         this.sql = sql;
         this.athletes = athletes;
         this.thresholds = thresholds;
         this.sessions = sessions;
+        this.exercises = exercises;
         this.undo = undo;
         this.clock = clock;
     }
 
     /** One dated maximum. @param said what it rests on, as “107.5 kg × 3” or “typed” */
-    record Dated(long id, String exercise, LocalDate day, double kilograms, String said, Long sessionId, String by) {}
+    record Dated(long id, String exercise, LocalDate day, double kilograms, String said, Long sessionId, String by) {
+        public String words() {
+            return Kilograms.rounded(kilograms);
+        }
+
+        public String saidWords() {
+            return Kilograms.said(said);
+        }
+    }
 
     record Link(String exercise, String of, double percent, boolean reportsBack) {}
 
-    /** All that loads of a day follow from. @param step what can be loaded, kg */
-    record Strength(Maxima maxima, double step, OptionalDouble bodyKilograms) {}
+    /** All that loads of a day follow from. */
+    record Strength(Maxima maxima, Loadable loadable, OptionalDouble bodyKilograms) {
+        List<Prescription.Row> rows(StrengthWorkout workout) {
+            return Prescription.of(workout, maxima, loadable, bodyKilograms);
+        }
+    }
 
     /** A planned session whose loads would change. */
     record Ahead(long sessionId, LocalDate day, String title, String before, String after) {}
@@ -70,14 +88,18 @@ class MaximaService {
         Map<String, Double> latest = new LinkedHashMap<>();
         for (Dated dated : history(athlete))
             if (!dated.day().isAfter(day)) latest.put(dated.exercise(), dated.kilograms());
-        double step = sql.sql("select load_step from athlete where id = ?")
-                .param(athlete.id())
-                .query(Double.class)
-                .single();
+        Loadable loadable = loadable(athlete);
         OptionalDouble body = thresholds.of(athlete).latest(Quantity.BODY_MASS, day).stream()
                 .mapToDouble(d -> d.value())
                 .findFirst();
-        return new Strength(maxima(latest, links(athlete), asked), step, body);
+        return new Strength(maxima(latest, links(athlete), asked), loadable, body);
+    }
+
+    private Loadable loadable(Athlete athlete) {
+        return sql.sql("select load_step, bar_kilograms, plate_kilograms from athlete where id = ?")
+                .param(athlete.id())
+                .query((rs, i) -> new Loadable(rs.getDouble(1), rs.getDouble(2), rs.getDouble(3), exercises.onBar()))
+                .single();
     }
 
     private static Maxima maxima(Map<String, Double> latest, List<Link> links, Iterable<String> asked) {
@@ -137,8 +159,8 @@ class MaximaService {
             Map<String, Double> then = new LinkedHashMap<>(latest);
             then.put(exercise, kilograms);
             Maxima after = maxima(then, links, workout.get().exercises());
-            String one = heaviest(Prescription.of(workout.get(), before, now.step(), now.bodyKilograms()));
-            String other = heaviest(Prescription.of(workout.get(), after, now.step(), now.bodyKilograms()));
+            String one = heaviest(Prescription.of(workout.get(), before, now.loadable(), now.bodyKilograms()));
+            String other = heaviest(Prescription.of(workout.get(), after, now.loadable(), now.bodyKilograms()));
             if (!one.equals(other)) changed.add(new Ahead(session.id(), session.day(), session.title(), one, other));
         }
         return changed;
@@ -167,7 +189,8 @@ class MaximaService {
             Long sessionId) {
         Athlete athlete = athletes.require(athleteId, viewer);
         if (!(kilograms > 0 && kilograms < Maxima.MOST_KILOGRAMS))
-            throw new IllegalArgumentException("Maximum: enter more than 0 and less than 1000 kg.");
+            throw new IllegalArgumentException(
+                    "Maximum: enter more than 0 and less than " + Units.mine().mass(1000, 0) + ".");
         Typed.near("Day", day, athlete.dayOf(clock.instant()));
         String name = name(exercise);
         undo.remember(
@@ -250,12 +273,12 @@ class MaximaService {
                 .update();
     }
 
+    /** What stands in the room: the bar, the smallest plate, and the step of all else; kg. */
     @Transactional
-    public void setStep(long athleteId, Viewer viewer, double step) {
+    public void setLoadable(long athleteId, Viewer viewer, double bar, double plate, double step) {
         athletes.require(athleteId, viewer);
-        if (!(step >= 0.25 && step <= 20)) throw new IllegalArgumentException("Smallest step: enter 0.25 to 20 kg.");
-        sql.sql("update athlete set load_step = ? where id = ?")
-                .params(step, athleteId)
+        sql.sql("update athlete set bar_kilograms = ?, plate_kilograms = ?, load_step = ? where id = ?")
+                .params(bar, plate, step, athleteId)
                 .update();
     }
 

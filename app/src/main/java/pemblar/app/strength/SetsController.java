@@ -114,7 +114,7 @@ class SetsController {
                 set.repetitions() + left,
                 Kilograms.of(set.kilograms()),
                 set.day(),
-                estimate.map(e -> Kilograms.of(Math.rint(e * 10) / 10)).orElse("too many to tell"));
+                estimate.map(e -> Kilograms.rounded(e)).orElse("too many to tell"));
     }
 
     /**
@@ -128,7 +128,7 @@ class SetsController {
         if (lately.isEmpty())
             return "No set of 1 to 12 repetitions with a load in the last six weeks: nothing new about the maximum.";
         var best = Collections.max(lately.entrySet(), Map.Entry.comparingByValue());
-        String said = "Best of the last six weeks: about " + Kilograms.of(Math.rint(best.getValue() * 10) / 10)
+        String said = "Best of the last six weeks: about " + Kilograms.rounded(best.getValue())
                 + " for one repetition, as load and repetitions have it, by the sets of " + shown.date(best.getKey())
                 + (saidWhatWasLeft(sets, best.getKey()) ? "." : "; what was left was not said, so it may be more.");
         MaximaService.Dated now = used.stream()

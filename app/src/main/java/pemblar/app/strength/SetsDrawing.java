@@ -8,6 +8,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import pemblar.app.frame.Units;
 
 /**
  * One exercise over weeks, in a box of {@link #WIDTH} by 300: estimates of each day as dots, the maximum in use as
@@ -49,8 +50,8 @@ record SetsDrawing(
             double low = low();
             double high = high(low);
             List<Dot> dots = new ArrayList<>();
-            estimates.forEach((day, kilograms) -> dots.add(
-                    new Dot(x(day), y(kilograms, low, high), day + ": " + Kilograms.figure(round(kilograms)) + " kg")));
+            estimates.forEach((day, kilograms) ->
+                    dots.add(new Dot(x(day), y(kilograms, low, high), day + ": " + Kilograms.rounded(kilograms))));
             return new SetsDrawing(dots, steps(low, high), columns(), values(low, high), volumes(), months());
         }
 
@@ -104,23 +105,25 @@ record SetsDrawing(
                         VOLUME_FLOOR - height,
                         Math.max(2, Math.min(WIDTH, x(monday.plusDays(6))) - x),
                         height,
-                        "week of " + monday + ": " + Math.round(kilograms) + " kg"));
+                        "week of " + monday + ": " + Kilograms.sum(kilograms)));
             });
             return columns;
         }
 
         private List<Tick> values(double low, double high) {
-            double step = high - low > 60 ? 20 : high - low > 25 ? 10 : 5;
+            double unit = Units.mine().massKilograms();
+            double range = (high - low) / unit;
+            double step = unit * (range > 120 ? 50 : range > 60 ? 20 : range > 25 ? 10 : 5);
             List<Tick> ticks = new ArrayList<>();
             for (double v = Math.ceil(low / step) * step; v <= high; v += step)
-                ticks.add(new Tick(y(v, low, high), Math.round(v) + " kg"));
+                ticks.add(new Tick(y(v, low, high), Kilograms.sum(v)));
             return ticks;
         }
 
         private List<Tick> volumes() {
             return volume.isEmpty()
                     ? List.of()
-                    : List.of(new Tick(VOLUME_TOP, Math.round(mostVolume()) + " kg"), new Tick(VOLUME_FLOOR, "0"));
+                    : List.of(new Tick(VOLUME_TOP, Kilograms.sum(mostVolume())), new Tick(VOLUME_FLOOR, "0"));
         }
 
         private List<Tick> months() {

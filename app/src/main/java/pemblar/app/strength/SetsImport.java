@@ -177,7 +177,7 @@ class SetsImport {
 
     private static String words(Row row) {
         if (row.heldSeconds() > 0) return row.heldSeconds() + "s";
-        String load = row.kilograms() > 0 ? Kilograms.figure(row.kilograms()) + "kg" : "body mass";
+        String load = row.kilograms() > 0 ? Kilograms.hundredths(row.kilograms()) + "kg" : "body mass";
         return Math.max(1, row.repetitions()) + " at " + load;
     }
 }

@@ -65,7 +65,7 @@ class SetsStore {
                         rs.getObject("day", LocalDate.class),
                         harmless(rs.getString("title")),
                         rs.getString("exercise"),
-                        Kilograms.figure(rs.getDouble("load_kilograms")),
+                        Kilograms.hundredths(rs.getDouble("load_kilograms")),
                         rs.getInt("repetitions"),
                         rs.getInt("held_seconds"),
                         rs.getObject("in_reserve"),

@@ -16,12 +16,12 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.LiftedSessions;
 import pemblar.core.strength.Movement;
-import pemblar.core.strength.Prescription;
 import pemblar.core.strength.Prescription.Row;
 import pemblar.core.strength.StrengthShorthand;
 import pemblar.core.strength.StrengthText;
@@ -114,7 +114,7 @@ class StrengthController {
 
     private List<Row> rows(StrengthWorkout workout, Athlete athlete, LocalDate day) {
         MaximaService.Strength strength = maxima.on(athlete, day, workout.exercises());
-        return Prescription.of(workout, strength.maxima(), strength.step(), strength.bodyKilograms());
+        return strength.rows(workout);
     }
 
     @GetMapping("/design")
@@ -162,12 +162,12 @@ class StrengthController {
         }
         StrengthWorkout workout = reading.workout().orElseThrow();
         MaximaService.Strength strength = maxima.on(athlete, today, workout.exercises());
-        List<Row> rows = Prescription.of(workout, strength.maxima(), strength.step(), strength.bodyKilograms());
+        List<Row> rows = strength.rows(workout);
         model.addAttribute("workout", workout);
         model.addAttribute("hard", rows.stream().filter(Row::isHard).count());
         model.addAttribute(
                 "volume",
-                Math.round(rows.stream()
+                Kilograms.sum(rows.stream()
                         .filter(r -> !r.warmUp())
                         .mapToDouble(r -> volume(r, strength))
                         .sum()));
@@ -217,7 +217,7 @@ class StrengthController {
             if (row.warmUp() || row.set().heldSeconds() > 0) continue;
             var maximum = strength.maxima().of(row.lift().exercise());
             String exact = row.exactKilograms().isPresent()
-                    ? Kilograms.of(Math.rint(row.exactKilograms().getAsDouble() * 10) / 10)
+                    ? Kilograms.rounded(row.exactKilograms().getAsDouble())
                     : "–";
             String shown = row.shownKilograms().isPresent()
                     ? Kilograms.of(row.shownKilograms().getAsDouble())
@@ -228,7 +228,7 @@ class StrengthController {
                     row.lift().exercise(),
                     new OnTheBar(
                             row.lift().exercise(),
-                            maximum.isPresent() ? Kilograms.of(Math.rint(maximum.getAsDouble() * 10) / 10) : "–",
+                            maximum.isPresent() ? Kilograms.rounded(maximum.getAsDouble()) : "–",
                             body ? "–" : exact,
                             bar,
                             row.findOut()),
@@ -259,7 +259,7 @@ class StrengthController {
         }
         List<Moves> all = new ArrayList<>();
         counts.forEach((m, c) ->
-                all.add(new Moves(m, c[0], c[1], kilograms.get(m) == 0 ? "–" : Math.round(kilograms.get(m)) + " kg")));
+                all.add(new Moves(m, c[0], c[1], kilograms.get(m) == 0 ? "–" : Kilograms.sum(kilograms.get(m)))));
         return all;
     }
 
@@ -330,16 +330,39 @@ class StrengthController {
             @RequestParam String loaded,
             @RequestParam(defaultValue = "") String cue,
             @RequestParam(defaultValue = "") String link,
-            @RequestParam(defaultValue = "false") boolean shared,
+            @RequestParam(defaultValue = "") String sharedWith,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         pages.athlete(athleteId, viewer);
         try {
-            exercises.add(viewer, new Exercises.New(name, movement, loaded, cue, link, shared));
+            exercises.add(viewer, new Exercises.New(name, movement, loaded, cue, link, sharedWith));
             flash.addFlashAttribute("good", "“" + name.strip() + "” is in your list.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
         return "redirect:/a/" + athleteId + "/strength/maxima";
+    }
+
+    @PostMapping("/exercises/remove")
+    String removeOwn(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String name,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        Athlete athlete = pages.athlete(athleteId, viewer);
+        if (!exercises.remove(viewer, name)) throw new NotFoundException("exercise");
+        long ahead = sessions.ahead(athlete, pages.today(athlete)).stream()
+                .flatMap(session -> StrengthShorthand.read(session.text()).workout().stream())
+                .filter(workout -> workout.exercises().contains(name))
+                .count();
+        boolean known = exercises.named(viewer, name).isPresent();
+        flash.addFlashAttribute(
+                "good",
+                "“" + name + "” is off your list."
+                        + (known || ahead == 0
+                                ? " What was lifted keeps its name."
+                                : " " + ahead + (ahead == 1 ? " planned session uses" : " planned sessions use")
+                                        + " it still: there it counts for no movement."));
+        return "redirect:/a/" + athleteId + "/strength/maxima#own";
     }
 }

@@ -22,7 +22,6 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Download;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
-import pemblar.core.strength.Prescription;
 import pemblar.core.strength.Prescription.Row;
 import pemblar.core.strength.SetLoad;
 import pemblar.core.strength.StrengthShorthand;
@@ -91,8 +90,7 @@ class StrengthExchangeController {
         model.addAttribute("kept", kept);
         model.addAttribute("workout", workout);
         model.addAttribute("today", pages.today(athlete));
-        model.addAttribute(
-                "lines", lines(Prescription.of(workout, strength.maxima(), strength.step(), strength.bodyKilograms())));
+        model.addAttribute("lines", lines(strength.rows(workout)));
         return "strength/sheet";
     }
 

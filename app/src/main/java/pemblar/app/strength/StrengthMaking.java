@@ -13,7 +13,6 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.LiftedSessions;
 import pemblar.core.strength.LoggedSet.Counts;
-import pemblar.core.strength.Prescription;
 import pemblar.core.strength.Prescription.Row;
 import pemblar.core.strength.StrengthShorthand;
 import pemblar.core.strength.StrengthText;
@@ -74,7 +73,7 @@ public class StrengthMaking {
             DoubleUnaryOperator able) {
         StrengthWorkout workout = StrengthShorthand.read(text).workout().orElseThrow();
         MaximaService.Strength strength = maxima.on(athlete, day, workout.exercises());
-        List<Row> rows = Prescription.of(workout, strength.maxima(), strength.step(), strength.bodyKilograms());
+        List<Row> rows = strength.rows(workout);
         LiftedSessions.Prepared prepared = new LiftedSessions.Prepared(
                 title, StrengthText.of(workout), workout.seconds(), workout.load(), Strokes.shares(rows));
         if (!day.isBefore(athlete.dayOf(clock.instant()))) {

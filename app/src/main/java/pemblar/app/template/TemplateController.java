@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.template.TemplateService.How;
@@ -40,7 +41,7 @@ class TemplateController {
             @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         pages.open(model, athleteId, viewer, "board", null, null);
         model.addAttribute("templates", templates.own(viewer));
-        model.addAttribute("weekdays", DayOfWeek.values());
+        model.addAttribute("weekdays", Units.mine().weekdays());
         return "template/templates";
     }
 

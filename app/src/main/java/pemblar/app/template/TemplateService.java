@@ -16,7 +16,12 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.session.ScheduleService.Chosen;
 import pemblar.app.session.ScheduleService.Placed;
+import pemblar.core.design.Design;
 import pemblar.core.schedule.Placement;
+import pemblar.core.strength.StrengthShorthand;
+import pemblar.core.strength.StrengthText;
+import pemblar.core.strength.StrengthWorkout;
+import pemblar.core.workout.Workout;
 import pemblar.formats.json.WorkoutJson;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -40,8 +45,46 @@ public class TemplateService {
         this.clock = clock;
     }
 
-    /** One session of a template, as it is stored; the workout as JSON. */
-    record Entry(int offset, Integer startMinute, String title, String workout, Long workoutId, Integer version) {}
+    /** One session of a template, as it is stored: the workout as JSON, or strength as its shorthand. */
+    record Entry(
+            int offset,
+            Integer startMinute,
+            String title,
+            String workout,
+            String strength,
+            Long workoutId,
+            Integer version) {
+        static Entry of(int offset, Placed placed) {
+            Chosen chosen = placed.chosen();
+            return chosen.design().answer(new Design.Cases<>() {
+                @Override
+                public Entry endurance(Workout workout) {
+                    String json = WorkoutJson.write(workout);
+                    return new Entry(
+                            offset,
+                            placed.startMinute(),
+                            chosen.title(),
+                            json,
+                            null,
+                            chosen.workoutId(),
+                            chosen.version());
+                }
+
+                @Override
+                public Entry strength(StrengthWorkout workout) {
+                    String text = StrengthText.of(workout);
+                    return new Entry(offset, placed.startMinute(), chosen.title(), null, text, null, null);
+                }
+            });
+        }
+
+        Design design() {
+            return strength == null
+                    ? new Design.Endurance(WorkoutJson.read(workout))
+                    : new Design.Strength(
+                            StrengthShorthand.read(strength).workout().orElseThrow());
+        }
+    }
 
     /** A template as a list shows it. */
     public record Summary(long id, String title, int sessions, int days, List<String> titles) {}
@@ -87,16 +130,8 @@ public class TemplateService {
             throw new IllegalArgumentException(
                     "Days: choose a last day after the first, at most " + LONGEST_DAYS + " days on.");
         List<Entry> entries = new ArrayList<>();
-        for (Placed placed : schedule.planned(athlete, from, to)) {
-            Chosen chosen = placed.chosen();
-            entries.add(new Entry(
-                    (int) ChronoUnit.DAYS.between(from, placed.day()),
-                    placed.startMinute(),
-                    chosen.title(),
-                    WorkoutJson.write(chosen.workout()),
-                    chosen.workoutId(),
-                    chosen.version()));
-        }
+        for (Placed placed : schedule.planned(athlete, from, to))
+            entries.add(Entry.of((int) ChronoUnit.DAYS.between(from, placed.day()), placed));
         if (entries.isEmpty())
             throw new IllegalArgumentException("Nothing is planned on these days, so there is nothing to keep.");
         if (entries.size() > MOST_ENTRIES)
@@ -143,9 +178,7 @@ public class TemplateService {
         for (int i = 0; i < entries.size(); i++) {
             Entry e = entries.get(i);
             placed.add(new Placed(
-                    days.get(i),
-                    e.startMinute(),
-                    new Chosen(e.title(), WorkoutJson.read(e.workout()), e.workoutId(), e.version())));
+                    days.get(i), e.startMinute(), new Chosen(e.title(), e.design(), e.workoutId(), e.version())));
         }
         return placed;
     }

@@ -1,6 +1,7 @@
 package pemblar.app.threshold;
 
-import java.util.Locale;
+import pemblar.app.frame.Shown;
+import pemblar.app.frame.Units;
 import pemblar.core.sport.SpeedUnit;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Pace;
@@ -21,6 +22,7 @@ public final class Amounts {
             return speed(quantity).paceMetres() / (Integer.parseInt(parts[0]) * 60 + Integer.parseInt(parts[1]));
         }
         double number = Double.parseDouble(value);
+        if (quantity == Quantity.BODY_MASS) return number * Units.mine().massKilograms();
         return quantity == Quantity.W_PRIME ? number * 1000 : number;
     }
 
@@ -30,7 +32,7 @@ public final class Amounts {
 
     /** How the speed of the quantity's sport reads. */
     private static SpeedUnit speed(Quantity quantity) {
-        return quantity.sport().speed();
+        return Shown.unit(quantity.sport());
     }
 
     /** What somebody might type. */
@@ -43,21 +45,22 @@ public final class Amounts {
             case RUNNING_THRESHOLD_HEART_RATE -> "174";
             case MAXIMUM_HEART_RATE -> "187";
             case RESTING_HEART_RATE -> "48";
-            case THRESHOLD_SPEED -> "4:10";
+            case THRESHOLD_SPEED -> Pace.clock(250 * speed(quantity).paceMetres() / 1000);
             case SWIMMING_THRESHOLD_SPEED -> "1:38";
-            case BODY_MASS -> "68";
+            case BODY_MASS -> String.valueOf(Math.round(Units.mine().mass(68)));
         };
     }
 
     public static String unit(Quantity quantity) {
+        if (quantity == Quantity.BODY_MASS) return Units.mine().massUnit();
         return isPace(quantity) ? speed(quantity).unit() : quantity == Quantity.W_PRIME ? "kJ" : quantity.unit();
     }
 
     public static String shown(Quantity quantity, double value) {
         if (isPace(quantity)) return Pace.clock(speed(quantity).paceMetres() / value);
-        if (quantity == Quantity.W_PRIME) return String.format(Locale.ROOT, "%.1f", value / 1000);
+        if (quantity == Quantity.W_PRIME) return Units.mine().decimal(value / 1000, 1);
         return quantity == Quantity.BODY_MASS
-                ? String.format(Locale.ROOT, "%.1f", value)
+                ? Units.mine().decimal(Units.mine().mass(value), 1)
                 : String.valueOf(Math.round(value));
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import pemblar.app.frame.Units;
 import pemblar.core.recording.Series;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
@@ -252,11 +253,15 @@ public record Drawing(
     }
 
     private static List<Tick> distances(double total) {
-        double step = 1000;
-        while (total / step > 10) step *= step >= 5000 ? 2 : 5;
+        double unit = Units.mine().lengthMetres();
+        double step = unit;
+        while (total / step > 10) step *= step >= 5 * unit ? 2 : 5;
         List<Tick> ticks = new ArrayList<>();
         for (double metres = 0; metres <= total; metres += step)
-            ticks.add(new Tick(x(metres, total), Math.round(metres / 1000) + (metres == 0 ? "" : " km")));
+            ticks.add(new Tick(
+                    x(metres, total),
+                    Math.round(metres / unit)
+                            + (metres == 0 ? "" : " " + Units.mine().lengthUnit())));
         return ticks;
     }
 

@@ -2,6 +2,7 @@ package pemblar.app.zones;
 
 import java.util.List;
 import java.util.Locale;
+import pemblar.app.frame.Units;
 import pemblar.app.threshold.Amounts;
 import pemblar.core.threshold.Plausibility;
 import pemblar.core.threshold.Plausibility.Warning;
@@ -48,18 +49,26 @@ final class Warnings {
             case WATTS_PER_KILOGRAM_TOO_HIGH ->
                 text(
                         "Threshold power is %.1f W per kg, more than almost anybody has: check it and the "
-                                + "body mass of %.0f kg.",
+                                + "body mass of " + mass(w.against()) + ".",
                         w);
             case WATTS_PER_KILOGRAM_TOO_LOW ->
-                text("Threshold power is %.1f W per kg: were watts typed in the field of body mass (%.0f kg)?", w);
+                text(
+                        "Threshold power is %.1f W per kg: were watts typed in the field of body mass ("
+                                + mass(w.against()) + ")?",
+                        w);
             case BODY_MASS_JUMPS ->
-                text("Body mass goes to %.1f kg from %.1f kg before: check for a slip of the keyboard.", w);
+                "Body mass goes to " + mass(w.found()) + " from " + mass(w.against())
+                        + " before: check for a slip of the keyboard.";
             case CRITICAL_POWER_FAR_FROM_THRESHOLD ->
                 text(
                         "Critical power %.0f W is far from the threshold power of %.0f W; it usually lies 0 "
                                 + "to 10 %% above. One of the two is out of date.",
                         w);
         };
+    }
+
+    private static String mass(double kilograms) {
+        return Units.mine().mass(kilograms, 1);
     }
 
     private static String text(String format, Warning w) {

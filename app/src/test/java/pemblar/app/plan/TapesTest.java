@@ -55,8 +55,7 @@ class TapesTest {
     }
 
     private static Spell spell(int day, int hour, int hours, double load) {
-        Instant start =
-                FIRST.plusDays(day).atTime(hour, 0).atZone(ATHLETE.zone()).toInstant();
+        Instant start = ATHLETE.at(FIRST.plusDays(day), hour * 60);
         return new Spell(start, start.plus(Duration.ofHours(hours)), load);
     }
 

@@ -332,7 +332,8 @@ class PlansTest {
     private static String line(Slotted s) {
         String what = s.chosen() == null
                 ? s.sketch().title()
-                : s.chosen().title() + ": `" + ShorthandText.of(s.chosen().workout()) + "`";
+                : s.chosen().title() + ": `"
+                        + ShorthandText.of(s.chosen().design().steps().orElseThrow()) + "`";
         return "- " + SHOWN.day(s.sketch().day()) + ", " + s.sketch().sport().key() + ", "
                 + SHOWN.duration(s.sketch().seconds()) + ", "
                 + Shown.word(s.sketch().purpose()) + ". " + what;

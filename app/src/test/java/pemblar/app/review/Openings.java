@@ -12,6 +12,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.session.Described;
 import pemblar.app.session.SessionService.Opened;
 import pemblar.app.session.Slab;
+import pemblar.core.design.Design;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.matching.Stretches.One;
 import pemblar.core.recording.Lap;
@@ -123,7 +124,7 @@ final class Openings {
         return new Opened(
                 athlete,
                 slab,
-                workout,
+                workout.map(Design.Endurance::new),
                 Zones.usual(values),
                 Optional.of(recording),
                 Optional.empty(),

@@ -20,7 +20,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Undo restores the very row, with everything that people said of it. */
 class SessionUndoTest {
     private final TrainingSessionRepository sessions = mock(TrainingSessionRepository.class);
-    private final SessionUndo undo = new SessionUndo(sessions, mock(RecordingRepository.class), text -> false);
+    private final SessionUndo undo =
+            new SessionUndo(sessions, mock(RecordingRepository.class), mock(StrengthFigures.class));
 
     private static SessionRow row() {
         SessionRow row = new SessionRow();

@@ -3,6 +3,7 @@ package pemblar.core.sport;
 /** How people read a speed: as a speed, or turned over as the time for a distance. */
 public enum SpeedUnit {
     KILOMETRES_PER_HOUR("km/h", 0),
+    MILES_PER_HOUR("mi/h", 0),
     PER_KILOMETRE("/km", 1000),
     PER_MILE("/mi", 1609.344),
     PER_100_METRES("/100 m", 100),
@@ -19,6 +20,16 @@ public enum SpeedUnit {
     /** Behind the figure, as km/h or /100 m. */
     public String unit() {
         return unit;
+    }
+
+    /** A speed in this unit for each m/s; paces have none. */
+    public double perMetrePerSecond() {
+        return this == MILES_PER_HOUR ? 3600 / PER_MILE.paceMetres : 3.6;
+    }
+
+    /** The same for people who think in miles; courses and pools stay metric. */
+    public SpeedUnit inMiles() {
+        return this == KILOMETRES_PER_HOUR ? MILES_PER_HOUR : this == PER_KILOMETRE ? PER_MILE : this;
     }
 
     public boolean isPace() {

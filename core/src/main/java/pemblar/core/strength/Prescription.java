@@ -39,25 +39,27 @@ public final class Prescription {
         }
     }
 
-    /** @param step what loads round to, kg @param bodyKilograms empty when it is not known */
-    public static List<Row> of(StrengthWorkout workout, Maxima maxima, double step, OptionalDouble bodyKilograms) {
+    /** @param loadable what loads round to @param bodyKilograms empty when it is not known */
+    public static List<Row> of(
+            StrengthWorkout workout, Maxima maxima, Loadable loadable, OptionalDouble bodyKilograms) {
         List<Row> rows = new ArrayList<>();
         for (Lift lift : workout.lifts()) {
             OptionalDouble maximum =
                     maxima.knows(lift.exercise()) ? maxima.of(lift.exercise()) : OptionalDouble.empty();
-            if (workout.warmUps().contains(lift.exercise())) warmUp(rows, lift, maximum, step, bodyKilograms);
+            if (workout.warmUps().contains(lift.exercise())) warmUp(rows, lift, maximum, loadable, bodyKilograms);
             for (int i = 0; i < lift.sets().size(); i++)
-                rows.add(row(lift, lift.sets().get(i), i + 1, maximum, step, bodyKilograms));
+                rows.add(row(lift, lift.sets().get(i), i + 1, maximum, loadable, bodyKilograms));
         }
         return rows;
     }
 
     private static Row row(
-            Lift lift, PlannedSet set, int number, OptionalDouble maximum, double step, OptionalDouble body) {
+            Lift lift, PlannedSet set, int number, OptionalDouble maximum, Loadable loadable, OptionalDouble body) {
         OptionalDouble exact = exact(set, maximum);
         OptionalDouble share = share(set, maximum, body);
         boolean needs = set.load().share(Math.max(1, set.repetitions())).isPresent();
-        return new Row(lift, set, number, false, exact, rounded(exact, step), share, needs && exact.isEmpty());
+        return new Row(
+                lift, set, number, false, exact, rounded(lift, exact, loadable), share, needs && exact.isEmpty());
     }
 
     private static OptionalDouble exact(PlannedSet set, OptionalDouble maximum) {
@@ -78,14 +80,13 @@ public final class Prescription {
         return OptionalDouble.empty();
     }
 
-    private static OptionalDouble rounded(OptionalDouble exact, double step) {
-        if (exact.isEmpty()) return exact;
-        double value = exact.getAsDouble();
-        return OptionalDouble.of(value < 0 ? -Rounding.toStep(-value, step) : Rounding.toStep(value, step));
+    private static OptionalDouble rounded(Lift lift, OptionalDouble exact, Loadable loadable) {
+        return exact.isEmpty() ? exact : OptionalDouble.of(loadable.nearest(lift.exercise(), exact.getAsDouble()));
     }
 
-    private static void warmUp(List<Row> rows, Lift lift, OptionalDouble maximum, double step, OptionalDouble body) {
-        Row first = row(lift, lift.sets().get(0), 1, maximum, step, body);
+    private static void warmUp(
+            List<Row> rows, Lift lift, OptionalDouble maximum, Loadable loadable, OptionalDouble body) {
+        Row first = row(lift, lift.sets().get(0), 1, maximum, loadable, body);
         if (first.exactKilograms().isEmpty() || lift.sets().get(0).load() instanceof SetLoad.BodyMass) return;
         for (WarmUp.Step warm : WarmUp.SETS) {
             double kilograms = warm.share() * first.exactKilograms().getAsDouble();
@@ -99,7 +100,7 @@ public final class Prescription {
                     0,
                     true,
                     OptionalDouble.of(kilograms),
-                    rounded(OptionalDouble.of(kilograms), step),
+                    rounded(lift, OptionalDouble.of(kilograms), loadable),
                     share,
                     false));
         }

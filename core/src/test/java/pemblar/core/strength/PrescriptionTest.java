@@ -18,7 +18,10 @@ class PrescriptionTest {
 
     private static List<Row> rows(String text) {
         return Prescription.of(
-                StrengthShorthand.read(text).workout().orElseThrow(), MAXIMA, 2.5, OptionalDouble.of(71));
+                StrengthShorthand.read(text).workout().orElseThrow(),
+                MAXIMA,
+                Loadable.inSteps(2.5),
+                OptionalDouble.of(71));
     }
 
     @Test

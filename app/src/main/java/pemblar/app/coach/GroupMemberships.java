@@ -1,0 +1,40 @@
+package pemblar.app.coach;
+
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.Memberships;
+import pemblar.app.frame.Viewer;
+
+/** Who keeps and who is in which group. */
+@Component
+class GroupMemberships implements Memberships {
+    private final JdbcClient sql;
+    private final AthleteService athletes;
+
+    GroupMemberships(JdbcClient sql, AthleteService athletes) {
+        this.sql = sql;
+        this.athletes = athletes;
+    }
+
+    @Override
+    public List<Group> kept(Viewer viewer) {
+        return sql.sql("select id, name from coach_group where account_id = ? order by place, name")
+                .param(viewer.accountId())
+                .query((rs, i) -> new Group(rs.getLong(1), rs.getString(2)))
+                .list();
+    }
+
+    @Override
+    public List<Long> joined(Viewer viewer) {
+        List<Long> coaches = athletes.coachesOf(viewer);
+        if (coaches.isEmpty()) return List.of();
+        return sql.sql("select m.group_id from group_member m join coach_group g on g.id = m.group_id where"
+                        + " m.athlete_id = :athlete and g.account_id in (:coaches)")
+                .param("athlete", athletes.own(viewer).orElse(-1L))
+                .param("coaches", coaches)
+                .query(Long.class)
+                .list();
+    }
+}

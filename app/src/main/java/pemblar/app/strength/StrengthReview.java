@@ -1,0 +1,71 @@
+package pemblar.app.strength;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Viewer;
+import pemblar.core.strength.StrengthText;
+
+/** A strength session as it was planned and lifted, with what it moved. */
+@Component
+public class StrengthReview {
+    private final FloorService floor;
+    private final MaximaService maxima;
+    private final AthleteService athletes;
+
+    StrengthReview(FloorService floor, MaximaService maxima, AthleteService athletes) {
+        this.floor = floor;
+        this.maxima = maxima;
+        this.athletes = athletes;
+    }
+
+    /** An exercise. @param asked in the shorthand; empty for what was not planned */
+    public record Line(String exercise, String asked, String planned, String done) {}
+
+    /**
+     * @param moves what maxima it moved, each with its set, in words
+     * @param waiting what a set would move and nobody has taken yet
+     */
+    public record Sheet(List<Line> lines, List<String> moves, List<String> waiting) {}
+
+    /** @throws IllegalArgumentException when the session has no exercises yet */
+    @Transactional(readOnly = true)
+    public Sheet of(long athleteId, Viewer viewer, long sessionId) {
+        FloorService.Open open = floor.open(athleteId, viewer, sessionId);
+        Set<String> exercises = new LinkedHashSet<>(open.workout().exercises());
+        open.logged().forEach(set -> exercises.add(set.exercise()));
+        List<String> moves = maxima.history(athletes.require(athleteId, viewer)).stream()
+                .filter(d -> d.sessionId() != null && d.sessionId() == sessionId)
+                .map(d -> "The maximum of " + d.exercise() + " became " + d.words() + " by " + d.saidWords() + ".")
+                .toList();
+        List<String> waiting = floor.wouldMove(athleteId, viewer, open).stream()
+                .map(FloorController::sentence)
+                .toList();
+        return new Sheet(exercises.stream().map(e -> line(open, e)).toList(), moves, waiting);
+    }
+
+    private static Line line(FloorService.Open open, String exercise) {
+        List<String> asked = open.workout().lifts().stream()
+                .filter(l -> l.exercise().equals(exercise))
+                .map(l -> Kilograms.said(StrengthText.sets(l)))
+                .toList();
+        List<String> planned = open.rows().stream()
+                .filter(row -> row.lift().exercise().equals(exercise) && !row.warmUp())
+                .map(SetWords::planned)
+                .toList();
+        List<String> done = new ArrayList<>();
+        for (FloorService.Logged set : open.logged())
+            if (set.exercise().equals(exercise) && !set.warmUp()) done.add(said(set));
+        return new Line(exercise, String.join("; ", asked), SetWords.together(planned), SetWords.together(done));
+    }
+
+    private static String said(FloorService.Logged set) {
+        if (set.note().startsWith("skipped")) return set.note();
+        String left = set.inReserve() == null ? "" : ", " + set.inReserve() + " left";
+        return SetWords.done(set) + left;
+    }
+}

@@ -1,0 +1,32 @@
+package pemblar.core.strength;
+
+import java.util.Set;
+
+/**
+ * What somebody can load: on a bar what the plates on both sides come to, else multiples of a step. All in kg.
+ *
+ * @param step of dumbbells, machines and what hangs from the body
+ * @param bar the empty bar, the least that can be lifted with it
+ * @param plate the smallest plate; two go on at once
+ * @param onBar exercises with a bar
+ */
+public record Loadable(double step, double bar, double plate, Set<String> onBar) {
+    public Loadable {
+        if (!(step > 0)) throw new IllegalArgumentException("step must be above 0, was " + step);
+        if (!(bar >= 0 && bar < 1000)) throw new IllegalArgumentException("bar must be in [0, 1000), was " + bar);
+        if (!(plate > 0)) throw new IllegalArgumentException("plate must be above 0, was " + plate);
+        onBar = Set.copyOf(onBar);
+    }
+
+    /** Multiples of one step for every exercise. */
+    public static Loadable inSteps(double step) {
+        return new Loadable(step, 0, step / 2, Set.of());
+    }
+
+    /** What comes nearest to a load; a half goes down, and a bar is never lighter than empty. */
+    public double nearest(String exercise, double kilograms) {
+        if (kilograms < 0) return -nearest(exercise, -kilograms);
+        if (!onBar.contains(exercise)) return Rounding.toStep(kilograms, step);
+        return bar + Rounding.toStep(Math.max(0, kilograms - bar), 2 * plate);
+    }
+}
