@@ -10,19 +10,22 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Dimension;
+import org.openqa.selenium.support.ui.Select;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Strength on a phone: a session from today to its end, without a connection in the middle. */
 class FloorJourneyTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneId.of("Europe/Dublin"));
     private static JdbcTemplate sql;
+    private static Person person;
+    private static String base;
     private static long session;
 
     @BeforeAll
     static void plan() throws java.io.IOException {
         sql = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
-        Person person = new Person(Running.ADDRESS).signUp("phone.strength@pemblar.example", "ride");
-        String base = person.get("/").uri().getPath().replaceAll("/today$", "");
+        person = new Person(Running.ADDRESS).signUp("phone.strength@pemblar.example", "ride");
+        base = person.get("/").uri().getPath().replaceAll("/today$", "");
         person.get(base + "/strength/maxima");
         person.post(
                 base + "/strength/maxima",
@@ -33,18 +36,7 @@ class FloorJourneyTest {
                         "100",
                         "day",
                         TODAY.minusDays(3).toString()));
-        person.post(
-                base + "/strength",
-                Map.of(
-                        "title",
-                        "Legs by phone",
-                        "text",
-                        "back squat 3 x 5 at 80%\nplank 2 x 45s",
-                        "put",
-                        "1",
-                        "day",
-                        TODAY.toString()));
-        session = sql.queryForObject("select max(id) from session where title = 'Legs by phone'", Long.class);
+        session = put("Legs by phone", "back squat 3 x 5 at 80%\nplank 2 x 45s", TODAY);
         Browser.open();
         Browser.browser.manage().window().setSize(new Dimension(390, 844));
     }
@@ -52,6 +44,11 @@ class FloorJourneyTest {
     @AfterAll
     static void close() {
         Browser.close();
+    }
+
+    private static long put(String title, String text, LocalDate day) {
+        person.post(base + "/strength", Map.of("title", title, "text", text, "put", "1", "day", day.toString()));
+        return sql.queryForObject("select max(id) from session where title = ?", Long.class, title);
     }
 
     private static int logged() {
@@ -84,5 +81,38 @@ class FloorJourneyTest {
         Browser.seeText("#main", "This session is finished");
         assertThat(sql.queryForObject("select done_load from session where id = ?", Double.class, session))
                 .isGreaterThan(5);
+    }
+
+    /** A swap, a set more, and a set that raises the maximum: what it changes ahead is said before it is taken. */
+    @Test
+    void aSwapASetMoreAndAMaximumThatRises() {
+        session = put("Test by phone", "bench press 1 x 8 at 60%\nback squat as many as possible at 85% -> max", TODAY);
+        put("Legs to come", "back squat 3 x 5 at 80%", TODAY.plusDays(5));
+        Browser.signIn("phone.strength@pemblar.example", "a long password");
+        Browser.go(base + "/sessions/" + session + "/floor");
+        Browser.click(".station.is-here .more summary");
+        new Select(Browser.see(".station.is-here select[name='with']")).selectByValue("incline bench press");
+        Browser.click(".station.is-here form[action$='/swap'] button");
+        Browser.seeText(".station.is-here h2", "incline bench press");
+
+        Browser.click(".station.is-here .more summary");
+        Browser.type(".station.is-here .more input[name='load']", "40");
+        Browser.type(".station.is-here .more input[name='repetitions']", "6");
+        Browser.click(".station.is-here .more form[action$='/set'] button");
+        Browser.seeText(".station.is-here", "40 × 6");
+        assertThat(logged()).isEqualTo(1);
+
+        Browser.click("#step-on");
+        Browser.seeText(".station.is-here h2", "back squat");
+        Browser.click(".station.is-here .set .set-head");
+        Browser.type(".station.is-here .set input[name='repetitions']", "10");
+        Browser.click(".station.is-here .set button.primary");
+        Browser.seeText(".would", "It changes 1 session ahead");
+        Browser.click(".would button.primary");
+        Browser.seeText("#main", "The maximum of back squat is 113.3 kg");
+
+        Browser.go(base + "/sessions/" + session);
+        Browser.seeText("#main", "The maximum of back squat became 113.3 kg by 85 kg × 10");
+        assertThat(person.get(base + "/strength/maxima").body()).contains("113.3 kg");
     }
 }

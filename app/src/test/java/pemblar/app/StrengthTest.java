@@ -64,7 +64,7 @@ class StrengthTest {
     void aDesignShowsWhatIsOnTheBarAndWhereTheTextMakesNoSense() {
         person.get(base + "/strength/design");
         String preview = post("/strength/preview", Map.of("text", TEXT));
-        assertThat(preview).contains("82.5 kg to 87.5 kg").contains("find out: 5 with 2 in reserve");
+        assertThat(preview).contains("82.5 kg to 85 kg").contains("find out: 5 with 2 in reserve");
         assertThat(post("/strength/preview", Map.of("text", "back squat 5 x heavy")))
                 .contains("line 1, column 16")
                 .contains("repetitions, seconds");

@@ -3,6 +3,7 @@ package pemblar.app.planner;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -13,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.frame.Shown;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
@@ -25,10 +27,12 @@ import pemblar.app.season.SeasonChangedMeanwhile;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonSettings;
 import pemblar.app.season.SeasonSettings.Away;
+import pemblar.app.session.DayLoad;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.app.undo.UndoService;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Aim;
+import pemblar.core.season.Block;
 import pemblar.core.season.Priority;
 import pemblar.core.season.Season.Outcome;
 import pemblar.core.sport.Sport;
@@ -365,6 +369,27 @@ class SeasonController {
                 held.blocks().stream()
                         .filter(b -> !b.last().isBefore(page.today()))
                         .toList());
+        model.addAttribute("lifted", lifted(held.blocks(), trend));
+    }
+
+    /** Strength's share of what stands in each block, in words, by its first day; nothing for blocks without. */
+    private static Map<LocalDate, String> lifted(List<Block> blocks, Trend trend) {
+        Map<LocalDate, String> words = new HashMap<>();
+        for (Block block : blocks) {
+            List<DayLoad> days = trend.dayLoads().stream()
+                    .filter(d -> !d.day().isBefore(block.first()) && !d.day().isAfter(block.last()))
+                    .toList();
+            long seconds =
+                    days.stream().mapToLong(DayLoad::liftedPlannedSeconds).sum();
+            double load = days.stream()
+                    .mapToDouble(d -> d.liftedDone() + d.liftedOpen())
+                    .sum();
+            if (seconds > 0)
+                words.put(
+                        block.first(),
+                        "of it strength " + new Shown().duration(seconds) + ", load " + Math.round(load));
+        }
+        return words;
     }
 
     /** What the present plan comes to beside what could be planned, with what to do about it. */

@@ -27,6 +27,11 @@ record TrendDrawing(
         double todayX,
         double balanceZeroY,
         boolean hasForecast) {
+    /** Some day's load is partly strength. */
+    public boolean hasLifted() {
+        return bars.stream().anyMatch(bar -> bar.liftedHeight() > 0);
+    }
+
     static final double WIDTH = 1232;
     static final double HEIGHT = 430;
     private static final double LEFT = 48;
@@ -36,8 +41,16 @@ record TrendDrawing(
     private static final double BALANCE_TOP = 285;
     private static final double BALANCE_FLOOR = 405;
 
-    /** One day's load: done, or planned when still open. */
-    record Bar(double x, double width, double doneY, double doneHeight, double openY, double openHeight) {}
+    /** One day's load: done, or planned when still open; strength's share of both stands hatched at its foot. */
+    record Bar(
+            double x,
+            double width,
+            double doneY,
+            double doneHeight,
+            double openY,
+            double openHeight,
+            double liftedY,
+            double liftedHeight) {}
 
     record Tick(double at, String text) {}
 
@@ -97,15 +110,19 @@ record TrendDrawing(
         }
 
         private Bar bar(DayLoad sum) {
+            boolean over = sum.day().isBefore(trend.today());
             double done = (LOAD_FLOOR - LOAD_TOP) * sum.doneLoad() / highest;
-            double open = sum.day().isBefore(trend.today()) ? 0 : (LOAD_FLOOR - LOAD_TOP) * sum.openLoad() / highest;
+            double open = over ? 0 : (LOAD_FLOOR - LOAD_TOP) * sum.openLoad() / highest;
+            double lifted = (LOAD_FLOOR - LOAD_TOP) * (sum.liftedDone() + (over ? 0 : sum.liftedOpen())) / highest;
             return new Bar(
                     x(sum.day()) + dayWidth * 0.15,
                     Math.max(0.8, dayWidth * 0.7),
                     LOAD_FLOOR - done,
                     done,
                     LOAD_FLOOR - done - open,
-                    open);
+                    open,
+                    LOAD_FLOOR - lifted,
+                    lifted);
         }
 
         private double x(LocalDate day) {

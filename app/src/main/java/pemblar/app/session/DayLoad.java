@@ -7,6 +7,8 @@ import java.time.LocalDate;
  *
  * @param openLoad planned load of sessions without a recording
  * @param withoutLoad recordings whose load cannot be computed
+ * @param liftedDone strength's share of the done load; {@code liftedOpen} of the open one
+ * @param liftedPlannedSeconds strength's share of the planned time
  */
 public record DayLoad(
         long athleteId,
@@ -16,7 +18,23 @@ public record DayLoad(
         double openLoad,
         long plannedSeconds,
         long doneSeconds,
-        long withoutLoad) {
+        long withoutLoad,
+        double liftedDone,
+        double liftedOpen,
+        long liftedPlannedSeconds) {
+    /** A day without strength. */
+    public DayLoad(
+            long athleteId,
+            LocalDate day,
+            double plannedLoad,
+            double doneLoad,
+            double openLoad,
+            long plannedSeconds,
+            long doneSeconds,
+            long withoutLoad) {
+        this(athleteId, day, plannedLoad, doneLoad, openLoad, plannedSeconds, doneSeconds, withoutLoad, 0, 0, 0);
+    }
+
     /** The same with other points done. */
     DayLoad plus(double points) {
         return new DayLoad(
@@ -27,7 +45,10 @@ public record DayLoad(
                 openLoad,
                 plannedSeconds,
                 doneSeconds,
-                withoutLoad);
+                withoutLoad,
+                liftedDone,
+                liftedOpen,
+                liftedPlannedSeconds);
     }
 
     /** The load that counts for the trend: done, and from today on also what is still open. */

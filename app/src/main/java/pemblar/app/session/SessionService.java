@@ -17,6 +17,7 @@ import pemblar.app.threshold.ThresholdService;
 import pemblar.core.design.Design;
 import pemblar.core.recording.Recording;
 import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Workout;
 import pemblar.core.zone.Zones;
@@ -123,7 +124,7 @@ public class SessionService {
         athletes.stream().filter(Athlete::draftsSeen).map(Athlete::id).forEach(withDrafts::add);
         LocalDate yesterday =
                 LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).minusDays(1);
-        return sessions.dayLoads(athletes.stream().map(Athlete::id).toList(), withDrafts, yesterday);
+        return sessions.dayLoads(athletes.stream().map(Athlete::id).toList(), withDrafts, yesterday, Sport.STRENGTH);
     }
 
     /**

@@ -289,19 +289,8 @@ class FloorController {
         map.put("words", SetWords.done(answer.set()));
         map.put("next", answer.next() == null ? "" : Kilograms.figure(answer.next()));
         FloorService.Would would = answer.would();
-        map.put("would", would == null ? "" : sentence(would));
+        map.put("would", would == null ? "" : would.sentence());
         return map;
-    }
-
-    /** A move of a maximum in words. */
-    static String sentence(FloorService.Would would) {
-        String before = Double.isNaN(would.before()) ? "unknown" : Kilograms.of(would.before());
-        String ahead = would.sessionsAhead() == 0
-                ? "It changes no session ahead."
-                : "It changes " + would.sessionsAhead() + (would.sessionsAhead() == 1 ? " session" : " sessions")
-                        + " ahead.";
-        return "The maximum of " + would.exercise() + " would be " + Kilograms.rounded(would.after()) + " instead of "
-                + before + " (" + Kilograms.said(would.said()) + "). " + ahead;
     }
 
     @PostMapping("/take")

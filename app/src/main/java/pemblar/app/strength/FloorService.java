@@ -107,12 +107,14 @@ class FloorService {
 
     /** A maximum that a set would move. */
     record Would(long setId, String exercise, double before, double after, String said, int sessionsAhead) {
-        public String afterWords() {
-            return Kilograms.rounded(after);
-        }
-
-        public String saidWords() {
-            return Kilograms.said(said);
+        /** The move in words, with the set behind it and what it would change. */
+        public String sentence() {
+            String old = Double.isNaN(before) ? "unknown" : Kilograms.of(before);
+            String ahead = sessionsAhead == 0
+                    ? "It changes no session ahead."
+                    : "It changes " + sessionsAhead + (sessionsAhead == 1 ? " session" : " sessions") + " ahead.";
+            return "The maximum of " + exercise + " would be " + Kilograms.rounded(after) + " instead of " + old + " ("
+                    + Kilograms.said(said) + "). " + ahead;
         }
     }
 

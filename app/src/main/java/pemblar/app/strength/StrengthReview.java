@@ -43,7 +43,7 @@ public class StrengthReview {
                 .map(d -> "The maximum of " + d.exercise() + " became " + d.words() + " by " + d.saidWords() + ".")
                 .toList();
         List<String> waiting = floor.wouldMove(athleteId, viewer, open).stream()
-                .map(FloorController::sentence)
+                .map(FloorService.Would::sentence)
                 .toList();
         return new Sheet(exercises.stream().map(e -> line(open, e)).toList(), moves, waiting);
     }

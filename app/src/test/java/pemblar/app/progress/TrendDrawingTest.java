@@ -51,4 +51,24 @@ class TrendDrawingTest {
         assertTrue(drawing.loads().stream().anyMatch(t -> t.text().equals("100")));
         assertTrue(drawing.balances().stream().anyMatch(t -> t.text().startsWith("+")));
     }
+
+    /** Strength stands hatched at the foot of the day it is part of, done or still open. */
+    @Test
+    void strengthIsToldApart() {
+        List<DayLoad> sums = List.of(
+                new DayLoad(1, FIRST.plusDays(3), 100, 100, 0, 7200, 7200, 0, 40, 0, 3600),
+                new DayLoad(1, FIRST.plusDays(20), 60, 0, 60, 3600, 0, 0, 0, 60, 3600));
+        double[] loads = new double[30];
+        loads[3] = 100;
+        loads[20] = 60;
+        TrendDrawing drawing = TrendDrawing.of(
+                new Trend(FIRST.plusDays(10), sums, LoadTrend.of(FIRST, loads, LoadTrend.Settings.DEFAULT)),
+                FIRST,
+                FIRST.plusDays(29));
+        assertTrue(drawing.hasLifted());
+        assertFalse(draw(10).hasLifted());
+        TrendDrawing.Bar done = drawing.bars().get(0);
+        assertEquals(0.4 * done.doneHeight(), done.liftedHeight(), 1e-9);
+        assertEquals(drawing.bars().get(1).openHeight(), drawing.bars().get(1).liftedHeight(), 1e-9);
+    }
 }

@@ -11,6 +11,8 @@ import java.util.Set;
  * @param onBar exercises with a bar
  */
 public record Loadable(double step, double bar, double plate, Set<String> onBar) {
+    private static final double DUST = 1e-9;
+
     public Loadable {
         if (!(step > 0)) throw new IllegalArgumentException("step must be above 0, was " + step);
         if (!(bar >= 0 && bar < 1000)) throw new IllegalArgumentException("bar must be in [0, 1000), was " + bar);
@@ -28,5 +30,19 @@ public record Loadable(double step, double bar, double plate, Set<String> onBar)
         if (kilograms < 0) return -nearest(exercise, -kilograms);
         if (!onBar.contains(exercise)) return Rounding.toStep(kilograms, step);
         return bar + Rounding.toStep(Math.max(0, kilograms - bar), 2 * plate);
+    }
+
+    /**
+     * The most that is not above a load, but for an empty bar: a set that may move a maximum is never made harder than
+     * it was asked for.
+     */
+    public double atMost(String exercise, double kilograms) {
+        if (kilograms < 0) return -nearest(exercise, -kilograms);
+        if (!onBar.contains(exercise)) return below(kilograms, step);
+        return bar + below(Math.max(0, kilograms - bar), 2 * plate);
+    }
+
+    private static double below(double kilograms, double step) {
+        return Math.floor(kilograms / step + DUST) * step;
     }
 }

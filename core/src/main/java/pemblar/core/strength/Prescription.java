@@ -59,7 +59,7 @@ public final class Prescription {
         OptionalDouble share = share(set, maximum, body);
         boolean needs = set.load().share(Math.max(1, set.repetitions())).isPresent();
         return new Row(
-                lift, set, number, false, exact, rounded(lift, exact, loadable), share, needs && exact.isEmpty());
+                lift, set, number, false, exact, rounded(lift, set, exact, loadable), share, needs && exact.isEmpty());
     }
 
     private static OptionalDouble exact(PlannedSet set, OptionalDouble maximum) {
@@ -80,8 +80,13 @@ public final class Prescription {
         return OptionalDouble.empty();
     }
 
-    private static OptionalDouble rounded(Lift lift, OptionalDouble exact, Loadable loadable) {
-        return exact.isEmpty() ? exact : OptionalDouble.of(loadable.nearest(lift.exercise(), exact.getAsDouble()));
+    private static OptionalDouble rounded(Lift lift, PlannedSet set, OptionalDouble exact, Loadable loadable) {
+        if (exact.isEmpty()) return exact;
+        boolean mayMove = set.asManyAsPossible() && lift.counts() != LoggedSet.Counts.NONE;
+        return OptionalDouble.of(
+                mayMove
+                        ? loadable.atMost(lift.exercise(), exact.getAsDouble())
+                        : loadable.nearest(lift.exercise(), exact.getAsDouble()));
     }
 
     private static void warmUp(
@@ -100,7 +105,7 @@ public final class Prescription {
                     0,
                     true,
                     OptionalDouble.of(kilograms),
-                    rounded(lift, OptionalDouble.of(kilograms), loadable),
+                    OptionalDouble.of(loadable.nearest(lift.exercise(), kilograms)),
                     share,
                     false));
         }

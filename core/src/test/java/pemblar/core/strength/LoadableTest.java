@@ -47,4 +47,13 @@ class LoadableTest {
         assertThatThrownBy(() -> new Loadable(2.5, 20, 0, Set.of())).hasMessageContaining("plate");
         assertThatThrownBy(() -> new Loadable(Double.NaN, 20, 1, Set.of())).hasMessageContaining("step");
     }
+
+    @Property
+    void aSetThatMayMoveAMaximumIsNeverAboveWhatWasAsked(@ForAll @DoubleRange(min = 15, max = 400) double exact) {
+        for (String exercise : new String[] {"back squat", "row"}) {
+            double loaded = ROOM.atMost(exercise, exact);
+            assertThat(loaded).isLessThanOrEqualTo(exact + 1e-6);
+            assertThat(exact - loaded).isLessThan(2.5 + 1e-6);
+        }
+    }
 }

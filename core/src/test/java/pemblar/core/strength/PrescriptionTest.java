@@ -83,4 +83,23 @@ class PrescriptionTest {
         assertEquals(40, Prescription.nextFromLast(50, 8, 2, eight).orElseThrow(), 1e-9);
         assertTrue(Prescription.nextFromLast(50, 13, 0, eight).isEmpty(), "over twelve nothing is told");
     }
+
+    /** 85 % of 102 kg are 86.7 kg: 87.5 would be nearer, and harder than asked. */
+    @Test
+    void aSetThatMayMoveTheMaximumRoundsDown() {
+        assertEquals(
+                85,
+                rows("back squat as many as possible at 85% -> max")
+                        .get(0)
+                        .shownKilograms()
+                        .orElseThrow(),
+                1e-9);
+        assertEquals(
+                87.5,
+                rows("back squat as many as possible at 85%")
+                        .get(0)
+                        .shownKilograms()
+                        .orElseThrow(),
+                1e-9);
+    }
 }
