@@ -1,6 +1,5 @@
 package pemblar.app.calendar;
 
-import java.time.Instant;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -12,30 +11,23 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Secret;
-import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.SessionService;
-import pemblar.app.session.SessionService.Whole;
-import pemblar.app.session.Slab;
 import pemblar.core.season.Block;
-import pemblar.core.workout.ShorthandText;
 import pemblar.formats.csv.SeasonCsv;
 import pemblar.formats.ical.PlanCalendar;
-import pemblar.formats.ical.PlanCalendar.Entry;
 
 /** Writes the plan for calendar programs and spreadsheets, and keeps the feed's private address as a hash. */
 @Service
 class CalendarService {
-    private static final int DAYS_BACK = 30;
-    private static final int DAYS_AHEAD = 400;
     private final AthleteService athletes;
     private final PlanService plan;
     private final SessionService sessions;
     private final JdbcClient sql;
-    private final Shown shown;
+    private final CalendarEntries entries;
     private final InstantSource clock;
 
     CalendarService(
@@ -43,13 +35,13 @@ class CalendarService {
             PlanService plan,
             SessionService sessions,
             JdbcClient sql,
-            Shown shown,
+            CalendarEntries entries,
             InstantSource clock) {
         this.athletes = athletes;
         this.plan = plan;
         this.sessions = sessions;
         this.sql = sql;
-        this.shown = shown;
+        this.entries = entries;
         this.clock = clock;
     }
 
@@ -94,40 +86,11 @@ class CalendarService {
                 .map(this::calendar);
     }
 
-    /** Events, blocks and sessions that are planned, from a month back on. */
+    /** Events, sessions, rest and days away, as the athlete sees them. */
     @Transactional(readOnly = true)
     byte[] calendar(Athlete athlete) {
         LocalDate today = athlete.dayOf(clock.instant());
-        LocalDate from = today.minusDays(DAYS_BACK);
-        List<Entry> entries = new ArrayList<>();
-        for (SeasonEvent event : plan.events(athlete))
-            if (!event.day().isBefore(from))
-                entries.add(new Entry(
-                        "event-" + event.id() + "@pemblar",
-                        event.day(),
-                        null,
-                        null,
-                        event.priority() + " · " + event.name(),
-                        ""));
-        for (Whole session : sessions.wholeBetween(athlete.seeingDrafts(false), from, today.plusDays(DAYS_AHEAD)))
-            if (session.slab().done() == null && session.slab().hasPlan()) entries.add(entry(athlete, session));
-        return PlanCalendar.write("Plan of " + athlete.name(), entries, clock.instant());
-    }
-
-    private Entry entry(Athlete athlete, Whole session) {
-        Slab slab = session.slab();
-        Instant start = slab.startMinute() == null || slab.plannedSeconds() == null || slab.plannedSeconds() == 0
-                ? null
-                : athlete.at(slab.day(), slab.startMinute());
-        String steps = session.workout().map(ShorthandText::of).orElse(shown.word(slab.purpose()));
-        String load = slab.plannedLoad() == null ? "" : ", load " + shown.whole(slab.plannedLoad());
-        return new Entry(
-                "session-" + slab.id() + "@pemblar",
-                slab.day(),
-                start,
-                start == null ? null : start.plusSeconds(slab.plannedSeconds()),
-                slab.title(),
-                shown.duration(slab.plannedSeconds()) + load + "\n" + steps);
+        return PlanCalendar.write("Plan of " + athlete.name(), entries.of(athlete, today), clock.instant());
     }
 
     @Transactional(readOnly = true)

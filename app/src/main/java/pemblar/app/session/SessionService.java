@@ -93,16 +93,17 @@ public class SessionService {
     /**
      * A session with what lists leave out.
      *
-     * @param workout empty without steps
+     * @param design empty for a sketch and for what was only done
      * @param zones seconds in zones of its recording; empty without one
      * @param effort as it was felt, 0 to 10; null when nobody said
      */
     public record Whole(
-            Slab slab,
-            Optional<Workout> workout,
-            Map<Measure, List<Integer>> zones,
-            Described described,
-            Double effort) {}
+            Slab slab, Optional<Design> design, Map<Measure, List<Integer>> zones, Described described, Double effort) {
+        /** Its steps; empty without. */
+        public Optional<Workout> workout() {
+            return design.flatMap(Design::steps);
+        }
+    }
 
     @Transactional(readOnly = true)
     public List<Whole> wholeBetween(Athlete athlete, LocalDate from, LocalDate to) {
@@ -110,7 +111,7 @@ public class SessionService {
                 .filter(s -> s.isSeenBy(athlete))
                 .map(s -> new Whole(
                         Slab.of(s),
-                        s.isPlanned() ? Optional.of(s.workout()) : Optional.empty(),
+                        s.design(),
                         s.recording == null ? Map.of() : SummaryJson.zones(s.recording.zones),
                         Described.of(s),
                         s.recording == null ? s.doneEffort : s.recording.perceivedEffort))

@@ -1,14 +1,18 @@
 package pemblar.app.strength;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.core.strength.Prescription.Row;
 import pemblar.core.strength.StrengthText;
+import pemblar.core.strength.StrengthWorkout;
 
 /** A strength session as it was planned and lifted, with what it moved. */
 @Component
@@ -32,6 +36,21 @@ public class StrengthReview {
      */
     public record Sheet(List<Line> lines, List<String> moves, List<String> waiting) {}
 
+    /** Exercises with their sets by the maxima of a day, a line each. For an athlete whom the caller has asked for. */
+    @Transactional(readOnly = true)
+    public List<String> planned(Athlete athlete, LocalDate day, StrengthWorkout workout) {
+        List<Row> rows = maxima.on(athlete, day, workout.exercises()).rows(workout);
+        return new LinkedHashSet<>(workout.exercises())
+                .stream().map(e -> e + ": " + planned(rows, e)).toList();
+    }
+
+    private static String planned(List<Row> rows, String exercise) {
+        return SetWords.together(rows.stream()
+                .filter(row -> row.lift().exercise().equals(exercise) && !row.warmUp())
+                .map(SetWords::planned)
+                .toList());
+    }
+
     /** @throws IllegalArgumentException when the session has no exercises yet */
     @Transactional(readOnly = true)
     public Sheet of(long athleteId, Viewer viewer, long sessionId) {
@@ -53,14 +72,10 @@ public class StrengthReview {
                 .filter(l -> l.exercise().equals(exercise))
                 .map(l -> Kilograms.said(StrengthText.sets(l)))
                 .toList();
-        List<String> planned = open.rows().stream()
-                .filter(row -> row.lift().exercise().equals(exercise) && !row.warmUp())
-                .map(SetWords::planned)
-                .toList();
         List<String> done = new ArrayList<>();
         for (FloorService.Logged set : open.logged())
             if (set.exercise().equals(exercise) && !set.warmUp()) done.add(said(set));
-        return new Line(exercise, String.join("; ", asked), SetWords.together(planned), SetWords.together(done));
+        return new Line(exercise, String.join("; ", asked), planned(open.rows(), exercise), SetWords.together(done));
     }
 
     private static String said(FloorService.Logged set) {

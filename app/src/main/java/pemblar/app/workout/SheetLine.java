@@ -28,6 +28,12 @@ public record SheetLine(int depth, String length, String target, String also) {
         return lines;
     }
 
+    /** As a line of plain text, two blanks deeper inside a repeat. */
+    public String inOneLine() {
+        String words = length + (target.isEmpty() ? "" : ", " + target) + (also.isEmpty() ? "" : " (" + also + ")");
+        return "  ".repeat(depth) + words;
+    }
+
     private static void add(
             List<SheetLine> lines,
             Element element,

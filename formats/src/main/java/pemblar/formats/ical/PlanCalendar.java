@@ -23,11 +23,23 @@ public final class PlanCalendar {
      * One entry.
      *
      * @param uid the same for the same entry in every file, so that programs recognise it
+     * @param last of several whole days; the day itself for one
      * @param start null for a whole day
      * @param end after {@code start}; null for a whole day
      */
-    public record Entry(String uid, LocalDate day, Instant start, Instant end, String summary, String description) {
+    public record Entry(
+            String uid, LocalDate day, LocalDate last, Instant start, Instant end, String summary, String description) {
+        public Entry(String uid, LocalDate day, Instant start, Instant end, String summary, String description) {
+            this(uid, day, day, start, end, summary, description);
+        }
+
+        /** Whole days, from the first to the last. */
+        public static Entry days(String uid, LocalDate first, LocalDate last, String summary) {
+            return new Entry(uid, first, last, null, null, summary, "");
+        }
+
         public Entry {
+            if (last.isBefore(day)) throw new IllegalArgumentException("last must not be before day, was " + last);
             if ((start == null) != (end == null) || start != null && !end.isAfter(start))
                 throw new IllegalArgumentException("end must be after start, was " + start + ".." + end);
         }
@@ -50,7 +62,7 @@ public final class PlanCalendar {
 
     private static VEvent event(Entry entry, Instant stamp) {
         VEvent event = entry.start() == null
-                ? new VEvent(entry.day(), entry.day().plusDays(1), entry.summary())
+                ? new VEvent(entry.day(), entry.last().plusDays(1), entry.summary())
                 : new VEvent(entry.start(), entry.end(), entry.summary());
         event.removeAll("DTSTAMP");
         event.add(new DtStamp(stamp));
