@@ -121,4 +121,17 @@ class PreferencesTest {
         person.post(base + "/thresholds/adopt", Map.of("BODY_MASS", "154,3", "from", today.toString()));
         assertThat(coach.get(base + "/thresholds").body()).contains("70.0").doesNotContain("154,3");
     }
+
+    /** The order is the person's; a place left empty and a sport said twice are nothing. */
+    @Test
+    void sportsStandInTheOrderThatThePersonGives() {
+        person.get(base + "/thresholds");
+        person.post(base + "/thresholds/sports?sports=SWIM&sports=&sports=RIDE&sports=SWIM", Map.of());
+        assertThat(sql.queryForObject("select sports from athlete where id = ?", String.class, id))
+                .isEqualTo("SWIM,RIDE");
+        assertThat(person.post(base + "/thresholds/sports?sports=", Map.of()).body())
+                .contains("Sports: choose at least one");
+        assertThat(sql.queryForObject("select sports from athlete where id = ?", String.class, id))
+                .isEqualTo("SWIM,RIDE");
+    }
 }

@@ -146,17 +146,19 @@ class ThresholdController {
         return "redirect:/a/" + athleteId + "/thresholds";
     }
 
-    /** What is trained, the first one first. */
+    /** What is trained, in the person's order; places may be left empty. */
     @PostMapping("/sports")
     String sports(
             @PathVariable long athleteId,
             @RequestParam(required = false) List<Sport> sports,
-            @RequestParam(required = false) Sport first,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        List<Sport> trained = new ArrayList<>(sports == null ? List.of() : sports);
-        trained.removeIf(s -> !Sport.TRAINED.contains(s));
-        if (trained.remove(first)) trained.add(0, first);
+        List<Sport> trained = sports == null
+                ? List.of()
+                : sports.stream()
+                        .filter(s -> s != null && Sport.TRAINED.contains(s))
+                        .distinct()
+                        .toList();
         try {
             thresholds.setSports(athleteId, viewer, trained);
         } catch (IllegalArgumentException e) {
