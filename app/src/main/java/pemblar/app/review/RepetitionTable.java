@@ -1,98 +1,114 @@
 package pemblar.app.review;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import pemblar.app.frame.Shown;
+import pemblar.app.review.RepetitionWords.Sentence;
 import pemblar.core.matching.StepMatching;
-import pemblar.core.matching.StepMatching.Matched;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.repetition.FoundEfforts;
+import pemblar.core.repetition.Kinds;
 import pemblar.core.repetition.RepetitionSet;
 import pemblar.core.repetition.RepetitionSet.Quantity;
 import pemblar.core.repetition.RepetitionSet.Repetition;
-import pemblar.core.repetition.Slope;
 import pemblar.core.repetition.Span;
-import pemblar.core.repetition.Verdict;
 import pemblar.core.repetition.Verdict.Asked;
-import pemblar.core.repetition.Verdict.Statement;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;
+import pemblar.core.workout.Element;
 import pemblar.core.workout.PlannedStep;
 import pemblar.core.workout.ShorthandText;
 
 /**
- * Repetitions as small plots with their trend, and what they say in words. Each sentence names the stretch that it
- * rests on.
+ * Repetitions by kind and set, as small plots with their trends and as figures, and what they say in words.
+ *
+ * @param how how many of what there are, and how they were found
  */
-record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
-    private static final double WIDTH = 200;
-    private static final double TOP = 10;
-    private static final double FLOOR = 54;
-    private static final double LEFT = 12;
+record RepetitionTable(String how, List<Sentence> verdict, List<Part> parts) {
     private static final int MOST_STATED = 40;
+    private static final int LONG = 8;
 
     /** The verdict as one text. */
     public String words() {
-        return verdict.stream()
-                .map(Sentence::text)
-                .reduce((a, b) -> a + " " + b)
-                .orElse("");
+        return verdict.stream().map(Sentence::text).collect(Collectors.joining(" "));
     }
 
-    /** @param from second at which the figures begin that it rests on; {@code to} where they end */
-    record Sentence(String text, int from, int to) {}
+    /** Every plot, kind after kind. */
+    public List<RepetitionPlot> plots() {
+        return parts.stream().flatMap(part -> part.plots().stream()).toList();
+    }
 
-    /** Values in a box of 200 by 64. */
-    record Plot(String name, String word, boolean marked, List<Dot> dots, String line, String first, String last) {}
+    /**
+     * One kind of repetition.
+     *
+     * @param title empty for the only kind
+     * @param columns names of the figures that some repetition has
+     */
+    record Part(String title, List<RepetitionPlot> plots, List<String> columns, List<Row> rows) {
+        /** So many rows that they stay folded until asked for. */
+        public boolean isLong() {
+            return rows.size() > LONG;
+        }
+    }
 
-    record Dot(double x, double y, String label, int from, int to) {}
+    /** A repetition in figures. @param set counted from 1; 0 where there is only one */
+    record Row(int set, int number, int from, int to, List<String> figures) {}
+
+    /** What repeats. @param step null where none was planned */
+    private record Kind(PlannedStep step, List<List<Span>> sets) {}
 
     /**
      * From the plan where its steps were found, else from efforts that are found in the recording; empty when nothing
      * repeats.
+     *
+     * @param restCeiling 75 % of threshold in the main quantity, above which nothing is a recovery; NaN when not known
      */
-    static Optional<RepetitionTable> of(Cuts cuts, double floor, Shown shown) {
-        Recording recording = cuts.recording();
-        Optional<List<Matched>> planned = repeated(cuts.matched());
-        List<Span> spans = spans(cuts, floor);
-        if (spans.size() > MOST_STATED) return Optional.empty();
-        Asked asked = planned.map(all -> asked(all.get(0).step())).orElse(Asked.NOTHING);
-        String how = planned.map(all -> all.size() + " times "
-                        + ShorthandText.length(all.get(0).step().flat().step().length()) + ", as planned")
-                .orElse(spans.size() + " efforts of about "
-                        + (spans.isEmpty() ? "" : shown.clock(spans.get(0).seconds()))
-                        + (cuts.where() == StepMatching.Method.BY_HAND ? ", set by hand" : ", found in the recording"));
-        return RepetitionSet.of(recording, spans)
-                .map(set -> new RepetitionTable(
-                        how,
-                        Verdict.of(set, asked).stream()
-                                .map(s -> sentence(s, set))
-                                .toList(),
-                        plots(set, recording.sport(), shown)));
+    static Optional<RepetitionTable> of(Cuts cuts, double floor, double restCeiling, Shown shown) {
+        List<Kind> kinds = kinds(cuts, floor);
+        if (kinds.stream().mapToInt(RepetitionTable::count).sum() > MOST_STATED) return Optional.empty();
+        List<Span> hard = kinds.stream()
+                .flatMap(kind -> kind.sets().stream().flatMap(List::stream))
+                .sorted(Comparator.comparingInt(Span::from))
+                .toList();
+        List<Sentence> verdict = new ArrayList<>();
+        List<Part> parts = new ArrayList<>();
+        for (Kind kind : kinds) {
+            List<RepetitionSet> sets = kind.sets().stream()
+                    .flatMap(set -> RepetitionSet.of(cuts.recording(), set, hard, restCeiling).stream())
+                    .toList();
+            if (sets.isEmpty()) continue;
+            String title =
+                    kinds.size() == 1 ? "" : title(kind.step(), cuts.recording().sport());
+            verdict.addAll(RepetitionWords.of(sets, asked(kind.step()), title));
+            parts.add(part(title, sets, cuts.recording().sport(), shown));
+        }
+        return parts.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new RepetitionTable(how(kinds, cuts, shown), verdict, parts));
     }
 
-    /** The repetitions: of the plan, else cut by hand, else found. */
+    private static int count(Kind kind) {
+        return kind.sets().stream().mapToInt(List::size).sum();
+    }
+
+    /** The repetitions, set after set: of the plan's first kind, else cut by hand, else found. */
     static List<Span> spans(Cuts cuts, double floor) {
-        return repeated(cuts.matched())
-                .map(all -> all.stream().map(m -> new Span(m.from(), m.to())).toList())
-                .orElseGet(() -> cuts.matched().steps().isEmpty() ? unplanned(cuts, floor) : List.of());
+        return kinds(cuts, floor).stream()
+                .findFirst()
+                .map(kind -> kind.sets().stream().flatMap(List::stream).toList())
+                .orElse(List.of());
     }
 
-    /** The hardest step that is repeated. */
-    private static Optional<List<Matched>> repeated(StepMatching.Result result) {
-        return result.steps().stream()
-                .filter(m -> m.step().flat().repetition() > 0 && m.to() > m.from())
-                .map(m -> m.step().flat().stepIndex())
-                .distinct()
-                .map(index -> result.steps().stream()
-                        .filter(m -> m.step().flat().stepIndex() == index && m.to() > m.from())
-                        .toList())
-                .filter(all -> all.size() >= 2)
-                .max(java.util.Comparator.comparingDouble(
-                        all -> all.get(0).step().intensity()));
+    private static List<Kind> kinds(Cuts cuts, double floor) {
+        List<Kinds.Kind> planned = Kinds.of(cuts.matched().steps());
+        if (!planned.isEmpty())
+            return planned.stream().map(k -> new Kind(k.step(), k.sets())).toList();
+        List<Span> spans = cuts.matched().steps().isEmpty() ? unplanned(cuts, floor) : List.of();
+        return spans.isEmpty() ? List.of() : List.of(new Kind(null, List.of(spans)));
     }
 
     /** Without steps: what was cut by hand, else efforts that are found. */
@@ -115,7 +131,34 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
                 .orElse(List.of());
     }
 
+    private static String how(List<Kind> kinds, Cuts cuts, Shown shown) {
+        if (kinds.get(0).step() != null)
+            return kinds.stream().map(RepetitionTable::planned).collect(Collectors.joining(", ")) + ", as planned";
+        List<Span> spans = kinds.get(0).sets().get(0);
+        return spans.size() + " efforts of about " + shown.clock(spans.get(0).seconds())
+                + (cuts.where() == StepMatching.Method.BY_HAND ? ", set by hand" : ", found in the recording");
+    }
+
+    private static String planned(Kind kind) {
+        String length = ShorthandText.length(kind.step().flat().step().length());
+        boolean even = kind.sets().stream().map(List::size).distinct().count() == 1;
+        if (kind.sets().size() == 1) return count(kind) + " times " + length;
+        return even
+                ? kind.sets().size() + " sets of " + kind.sets().get(0).size() + " times " + length
+                : count(kind) + " times " + length + " in " + kind.sets().size() + " sets";
+    }
+
+    /** Name, or length and target, with the posture where one is asked. */
+    private static String title(PlannedStep step, Sport sport) {
+        Element.Step design = step.flat().step();
+        String name = design.name().isEmpty()
+                ? ShorthandText.length(design.length()) + " at " + ShorthandText.target(design.target(), sport)
+                : Character.toUpperCase(design.name().charAt(0)) + design.name().substring(1);
+        return design.posture() == Element.Posture.ANY ? name : name + " " + Shown.word(design.posture());
+    }
+
     private static Asked asked(PlannedStep step) {
+        if (step == null) return Asked.NOTHING;
         var cadence = step.flat().step().cadence();
         boolean main = step.basis() == Basis.POWER || step.basis() == Basis.PACE;
         return new Asked(
@@ -125,157 +168,33 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Plot> plots) {
                 cadence == null ? Double.NaN : cadence.high() == 0 ? 1e9 : cadence.high());
     }
 
-    private static Sentence sentence(Statement s, RepetitionSet set) {
-        String main = set.main() == Channel.POWER ? "power" : "speed";
-        String text = switch (s.kind()) {
-            case TARGET_MET -> "Target met in " + s.count() + " of " + s.of() + ".";
-            case HELD ->
-                Character.toUpperCase(main.charAt(0)) + main.substring(1) + " held (" + percent(s.value())
-                        + " per repetition" + (set.slopes().get(Quantity.MAIN).isTrend() ? "" : ", within noise")
-                        + ").";
-            case ROSE ->
-                Character.toUpperCase(main.charAt(0)) + main.substring(1) + " rose (" + percent(s.value())
-                        + " per repetition, more than noise).";
-            case FELL ->
-                Character.toUpperCase(main.charAt(0)) + main.substring(1) + " fell (" + percent(s.value())
-                        + " per repetition, more than noise).";
-            case CADENCE_IN_BAND ->
-                s.count() == s.of()
-                        ? "Cadence stayed in its band."
-                        : "Cadence was in its band in " + s.count() + " of " + s.of() + ".";
-            case CADENCE_LEFT_BAND ->
-                s.count() == 1
-                        ? "Cadence was outside its band throughout."
-                        : "Cadence left its band from the " + ordinal(s.count()) + ".";
-            case RECOVERED_TO -> "Heart rate came down to " + Math.round(s.value()) + " or below each time.";
-            case RECOVERS_LESS ->
-                "Heart rate came down less each time (+" + String.format(Locale.ROOT, "%.1f", s.value())
-                        + " bpm per repetition).";
-            case FORM_FADES -> "Form fades from the " + ordinal(s.count()) + ".";
-            case COLD_START ->
-                "The first peak of heart rate, " + Math.round(s.value())
-                        + ", lies far below the others: the warm-up was short.";
-        };
-        boolean later = s.kind() == Verdict.Kind.CADENCE_LEFT_BAND || s.kind() == Verdict.Kind.FORM_FADES;
-        List<Repetition> all = set.repetitions();
-        int first = later ? s.count() - 1 : 0;
-        int last = s.kind() == Verdict.Kind.COLD_START ? 0 : all.size() - 1;
-        return new Sentence(
-                text, all.get(first).span().from(), all.get(last).span().to());
-    }
-
-    private static String percent(double fraction) {
-        String digits = String.format(Locale.ROOT, "%.1f %%", Math.abs(100 * fraction));
-        return digits.startsWith("0.0") ? digits : (fraction < 0 ? "−" : "+") + digits;
-    }
-
-    private static String ordinal(int number) {
-        String ending = number % 100 / 10 == 1
-                ? "th"
-                : number % 10 == 1 ? "st" : number % 10 == 2 ? "nd" : number % 10 == 3 ? "rd" : "th";
-        return number + ending;
-    }
-
-    private static List<Plot> plots(RepetitionSet set, Sport sport, Shown shown) {
-        List<Plot> plots = new ArrayList<>();
+    private static Part part(String title, List<RepetitionSet> sets, Sport sport, Shown shown) {
+        List<Repetition> all =
+                sets.stream().flatMap(set -> set.repetitions().stream()).toList();
+        List<Quantity> quantities = new ArrayList<>();
         for (Quantity quantity : Quantity.values())
-            if (set.slopes().containsKey(quantity)) plots.add(plot(quantity, set, sport, shown));
-        return plots;
-    }
-
-    private static Plot plot(Quantity quantity, RepetitionSet set, Sport sport, Shown shown) {
-        double[] values = RepetitionSet.values(set.repetitions(), quantity);
-        Slope slope = set.slopes().get(quantity);
-        double least = java.util.Arrays.stream(values)
-                .filter(v -> !Double.isNaN(v))
-                .min()
-                .orElse(0);
-        double most = java.util.Arrays.stream(values)
-                .filter(v -> !Double.isNaN(v))
-                .max()
-                .orElse(1);
-        double room = Math.max(most - least, 0.02 * Math.abs(slope.level()));
-        List<Dot> dots = new ArrayList<>();
-        for (int i = 0; i < values.length; i++) {
-            if (Double.isNaN(values[i])) continue;
-            Repetition r = set.repetitions().get(i);
-            dots.add(new Dot(
-                    x(i, values.length),
-                    y(values[i], (least + most) / 2, room),
-                    (i + 1) + ": " + shown(quantity, set.main(), sport, values[i], shown),
-                    r.span().from(),
-                    r.span().to()));
-        }
-        String line = slope.count() < 3
-                ? ""
-                : String.format(
-                        Locale.ROOT,
-                        "M%.1f %.1fL%.1f %.1f",
-                        x(0, values.length),
-                        y(at(slope, values, 0), (least + most) / 2, room),
-                        x(values.length - 1, values.length),
-                        y(at(slope, values, values.length - 1), (least + most) / 2, room));
-        return new Plot(
-                name(quantity, set.main(), sport),
-                slope.count() < 3
-                        ? "too few for a trend"
-                        : slope.isTrend() ? percent(slope.relative()) + " per repetition" : "no trend",
-                slope.isTrend(),
-                dots,
-                line,
-                shown(quantity, set.main(), sport, values[0], shown),
-                shown(
-                        quantity,
-                        set.main(),
-                        sport,
-                        values[Double.isNaN(values[values.length - 1]) ? values.length - 2 : values.length - 1],
-                        shown));
-    }
-
-    /** The fitted line at a repetition. */
-    private static double at(Slope slope, double[] values, int index) {
-        double mean = 0;
-        int count = 0;
-        for (int i = 0; i < values.length; i++) {
-            if (Double.isNaN(values[i])) continue;
-            mean += i;
-            count++;
-        }
-        return slope.level() + slope.perRepetition() * (index - mean / count);
-    }
-
-    private static double x(int index, int count) {
-        return LEFT + (WIDTH - 2 * LEFT) * index / Math.max(1, count - 1);
-    }
-
-    private static double y(double value, double middle, double room) {
-        return (TOP + FLOOR) / 2 - (FLOOR - TOP) * (value - middle) / room;
-    }
-
-    private static String name(Quantity quantity, Channel main, Sport sport) {
-        return switch (quantity) {
-            case MAIN ->
-                main == Channel.POWER
-                        ? "mean power"
-                        : "mean " + (Shown.unit(sport).isPace() ? "pace" : "speed");
-            case CADENCE -> "cadence";
-            case STEP_LENGTH -> "step length";
-            case CONTACT_TIME -> "contact time";
-            case PEAK_HEART_RATE -> "peak heart rate";
-            case VALLEY_HEART_RATE -> "heart rate after recovery";
-            case SPREAD -> "spread";
-        };
-    }
-
-    private static String shown(Quantity quantity, Channel main, Sport sport, double value, Shown shown) {
-        if (Double.isNaN(value)) return "–";
-        return switch (quantity) {
-            case MAIN -> main == Channel.POWER ? shown.watts(value) : shown.speed(sport, value);
-            case CADENCE -> shown.whole(value);
-            case STEP_LENGTH -> shown.decimal(value, 2) + " m";
-            case CONTACT_TIME -> shown.whole(1000 * value) + " ms";
-            case PEAK_HEART_RATE, VALLEY_HEART_RATE -> shown.whole(value) + " bpm";
-            case SPREAD -> shown.decimal(100 * value, 1) + " %";
-        };
+            if (java.util.Arrays.stream(RepetitionSet.values(all, quantity)).anyMatch(v -> !Double.isNaN(v)))
+                quantities.add(quantity);
+        boolean hills = all.stream().anyMatch(r -> Math.abs(r.gradient()) >= 0.01);
+        List<String> columns = new ArrayList<>(quantities.stream()
+                .map(q -> RepetitionPlot.name(q, sets.get(0).main(), sport))
+                .toList());
+        if (hills) columns.add("gradient");
+        List<Row> rows = new ArrayList<>();
+        for (int s = 0; s < sets.size(); s++)
+            for (Repetition r : sets.get(s).repetitions()) {
+                List<String> figures = new ArrayList<>();
+                for (Quantity q : quantities)
+                    figures.add(RepetitionPlot.text(
+                            q, sets.get(s).main(), sport, RepetitionSet.values(List.of(r), q)[0], shown));
+                if (hills) figures.add(Double.isNaN(r.gradient()) ? "–" : RepetitionWords.percent(r.gradient()));
+                rows.add(new Row(
+                        sets.size() == 1 ? 0 : s + 1,
+                        rows.size() + 1,
+                        r.span().from(),
+                        r.span().to(),
+                        figures));
+            }
+        return new Part(title, RepetitionPlot.of(sets, sport, shown), columns, rows);
     }
 }

@@ -11,6 +11,9 @@ import pemblar.app.note.Note;
 import pemblar.app.note.NoteService;
 import pemblar.app.session.SessionService;
 import pemblar.core.matching.Transitions;
+import pemblar.core.recording.Channel;
+import pemblar.core.repetition.Kinds;
+import pemblar.core.threshold.Quantity;
 
 /** Fills the parts of the review that several addresses answer with. */
 @Component
@@ -43,9 +46,16 @@ class ReviewPage {
         model.addAttribute("steps", StepTable.of(cuts, opened));
         model.addAttribute("plan", StepTable.choices(cuts));
         model.addAttribute("transitions", Transitions.of(cuts.matched().steps(), cuts.recording()));
-        Optional<RepetitionTable> repetitions = RepetitionTable.of(cuts, floor(opened), shown);
+        Optional<RepetitionTable> repetitions = RepetitionTable.of(cuts, floor(opened), restCeiling(opened), shown);
         repetitions.ifPresent(table -> model.addAttribute("repetitions", table));
         model.addAttribute("verdict", opened.described().verdict().orElse(null));
+    }
+
+    /** 75 % of threshold in what an effort is measured by, W or m/s; NaN when it is not known. */
+    static double restCeiling(SessionService.Opened opened) {
+        boolean power = opened.recording().filter(r -> r.has(Channel.POWER)).isPresent();
+        Quantity threshold = power ? Quantity.THRESHOLD_POWER : Quantity.THRESHOLD_SPEED;
+        return Kinds.HARD * opened.thresholds().get(threshold).orElse(Double.NaN);
     }
 
     /** Lower boundary of power zone 3, or NaN. */

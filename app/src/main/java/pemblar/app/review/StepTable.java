@@ -12,6 +12,7 @@ import pemblar.core.matching.Stretches.One;
 import pemblar.core.recording.Channel;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;
+import pemblar.core.workout.Element;
 import pemblar.core.workout.PlannedStep;
 import pemblar.core.workout.ShorthandText;
 
@@ -44,6 +45,13 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
             boolean hasBand,
             int step,
             boolean ignored) {}
+
+    private static final int LONG = 16;
+
+    /** So many lines that they stay folded until asked for. */
+    public boolean isLong() {
+        return lines.size() > LONG;
+    }
 
     /** A planned step that a stretch can be. */
     record Choice(int step, String name) {}
@@ -102,7 +110,8 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
 
     private static String name(PlannedStep step) {
         var design = step.flat().step();
-        String name = design.name().isEmpty() ? ShorthandText.length(design.length()) : design.name();
+        String length = design.name().isEmpty() ? ShorthandText.length(design.length()) : design.name();
+        String name = design.posture() == Element.Posture.ANY ? length : length + ", " + Shown.word(design.posture());
         return step.flat().repetition() > 0 ? name + " · " + step.flat().repetition() : name;
     }
 

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import pemblar.app.frame.Shown;
-import pemblar.app.review.RepetitionTable.Plot;
 import pemblar.app.session.SessionService.Opened;
 import pemblar.core.matching.Stretches;
 import pemblar.core.matching.Stretches.One;
@@ -32,10 +31,10 @@ class RepetitionTableTest {
     }
 
     private static Optional<RepetitionTable> table(Opened opened) {
-        return RepetitionTable.of(Cuts.of(opened), Double.NaN, new Shown());
+        return RepetitionTable.of(Cuts.of(opened), Double.NaN, Double.NaN, new Shown());
     }
 
-    private static Plot plot(RepetitionTable table, String name) {
+    private static RepetitionPlot plot(RepetitionTable table, String name) {
         return table.plots().stream()
                 .filter(p -> p.name().equals(name))
                 .findFirst()
@@ -70,7 +69,7 @@ class RepetitionTableTest {
                 .contains("Target met in 4 of 5.");
         assertThat(table.verdict())
                 .allSatisfy(s -> assertThat(s.to()).isGreaterThan(s.from()).isLessThanOrEqualTo(ROUND * COUNT));
-        Plot power = plot(table, "mean power");
+        RepetitionPlot power = plot(table, "mean power");
         assertThat(power.marked()).isTrue();
         assertThat(power.word()).isEqualTo("−3.0 % per repetition");
         assertThat(power.dots()).hasSize(5);
@@ -132,5 +131,60 @@ class RepetitionTableTest {
                 .isEmpty();
         assertThat(table(Openings.of(Sport.RIDE, 3600).with("heartRate", 130).open()))
                 .isEmpty();
+    }
+
+    /** Two sets of three: the second 3 % lower, and what lies between the sets is no repetition. */
+    @Test
+    void setsAreKeptApartAndTheSecondIsSeenAgainstTheFirst() {
+        Openings made = Openings.of(Sport.RIDE, 1800).with("power", 100);
+        int[] ends = new int[14];
+        int at = 0;
+        int lap = 0;
+        for (int set = 0; set < 2; set++) {
+            for (int i = 0; i < 3; i++) {
+                made.but("power", at, at + 120, set == 0 ? 200 : 194);
+                ends[lap++] = at + 120;
+                ends[lap++] = at + 240;
+                at += 240;
+            }
+            ends[lap++] = at + 180;
+            at += 180;
+        }
+        RepetitionTable table = table(made.laps(ends)
+                        .planned("2 x (3 x (2min 95-105%, 2min 50%), 3min 45%)")
+                        .open())
+                .orElseThrow();
+        assertThat(table.how()).isEqualTo("2 sets of 3 times 2min, as planned");
+        assertThat(table.words())
+                .contains("Set 1: target met in 3 of 3.")
+                .contains("Set 2: target met in 3 of 3. Power held")
+                .contains("Set 2 was 3.0 % lower than set 1");
+        assertThat(table.parts()).hasSize(1);
+        assertThat(table.parts().get(0).rows()).hasSize(6);
+        assertThat(table.parts().get(0).rows().get(3).set()).isEqualTo(2);
+    }
+
+    /** Seated and standing in turn: two kinds, each with its own trend, and no recovery between them. */
+    @Test
+    void eachStepOfARepeatHasItsOwnTrend() {
+        Openings made = Openings.of(Sport.RIDE, 5 * 180).with("power", 90).with("heartRate", 150);
+        int[] ends = new int[15];
+        for (int i = 0; i < 5; i++) {
+            made.but("power", i * 180, i * 180 + 60, 200).but("power", i * 180 + 60, i * 180 + 120, 220 - 5 * i);
+            made.but("heartRate", i * 180 + 120, i * 180 + 179, 120);
+            for (int j = 0; j < 3; j++) ends[3 * i + j] = i * 180 + 60 * (j + 1);
+        }
+        RepetitionTable table = table(made.laps(ends)
+                        .planned("5 x (1min 95-105% seated, 1min 105-115% standing, 1min 45%)")
+                        .open())
+                .orElseThrow();
+        assertThat(table.parts().stream().map(RepetitionTable.Part::title))
+                .containsExactly("1min at 95-105% seated", "1min at 105-115% standing");
+        assertThat(table.words())
+                .contains("1min at 95-105% seated: target met in 5 of 5. Power held")
+                .contains("1min at 105-115% standing: target met in ")
+                .contains("Power fell (−2.4 % per repetition, more than noise).")
+                .contains("Heart rate's lowest in the recoveries was 120 bpm. At their ends it was 130 bpm.")
+                .containsOnlyOnce("recoveries");
     }
 }

@@ -26,6 +26,10 @@ public record RepetitionSet(
     /** A first peak so far below the mean of the others, bpm, and below all of them. */
     private static final double COLD_BPM = 6;
 
+    /** A first repetition that was easier than this has a reason of its own for its low heart rate. */
+    private static final double SAME_OUTPUT = 0.05;
+
+    private static final int END_SECONDS = 3;
     private static final int FEWEST_FOR_COLD = 4;
     private static final int FEWEST_FOR_FADING = 4;
 
@@ -42,6 +46,7 @@ public record RepetitionSet(
         CONTACT_TIME,
         PEAK_HEART_RATE,
         VALLEY_HEART_RATE,
+        END_HEART_RATE,
         SPREAD
     }
 
@@ -50,7 +55,9 @@ public record RepetitionSet(
      *
      * @param mean of the main quantity
      * @param spread standard deviation over mean
-     * @param valley lowest heart rate before the next repetition; NaN after the last
+     * @param valleyBpm lowest heart rate in the recovery before the next repetition; NaN where none follows
+     * @param endBpm heart rate over the last 3 s of that recovery
+     * @param gradient of the ground, a fraction
      */
     public record Repetition(
             Span span,
@@ -60,7 +67,9 @@ public record RepetitionSet(
             double stepLength,
             double contactSeconds,
             double peakBpm,
-            double valleyBpm) {}
+            double valleyBpm,
+            double endBpm,
+            double gradient) {}
 
     /** Form fades: from which repetition (counted from 1) it shows, and in what. */
     public record Fading(int from, boolean stepsShorten, boolean contactLengthens) {}
@@ -69,6 +78,17 @@ public record RepetitionSet(
      * @param spans in order of time; empty when there are fewer than two or the recording has neither power nor speed
      */
     public static Optional<RepetitionSet> of(Recording recording, List<Span> spans) {
+        return of(recording, spans, spans, Double.NaN);
+    }
+
+    /**
+     * @param hard every effort of the session, in order of time: a recovery ends where the next one begins, of whatever
+     *     kind it is
+     * @param restCeiling mean of the main quantity above which what lies between two repetitions is no recovery: 75 %
+     *     of threshold; NaN when it is not known, and everything between is one
+     */
+    public static Optional<RepetitionSet> of(
+            Recording recording, List<Span> spans, List<Span> hard, double restCeiling) {
         Optional<Channel> main = recording.has(Channel.POWER)
                 ? Optional.of(Channel.POWER)
                 : recording.has(Channel.SPEED) ? Optional.of(Channel.SPEED) : Optional.empty();
@@ -79,7 +99,9 @@ public record RepetitionSet(
                     recording,
                     main.get(),
                     spans.get(i),
-                    i + 1 < spans.size() ? spans.get(i + 1).from() : -1));
+                    i + 1 < spans.size()
+                            ? next(recording, main.get(), spans.get(i).to(), hard, restCeiling)
+                            : -1));
         Map<Quantity, Slope> slopes = new EnumMap<>(Quantity.class);
         for (Quantity quantity : Quantity.values()) {
             Slope slope = Slope.of(values(all, quantity));
@@ -103,6 +125,18 @@ public record RepetitionSet(
         return best.size() < FEWEST ? List.of() : best;
     }
 
+    /** Where the recovery from a second on ends; -1 when none follows. */
+    private static int next(Recording recording, Channel main, int from, List<Span> hard, double restCeiling) {
+        int to = hard.stream()
+                .mapToInt(Span::from)
+                .filter(at -> at >= from)
+                .min()
+                .orElse(-1);
+        if (to <= from) return -1;
+        double between = recording.channel(main).orElseThrow().mean(from, Math.min(to, recording.seconds()));
+        return between > restCeiling ? -1 : to;
+    }
+
     private static Repetition repetition(Recording recording, Channel main, Span span, int next) {
         Series values = recording.channel(main).orElseThrow();
         int to = Math.min(span.to(), values.size());
@@ -116,7 +150,20 @@ public record RepetitionSet(
                 mean(recording, Channel.STEP_LENGTH, span),
                 mean(recording, Channel.GROUND_CONTACT_TIME, span),
                 heart == null ? Double.NaN : heart.max(span.from(), to),
-                heart == null || next < 0 ? Double.NaN : lowest(heart, to, next));
+                heart == null || next < 0 ? Double.NaN : lowest(heart, to, next),
+                heart == null || next < 0
+                        ? Double.NaN
+                        : heart.mean(Math.max(to, next - END_SECONDS), Math.min(next, heart.size())),
+                gradient(recording, span));
+    }
+
+    private static double gradient(Recording recording, Span span) {
+        Series altitude = recording.channel(Channel.ALTITUDE).orElse(null);
+        Series distance = recording.channel(Channel.DISTANCE).orElse(null);
+        if (altitude == null || distance == null) return Double.NaN;
+        int last = Math.min(span.to(), recording.seconds()) - 1;
+        double metres = distance.at(last) - distance.at(span.from());
+        return metres > 0 ? (altitude.at(last) - altitude.at(span.from())) / metres : Double.NaN;
     }
 
     private static double mean(Recording recording, Channel channel, Span span) {
@@ -142,14 +189,18 @@ public record RepetitionSet(
             case CONTACT_TIME -> Repetition::contactSeconds;
             case PEAK_HEART_RATE -> Repetition::peakBpm;
             case VALLEY_HEART_RATE -> Repetition::valleyBpm;
+            case END_HEART_RATE -> Repetition::endBpm;
             case SPREAD -> Repetition::spread;
         };
         return all.stream().mapToDouble(value).toArray();
     }
 
-    /** Cadence rising with step length falling, or contact time rising, each as a trend. */
+    /**
+     * Cadence rising with step length falling, or contact time rising, each as a trend, while the effort held: both
+     * follow from slowing down alone.
+     */
     private static Optional<Fading> fading(List<Repetition> all, Map<Quantity, Slope> slopes) {
-        if (all.size() < FEWEST_FOR_FADING) return Optional.empty();
+        if (all.size() < FEWEST_FOR_FADING || falls(slopes, Quantity.MAIN)) return Optional.empty();
         boolean shorter = rises(slopes, Quantity.CADENCE) && falls(slopes, Quantity.STEP_LENGTH);
         boolean longer = rises(slopes, Quantity.CONTACT_TIME);
         if (!shorter && !longer) return Optional.empty();
@@ -191,13 +242,19 @@ public record RepetitionSet(
         return rest;
     }
 
-    /** The first peak of heart rate is far below the others: the warm-up was too short or too easy. */
+    /**
+     * The first peak of heart rate is far below the others at the same output: the warm-up was too short or too easy.
+     */
     private static boolean coldStart(List<Repetition> all) {
         if (all.size() < FEWEST_FOR_COLD || Double.isNaN(all.get(0).peakBpm())) return false;
         double others =
                 all.stream().skip(1).mapToDouble(Repetition::peakBpm).average().orElse(Double.NaN);
         double lowest =
                 all.stream().skip(1).mapToDouble(Repetition::peakBpm).min().orElse(Double.NaN);
-        return all.get(0).peakBpm() < others - COLD_BPM && all.get(0).peakBpm() < lowest;
+        double output =
+                all.stream().skip(1).mapToDouble(Repetition::mean).average().orElse(Double.NaN);
+        return all.get(0).peakBpm() < others - COLD_BPM
+                && all.get(0).peakBpm() < lowest
+                && Math.abs(all.get(0).mean() / output - 1) <= SAME_OUTPUT;
     }
 }

@@ -18,6 +18,9 @@ public record Slope(double perRepetition, double standardError, double level, in
         2.110, 2.101, 2.093, 2.086
     };
 
+    /** Two repetitions in a row differ by more for no reason, however sure the slope is. */
+    private static final double NEGLIGIBLE = 0.003;
+
     /** Values in order of the repetitions; NaN ones are left out. */
     public static Slope of(double[] values) {
         int n = 0;
@@ -51,12 +54,12 @@ public record Slope(double perRepetition, double standardError, double level, in
     }
 
     /**
-     * More than noise: beyond what 95 % of flat series of this length show, and never less than twice the standard
-     * error.
+     * More than noise and worth a word: beyond what 95 % of flat series of this length show, never less than twice the
+     * standard error, and more than 0.3 % of the value a repetition.
      */
     public boolean isTrend() {
         if (Double.isNaN(standardError)) return false;
-        return Math.abs(perRepetition) > student(count - 2) * standardError;
+        return Math.abs(perRepetition) > student(count - 2) * standardError && Math.abs(relative()) > NEGLIGIBLE;
     }
 
     /**

@@ -1,17 +1,15 @@
 package pemblar.core.repetition;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import pemblar.core.repetition.RepetitionSet.Quantity;
 import pemblar.core.repetition.RepetitionSet.Repetition;
 
 /** What the repetitions say, as statements that each name the figures they rest on. */
 public final class Verdict {
-    /**
-     * A change per repetition below this share is no news, however sure it is: two repetitions in a row differ by more
-     * for no reason.
-     */
-    private static final double NEGLIGIBLE = 0.0025;
+    /** Held is what ends within this share of where it began; a rule of ours. */
+    private static final double HELD_WITHIN = 0.03;
 
     private Verdict() {}
 
@@ -26,9 +24,11 @@ public final class Verdict {
         HELD,
         ROSE,
         FELL,
+        UNEVEN,
         CADENCE_IN_BAND,
         CADENCE_LEFT_BAND,
         RECOVERED_TO,
+        RECOVERY_ENDED,
         RECOVERS_LESS,
         FORM_FADES,
         COLD_START
@@ -40,21 +40,20 @@ public final class Verdict {
      * @param count how many repetitions, or from which one on, counted from 1
      * @param of of how many
      * @param value relative change per repetition, or a heart rate, bpm
+     * @param lowest of several heart rates of which {@code value} is the highest; NaN otherwise
      */
-    public record Statement(Kind kind, int count, int of, double value) {}
+    public record Statement(Kind kind, int count, int of, double value, double lowest) {
+        Statement(Kind kind, int count, int of, double value) {
+            this(kind, count, of, value, Double.NaN);
+        }
+    }
 
     public static List<Statement> of(RepetitionSet set, Asked asked) {
         List<Statement> all = new ArrayList<>();
         target(set, asked, all);
         Slope main = set.slopes().get(Quantity.MAIN);
         if (main != null && main.count() >= 3)
-            all.add(new Statement(
-                    !main.isTrend() || Math.abs(main.relative()) < NEGLIGIBLE
-                            ? Kind.HELD
-                            : main.perRepetition() > 0 ? Kind.ROSE : Kind.FELL,
-                    main.count(),
-                    set.repetitions().size(),
-                    main.relative()));
+            all.add(new Statement(course(main), main.count(), set.repetitions().size(), main.relative()));
         cadence(set, asked, all);
         heart(set, all);
         set.fading()
@@ -67,6 +66,12 @@ public final class Verdict {
                     set.repetitions().size(),
                     set.repetitions().get(0).peakBpm()));
         return all;
+    }
+
+    /** A change that is not certain is no holding: it holds only when it ends near where it began. */
+    private static Kind course(Slope main) {
+        if (main.isTrend()) return main.perRepetition() > 0 ? Kind.ROSE : Kind.FELL;
+        return Math.abs(main.relative()) * (main.count() - 1) <= HELD_WITHIN ? Kind.HELD : Kind.UNEVEN;
     }
 
     private static void target(RepetitionSet set, Asked asked, List<Statement> all) {
@@ -102,16 +107,21 @@ public final class Verdict {
     private static void heart(RepetitionSet set, List<Statement> all) {
         Slope valley = set.slopes().get(Quantity.VALLEY_HEART_RATE);
         if (valley == null) return;
-        double highest = set.repetitions().stream()
-                .mapToDouble(Repetition::valleyBpm)
+        int of = set.repetitions().size();
+        if (valley.isTrend() && valley.perRepetition() > 0) {
+            all.add(new Statement(Kind.RECOVERS_LESS, valley.count(), of, valley.perRepetition()));
+            return;
+        }
+        all.add(range(Kind.RECOVERED_TO, valley.count(), set, Quantity.VALLEY_HEART_RATE));
+        Slope end = set.slopes().get(Quantity.END_HEART_RATE);
+        if (end != null) all.add(range(Kind.RECOVERY_ENDED, end.count(), set, Quantity.END_HEART_RATE));
+    }
+
+    private static Statement range(Kind kind, int count, RepetitionSet set, Quantity quantity) {
+        double[] values = Arrays.stream(RepetitionSet.values(set.repetitions(), quantity))
                 .filter(v -> !Double.isNaN(v))
-                .max()
-                .orElse(Double.NaN);
-        boolean rising = valley.isTrend() && valley.perRepetition() > 0;
-        all.add(new Statement(
-                rising ? Kind.RECOVERS_LESS : Kind.RECOVERED_TO,
-                valley.count(),
-                set.repetitions().size(),
-                rising ? valley.perRepetition() : highest));
+                .sorted()
+                .toArray();
+        return new Statement(kind, count, set.repetitions().size(), values[values.length - 1], values[0]);
     }
 }

@@ -146,4 +146,65 @@ class RepetitionSetTest {
         assertThat(set.repetitions().get(7).valleyBpm()).isNaN();
         assertThat(set.slopes().get(Quantity.VALLEY_HEART_RATE).isTrend()).isFalse();
     }
+
+    private static Recording recording(int size, Map<Channel, double[]> channels) {
+        Map<String, Series> series = new java.util.LinkedHashMap<>();
+        channels.forEach((channel, values) -> series.put(channel.key(), Series.of(values)));
+        return new Recording(Sport.RIDE, Instant.EPOCH, size, List.of(), series, List.of());
+    }
+
+    /**
+     * Four of a minute at 300 W with a minute between, at 120 or at 240 W; heart rate 160 in them, 118 falling to 110.
+     */
+    private static RepetitionSet minutes(double between, double first) {
+        int size = 8 * 60;
+        double[] watts = new double[size];
+        double[] bpm = new double[size];
+        double[] metres = new double[size];
+        double[] altitude = new double[size];
+        List<Span> spans = new ArrayList<>();
+        for (int i = 0; i < size; i++) {
+            boolean hard = i / 60 % 2 == 0;
+            watts[i] = hard ? (i < 60 ? first : 300) : between;
+            bpm[i] = hard ? (i < 60 ? 140 : 160) : i % 60 < 50 ? 118 - (i % 60) * 0.16 : 116;
+            metres[i] = 5 * i;
+            altitude[i] = hard ? 100 + 0.4 * (i % 60) : 100;
+            if (hard && i % 60 == 0) spans.add(new Span(i, i + 60));
+        }
+        Map<Channel, double[]> channels = new EnumMap<>(Channel.class);
+        channels.put(Channel.POWER, watts);
+        channels.put(Channel.HEART_RATE, bpm);
+        channels.put(Channel.DISTANCE, metres);
+        channels.put(Channel.ALTITUDE, altitude);
+        return RepetitionSet.of(recording(size, channels), spans, spans, 0.75 * 270)
+                .orElseThrow();
+    }
+
+    @Test
+    void theLowestAndTheEndOfARecoveryAreTwoFigures() {
+        RepetitionSet set = minutes(120, 300);
+        assertThat(set.repetitions().get(1).valleyBpm()).isCloseTo(110.16, within(0.01));
+        assertThat(set.repetitions().get(1).endBpm()).isCloseTo(116, within(1e-9));
+        assertThat(set.repetitions().get(1).gradient()).isCloseTo(0.08, within(1e-9));
+        assertThat(set.repetitions().get(3).endBpm()).isNaN();
+    }
+
+    @Test
+    void whatIsRiddenOverThreeQuartersOfThresholdIsNoRecovery() {
+        assertThat(minutes(240, 300).repetitions())
+                .allSatisfy(r -> assertThat(r.valleyBpm()).isNaN());
+    }
+
+    /** A first repetition at 260 W has a reason of its own for a heart rate of 140. */
+    @Test
+    void anEasierFirstOneSaysNothingOfTheWarmUp() {
+        assertThat(minutes(120, 300).coldStart()).isTrue();
+        assertThat(minutes(120, 260).coldStart()).isFalse();
+    }
+
+    @Test
+    void aSureButTinySlopeIsNoTrend() {
+        assertThat(Slope.of(new double[] {300, 300.5, 301, 301.5}).isTrend()).isFalse();
+        assertThat(Slope.of(new double[] {300, 301, 302, 303}).isTrend()).isTrue();
+    }
 }
