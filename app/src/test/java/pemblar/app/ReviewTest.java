@@ -232,6 +232,11 @@ class ReviewTest {
         assertThat(person.post(base() + "/load", Map.of("source", "SET", "points", "140"))
                         .body())
                 .contains("Reason: say why");
+        assertThat(person.post(base() + "/load", Map.of("source", "SET", "points", "140", "reason", "", "effort", "7"))
+                        .body())
+                .as("what was typed stays")
+                .contains("value=\"140\"")
+                .contains("value=\"7\"");
         assertThat(person.post(base() + "/load", Map.of("source", "SET", "points", "-3", "reason", "heat"))
                         .body())
                 .contains("Load:");
@@ -258,6 +263,25 @@ class ReviewTest {
         assertThat(load()).isEqualTo(seconds() / 60.0 * 8 / 420 * 100);
         person.post(base() + "/load", Map.of("source", ""));
         assertThat(load()).isLessThan(computed); // a higher threshold, by power again
+    }
+
+    /** Who types a value of their own means it, whatever the list above it still says. */
+    @Test
+    @Order(3)
+    void anOwnLoadCountsAlthoughTheListSaysTheFirst() {
+        person.post(base() + "/load", Map.of("source", "", "points", "123", "reason", "standing"));
+        assertThat(SQL.queryForObject(
+                        "select set_load from recording where id = (select recording_id from session where id = ?)",
+                        Double.class,
+                        session))
+                .isEqualTo(123);
+        person.post(base() + "/load", Map.of("source", "", "points", "123", "reason", ""));
+        assertThat(SQL.queryForObject(
+                        "select set_load from recording where id = (select recording_id from session where id = ?)",
+                        Double.class,
+                        session))
+                .as("the value that stood there is no wish")
+                .isNull();
     }
 
     @Test

@@ -200,6 +200,11 @@ public class Shown {
         return tenths == Math.rint(tenths) ? String.valueOf((long) tenths) : decimal(tenths, 1);
     }
 
+    /** The same for a field: nothing stands where nothing is known. */
+    public String plainOrNothing(Number value) {
+        return value == null ? "" : plain(value);
+    }
+
     /** A word of the trade for a constant, such as “short intervals”. */
     public static String word(Enum<?> constant) {
         if (constant == null) return NONE;

@@ -1,6 +1,7 @@
 package pemblar.app.planner;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -10,6 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Viewer;
+import pemblar.app.planner.CompareService.Side;
 import pemblar.app.planner.CompareService.Stretch;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.SeasonEvent;
@@ -68,7 +70,14 @@ class CompareController {
                 .filter(e -> e.priority() == Priority.A && e.day().isAfter(first.to()))
                 .findFirst();
         model.addAttribute("event", event.orElse(null));
-        model.addAttribute("sides", compare.compare(page.athlete(), page.trend(), first, second, event));
+        List<Side> sides = compare.compare(page.athlete(), page.trend(), first, second, event);
+        model.addAttribute("sides", sides);
+        model.addAttribute(
+                "zoneKeys",
+                sides.stream()
+                        .flatMap(side -> side.zones().seconds().keySet().stream())
+                        .distinct()
+                        .toList());
         model.addAttribute("sport", page.athlete().first());
     }
 }

@@ -18,15 +18,12 @@ import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.load.Swap;
-import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
-import pemblar.core.workout.Forecast;
 import pemblar.core.zone.DatedZones;
 
 /** Sets two stretches of days side by side: done where they are over, planned where they are ahead. */
 @Service
 class CompareService {
-    private static final int MOST_ZONES = 7;
     private static final int[] EFFORTS = {60, 300, 1200, 3600};
     private final SessionService sessions;
     private final EffortService efforts;
@@ -47,9 +44,6 @@ class CompareService {
     /** A best effort of the days that are over; NaN when there is none. */
     record Best(int seconds, double value) {}
 
-    /** A share of the time, in percent from the left. */
-    record ZoneShare(int zone, double x, double width, int seconds) {}
-
     /**
      * One stretch.
      *
@@ -63,7 +57,7 @@ class CompareService {
             int sessionCount,
             int hard,
             int restDays,
-            List<ZoneShare> zones,
+            ZoneTimes zones,
             List<Best> bests,
             double chronicAfter,
             double balanceAfter,
@@ -106,7 +100,7 @@ class CompareService {
                 slabs.size(),
                 (int) slabs.stream().filter(Slab::hard).count(),
                 stretch.days() - (int) slabs.stream().map(Slab::day).distinct().count(),
-                zones(whole, trend, values),
+                ZoneTimes.of(whole, trend.today(), values),
                 bests(athlete, stretch),
                 end == null ? Double.NaN : end.chronic(),
                 after == null ? Double.NaN : after.balance(),
@@ -141,47 +135,6 @@ class CompareService {
 
     private static Sport sport(Athlete athlete) {
         return athlete.first();
-    }
-
-    /** The sport's own measure, else heart rate; sessions ahead by their steps. */
-    private static List<ZoneShare> zones(List<Whole> whole, Trend trend, DatedZones values) {
-        long[] sums = new long[MOST_ZONES];
-        for (Whole session : whole) {
-            List<Integer> seconds = session.slab().done() != null
-                    ? recorded(session)
-                    : session.slab().day().isBefore(trend.today()) ? List.of() : planned(session, values);
-            for (int z = 0; z < Math.min(MOST_ZONES, seconds.size()); z++) sums[z] += seconds.get(z);
-        }
-        return shares(sums);
-    }
-
-    private static List<Integer> recorded(Whole session) {
-        Measure own = session.slab().sport().ownMeasure();
-        return session.zones().getOrDefault(own, session.zones().getOrDefault(Measure.HEART_RATE, List.of()));
-    }
-
-    /** Empty without steps, or when a threshold is missing. */
-    private static List<Integer> planned(Whole session, DatedZones values) {
-        if (session.workout().isEmpty()) return List.of();
-        try {
-            return Forecast.of(session.workout().get(), values.on(session.slab().day()))
-                    .secondsInZones(
-                            values.on(session.slab().day()), session.workout().get());
-        } catch (IllegalArgumentException e) {
-            return List.of();
-        }
-    }
-
-    private static List<ZoneShare> shares(long[] sums) {
-        double all = java.util.Arrays.stream(sums).sum();
-        List<ZoneShare> shares = new ArrayList<>();
-        double x = 0;
-        for (int z = 0; z < sums.length && all > 0; z++) {
-            if (sums[z] == 0) continue;
-            shares.add(new ZoneShare(z + 1, x, 100 * sums[z] / all, (int) sums[z]));
-            x += 100 * sums[z] / all;
-        }
-        return shares;
     }
 
     private List<Best> bests(Athlete athlete, Stretch stretch) {

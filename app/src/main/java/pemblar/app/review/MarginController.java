@@ -2,6 +2,7 @@ package pemblar.app.review;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -160,19 +161,22 @@ class MarginController {
             @RequestParam(defaultValue = "") String effort,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return LanesController.said(
-                athleteId,
-                id,
-                flash,
-                () -> cost.choose(
-                        athleteId,
-                        viewer,
-                        id,
-                        new CostService.Wanted(
-                                source.isBlank() ? null : Source.valueOf(source),
-                                points.isBlank() ? null : (Double) Typed.number("Load", points, 0, 2000),
-                                reason,
-                                effort.isBlank() ? null : (Double) Typed.number("Effort", effort, 0, 10))));
+        try {
+            cost.choose(
+                    athleteId,
+                    viewer,
+                    id,
+                    new CostService.Wanted(
+                            source.isBlank() ? null : Source.valueOf(source),
+                            points.isBlank() ? null : (Double) Typed.number("Load", points, 0, 2000),
+                            reason,
+                            effort.isBlank() ? null : (Double) Typed.number("Effort", effort, 0, 10)));
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            flash.addFlashAttribute(
+                    "typedLoad", Map.of("source", source, "points", points, "reason", reason, "effort", effort));
+        }
+        return "redirect:/a/" + athleteId + "/sessions/" + id;
     }
 
     @PostMapping("/describe")

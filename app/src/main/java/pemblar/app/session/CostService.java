@@ -37,7 +37,16 @@ public class CostService implements Undoable {
      * @param source null for the order of preference, SET for a value of one's own @param points of that value @param
      *     effort perceived, 0..10; null leaves it
      */
-    public record Wanted(Source source, Double points, String reason, Double effort) {}
+    public record Wanted(Source source, Double points, String reason, Double effort) {
+        private static final double SAME = 0.05;
+
+        /**
+         * Who types a value means it, whatever the list above still says; one that stood there already says nothing.
+         */
+        private boolean isTypedAnew(Double there) {
+            return points != null && (there == null || Math.abs(points - there) > SAME);
+        }
+    }
 
     /** @throws IllegalArgumentException naming the field that cannot be */
     @Transactional
@@ -49,7 +58,7 @@ public class CostService implements Undoable {
         String reason = wanted.reason() == null ? "" : wanted.reason().strip();
         if (reason.length() > LONGEST_REASON)
             throw new IllegalArgumentException("Reason: enter at most " + LONGEST_REASON + " characters.");
-        boolean set = wanted.source() == Source.SET;
+        boolean set = wanted.source() == Source.SET || wanted.isTypedAnew(row.setLoad);
         if (set && wanted.points() == null)
             throw new IllegalArgumentException("Load: enter the points that should count.");
         if (set && reason.isEmpty())
