@@ -55,6 +55,7 @@ public class AdjustService {
     private final CoachingService coachings;
     private final NoteService notes;
     private final AnswerStore answers;
+    private final RecentAnswers recent;
     private final InstantSource clock;
 
     AdjustService(
@@ -69,7 +70,9 @@ public class AdjustService {
             CoachingService coachings,
             NoteService notes,
             AnswerStore answers,
+            RecentAnswers recent,
             InstantSource clock) {
+        this.recent = recent;
         this.limits = limits;
         this.notes = notes;
         this.coachings = coachings;
@@ -112,7 +115,7 @@ public class AdjustService {
     @Transactional(readOnly = true)
     public Open open(Athlete athlete, Trend trend) {
         Situation situation = situations.of(athlete, trend);
-        Adjusting.Answer answer = Adjusting.of(situation);
+        Adjusting.Answer answer = recent.of(situation);
         Map<String, Slab> slabs = slabs(athlete, trend.today());
         LocalDate since = trend.today().minusDays(DAYS_LEFT);
         Set<String> left = answers.fingerprints(athlete.id(), AnswerStore.Kind.LEFT, since);

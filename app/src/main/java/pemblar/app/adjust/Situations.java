@@ -137,7 +137,7 @@ class Situations {
                                         s.done().load() == null ? 0 : s.done().load(),
                                         s.done().seconds() / 3600.0)),
                         lowestReserve(s),
-                        false))
+                        s.done() != null && s.done().targetsBeaten()))
                 .toList();
     }
 

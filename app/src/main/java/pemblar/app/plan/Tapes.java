@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Path;
 import pemblar.app.session.Slab;
 import pemblar.core.schedule.RollingLoad;
 import pemblar.core.schedule.RollingLoad.Spell;
@@ -68,9 +69,9 @@ final class Tapes {
 
     /** Straight between its bends, so that nothing is left out between points. */
     private static String line(List<Spell> spells, Clock clock, int hours) {
-        StringBuilder line = new StringBuilder();
+        Path line = new Path();
         for (Instant now : RollingLoad.bends(spells, clock.start(), clock.end(), hours))
-            point(line, clock.place(now), RollingLoad.at(spells, now, hours));
+            line.on(clock.place(now), FLOOR - HEIGHT * Math.min(1, RollingLoad.at(spells, now, hours) / FULL_LOAD));
         return line.toString();
     }
 
@@ -108,17 +109,5 @@ final class Tapes {
 
     static String date(LocalDate day) {
         return DATE.format(day);
-    }
-
-    private static void point(StringBuilder path, double x, double load) {
-        path.append(path.isEmpty() ? 'M' : 'L')
-                .append(tenths(x))
-                .append(' ')
-                .append(tenths(FLOOR - HEIGHT * Math.min(1, load / FULL_LOAD)));
-    }
-
-    private static String tenths(double value) {
-        long tenths = Math.round(value * 10);
-        return tenths / 10 + "." + Math.abs(tenths % 10);
     }
 }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.ToDoubleFunction;
+import pemblar.app.frame.Path;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
@@ -142,15 +143,10 @@ record TrendDrawing(
         }
 
         private String line(ToDoubleFunction<LoadTrend.Day> y, boolean ahead) {
-            StringBuilder path = new StringBuilder();
+            Path path = new Path();
             for (LoadTrend.Day day : days) {
                 if (ahead ? day.date().isBefore(trend.today()) : day.date().isAfter(trend.today())) continue;
-                path.append(String.format(
-                        Locale.ROOT,
-                        "%s%.1f %.1f",
-                        path.isEmpty() ? "M" : "L",
-                        x(day.date()) + dayWidth / 2,
-                        y.applyAsDouble(day)));
+                path.on(x(day.date()) + dayWidth / 2, y.applyAsDouble(day));
             }
             return path.toString();
         }

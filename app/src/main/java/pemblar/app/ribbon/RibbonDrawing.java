@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.NavigableMap;
 import java.util.TreeMap;
+import pemblar.app.frame.Path;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.TrendService.Trend;
@@ -147,16 +148,10 @@ final class RibbonDrawing {
     }
 
     private String line(LocalDate from, LocalDate to) {
-        StringBuilder path = new StringBuilder();
+        Path path = new Path();
         for (LocalDate day = from; !day.isAfter(to); day = day.plusDays(2)) {
             LoadTrend.Day point = trend.on(day);
-            if (point == null) continue;
-            path.append(String.format(
-                    Locale.ROOT,
-                    "%s%.1f %.1f",
-                    path.isEmpty() ? "M" : "L",
-                    x(day) + dayWidth() / 2,
-                    Ribbon.FLOOR - height(point.chronic())));
+            if (point != null) path.on(x(day) + dayWidth() / 2, Ribbon.FLOOR - height(point.chronic()));
         }
         return path.toString();
     }

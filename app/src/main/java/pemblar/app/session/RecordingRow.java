@@ -96,6 +96,8 @@ class RecordingRow {
     Double perceivedEffort;
     /** Planned load times the part that was done; null without a plan. */
     Double planPoints;
+    /** Whether the hard steps of its session were all over their targets; null where that is not told. */
+    Boolean targetsBeaten;
     /** Counts the changes of what the recording says. */
     int revision;
 
@@ -163,6 +165,7 @@ class RecordingRow {
                 && session.plannedLoad != null
                 && session.plannedSeconds != null
                 && session.plannedSeconds > 0;
+        this.targetsBeaten = null;
         this.planPoints =
                 known ? (Double) SessionLoad.ofPlan(session.plannedLoad, session.plannedSeconds, timerSeconds) : null;
         count();

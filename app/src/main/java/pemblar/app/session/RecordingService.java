@@ -39,6 +39,7 @@ public class RecordingService {
     private final RecordingRepository recordings;
     private final RecordingDataRepository data;
     private final TrainingSessionRepository sessions;
+    private final TargetsKept targets;
     private final ThresholdService thresholds;
     private final EffortService efforts;
     private final MendedRecordings mended;
@@ -49,12 +50,14 @@ public class RecordingService {
             RecordingRepository recordings,
             RecordingDataRepository data,
             TrainingSessionRepository sessions,
+            TargetsKept targets,
             ThresholdService thresholds,
             EffortService efforts,
             MendedRecordings mended,
             AthleteService athletes,
             Doubts doubts,
             InstantSource clock) {
+        this.targets = targets;
         this.doubts = doubts;
         this.clock = clock;
         this.recordings = recordings;
@@ -119,6 +122,7 @@ public class RecordingService {
         efforts.store(row, recording);
         doubts.note(athlete, row, stored, zones);
         SessionRow session = place(athlete, row, wantedSession);
+        targets.note(row, session, recording, zones);
         return new Taken(Outcome.DONE, session.id, problems);
     }
 
@@ -202,7 +206,10 @@ public class RecordingService {
         Recording sound = both.mended().sound();
         SessionSummary summary = SessionSummary.of(sound, zones);
         row.fill(sound, summary, Silhouettes.done(sound, zones.thresholds()));
-        row.follow(sessions.ofRecordings(List.of(row.id)).stream().findFirst().orElse(null));
+        SessionRow session =
+                sessions.ofRecordings(List.of(row.id)).stream().findFirst().orElse(null);
+        row.follow(session);
+        targets.note(row, session, sound, zones);
         stored.bests = SummaryJson.bests(summary.bests());
         efforts.store(row, sound);
         doubts.note(athlete, row, both.mended(), zones);

@@ -26,6 +26,7 @@ public class ScheduleService {
     private final TrainingSessionRepository sessions;
     private final SessionDesk desk;
     private final LiftedSessions lifted;
+    private final TargetsKept targets;
     private final AthleteService athletes;
     private final InstantSource clock;
 
@@ -33,9 +34,11 @@ public class ScheduleService {
             TrainingSessionRepository sessions,
             SessionDesk desk,
             LiftedSessions lifted,
+            TargetsKept targets,
             AthleteService athletes,
             InstantSource clock) {
         this.lifted = lifted;
+        this.targets = targets;
         this.sessions = sessions;
         this.desk = desk;
         this.athletes = athletes;
@@ -259,6 +262,8 @@ public class ScheduleService {
         planned.recording = recording;
         planned.draft = false;
         recording.follow(planned);
+        Athlete athlete = desk.athlete(athleteId, viewer);
+        targets.note(recording, planned, desk.zones(athlete).on(planned.day));
         sessions.delete(recorded);
         desk.remember(athleteId, viewer, "The recording is matched to “" + planned.title + "”.", before);
     }

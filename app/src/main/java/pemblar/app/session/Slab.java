@@ -86,7 +86,8 @@ public record Slab(
             Double lowestReserveJoules,
             String silhouette,
             Instant startedAt,
-            Instant endedAt) {}
+            Instant endedAt,
+            boolean targetsBeaten) {}
 
     /** It has a workout, or a length and a purpose. */
     public boolean hasPlan() {
@@ -127,7 +128,8 @@ public record Slab(
                         r.lowestReserveJoules,
                         r.silhouette,
                         r.startedAt,
-                        r.endedAt);
+                        r.endedAt,
+                        Boolean.TRUE.equals(r.targetsBeaten));
         return new Slab(
                 row.id,
                 row.day,
@@ -168,6 +170,7 @@ public record Slab(
                 null,
                 "",
                 start,
-                start.plusSeconds(row.doneSeconds));
+                start.plusSeconds(row.doneSeconds),
+                false);
     }
 }

@@ -1,6 +1,6 @@
 package pemblar.app.session;
 
-import java.util.Locale;
+import pemblar.app.frame.Path;
 
 /** Silhouettes as paths in a box of 100 by 30; 100 wide is the longest session in view. */
 public final class SlabDrawing {
@@ -14,43 +14,29 @@ public final class SlabDrawing {
     /** The planned outline; empty without a plan. */
     public static String planned(Slab slab, int longestSeconds) {
         if (slab.plannedSilhouette() == null || slab.plannedSilhouette().isEmpty()) return "";
-        StringBuilder path = new StringBuilder(String.format(Locale.ROOT, "M0 %.1f", FLOOR));
+        Path path = new Path().from(0, FLOOR);
         double at = 0;
         for (String step : slab.plannedSilhouette().split(";")) {
             String[] parts = step.split(",");
             double end = at + Double.parseDouble(parts[0]);
-            path.append(String.format(
-                    Locale.ROOT,
-                    "L%.2f %.2fL%.2f %.2f",
-                    x(at, longestSeconds),
-                    y(parts[1]),
-                    x(end, longestSeconds),
-                    y(parts[2])));
+            path.to(x(at, longestSeconds), y(parts[1])).to(x(end, longestSeconds), y(parts[2]));
             at = end;
         }
-        return path.append(String.format(Locale.ROOT, "L%.2f %.1f", x(at, longestSeconds), FLOOR))
-                .toString();
+        return path.to(x(at, longestSeconds), FLOOR).toString();
     }
 
     /** The recorded shape; empty without a recording. */
     public static String done(Slab slab, int longestSeconds) {
         if (slab.done() == null || slab.done().silhouette().isEmpty()) return "";
         String[] parts = slab.done().silhouette().split(",");
-        StringBuilder path = new StringBuilder(String.format(Locale.ROOT, "M0 %.1f", FLOOR));
+        Path path = new Path().from(0, FLOOR);
         for (int i = 0; i < parts.length; i++) {
             double from = (double) slab.done().seconds() * i / parts.length;
             double to = (double) slab.done().seconds() * (i + 1) / parts.length;
-            path.append(String.format(
-                    Locale.ROOT,
-                    "L%.2f %.2fL%.2f %.2f",
-                    x(from, longestSeconds),
-                    y(parts[i]),
-                    x(to, longestSeconds),
-                    y(parts[i])));
+            double y = y(parts[i]);
+            path.to(x(from, longestSeconds), y).to(x(to, longestSeconds), y);
         }
-        return path.append(
-                        String.format(Locale.ROOT, "L%.2f %.1fZ", x(slab.done().seconds(), longestSeconds), FLOOR))
-                .toString();
+        return path.to(x(slab.done().seconds(), longestSeconds), FLOOR).closed().toString();
     }
 
     private static double x(double seconds, int longest) {

@@ -12,7 +12,7 @@ import pemblar.core.sport.Sport;
 /** When an athlete's sessions of late started, as planned or as recorded. */
 @Component
 public class StartStore {
-    private static final int MOST = 400;
+    private static final int MOST = 200;
     private final JdbcClient sql;
 
     StartStore(JdbcClient sql) {
@@ -21,11 +21,10 @@ public class StartStore {
 
     /** From the newest sessions up to a day that say when they started. */
     public UsualStart of(Athlete athlete, LocalDate today) {
-        return new UsualStart(sql.sql("select s.day, s.sport, s.start_minute, r.started_at from session s left join "
-                        + "recording r on r.id = s.recording_id "
-                        + "where s.athlete_id = ? and s.deleted_at is null and s.day <= ? and "
-                        + "(s.start_minute is not null or r.started_at is not null) order by s.day desc limit "
-                        + MOST)
+        return new UsualStart(sql.sql("select s.day, s.sport, s.start_minute, r.started_at from (select day, sport, "
+                        + "start_minute, recording_id from session where athlete_id = ? and deleted_at is null "
+                        + "and day <= ? and (start_minute is not null or recording_id is not null) "
+                        + "order by day desc limit " + MOST + ") s left join recording r on r.id = s.recording_id")
                 .params(athlete.id(), today)
                 .query((rs, i) -> {
                     ZonedDateTime recorded = rs.getTimestamp(4) == null

@@ -42,7 +42,7 @@ class SlabDrawingTest {
                 Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200)));
         assertEquals("1800,0.700,0.700;1800,1.400,1.400", silhouette);
         assertEquals(
-                "M0 29.0L0.00 15.50L25.00 15.50L25.00 2.00L50.00 2.00L50.00 29.0",
+                "M0 29L0 15.5L25 15.5L25 2L50 2L50 29",
                 SlabDrawing.planned(slab(silhouette, null), 7200));
     }
 
@@ -69,8 +69,9 @@ class SlabDrawingTest {
                 null,
                 "0.70,0.70",
                 Instant.EPOCH,
-                Instant.EPOCH.plusSeconds(3600));
-        assertTrue(SlabDrawing.done(slab("", done), 7200).endsWith("L50.00 29.0Z"));
+                Instant.EPOCH.plusSeconds(3600),
+                false);
+        assertTrue(SlabDrawing.done(slab("", done), 7200).endsWith("L50 29Z"));
     }
 
     @Test

@@ -58,7 +58,7 @@ class SkyClientTest {
     void anAnswerIsReadAndSaidInWords() {
         answers(200, hour("-1.2"));
         assertThat(asked()).containsExactly(new SkyHour(FROM, -1.2, 0.4, 3, true));
-        assertThat(asked().get(0).words()).isEqualTo("-1 °C, snow, wind 3 m/s, icy");
+        assertThat(asked().get(0).words()).isEqualTo("−1 °C, snow, wind 3 m/s, icy");
     }
 
     @Test
