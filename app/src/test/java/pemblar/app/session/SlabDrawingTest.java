@@ -41,9 +41,7 @@ class SlabDrawingTest {
                 Shorthand.read("30min 70%, 30min 140%", Sport.RIDE).workout().orElseThrow(),
                 Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200)));
         assertEquals("1800,0.700,0.700;1800,1.400,1.400", silhouette);
-        assertEquals(
-                "M0 29L0 15.5L25 15.5L25 2L50 2L50 29",
-                SlabDrawing.planned(slab(silhouette, null), 7200));
+        assertEquals("M0 29L0 15.5L25 15.5L25 2L50 2L50 29", SlabDrawing.planned(slab(silhouette, null), 7200));
     }
 
     @Test
