@@ -26,6 +26,7 @@ function show(state) {
     : 'Pause ';
   at('driver').textContent = state.driver;
   if (document.activeElement !== at('speed')) at('speed').value = String(state.speed);
+  led(state);
   if (state.reserve) reserve(state.reserve);
   if (state.finished) return finish();
   for (const id of ['step', 'number', 'notes', 'live', 'unit', 'target', 'bpm', 'cadence', 'next'])
@@ -42,6 +43,21 @@ function show(state) {
   unit.classList.toggle('warned', warned);
   at('count').hidden = !state.countdown;
   at('count').textContent = state.countdown || '';
+}
+
+// A coach leads: the steps are the group's, so the keys that would change them are away.
+function led(state) {
+  for (const key of ['lap', 'skip']) document.querySelector(`[data-key="${key}"]`).hidden = state.led;
+  at('speed-label').hidden = state.led;
+  at('waits').hidden = !state.waits;
+  at('waits').textContent = state.waits ? `The group begins in ${state.waits}` : '';
+  at('cue').hidden = !state.cue;
+  at('cue').textContent = state.cue;
+  if (state.led && !state.finished) {
+    const pause = document.querySelector('[data-key="pause"], [data-key="resume"]');
+    pause.firstChild.textContent = paused ? 'Come back ' : 'Leave for a moment ';
+    document.querySelector('[data-key="stop"]').firstChild.textContent = 'Leave for good ';
+  }
 }
 
 function reserve(state) {

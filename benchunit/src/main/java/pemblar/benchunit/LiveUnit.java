@@ -57,6 +57,8 @@ public final class LiveUnit {
     private double personWatts = Double.NaN;
     private int outside;
     private ReserveGauge gauge;
+    /** Length of the present step, s, as the lead of a group has it; 0 when the unit leads itself. */
+    private int ledSeconds;
 
     /** Whether the effort has left the target for more than a few seconds. */
     public enum Warning {
@@ -150,12 +152,38 @@ public final class LiveUnit {
 
     private void second() {
         FitStep step = step();
-        double share = step.ends() == Ends.TIME ? (track.seconds() - stepBegan) / step.endValue() : 0.5;
+        double share = step.ends() == Ends.TIME ? (track.seconds() - stepBegan) / length(step) : 0.5;
         double wanted = Double.isNaN(personWatts) ? wanted(step, share) : personWatts / body.thresholdWatts();
         track.sample(athlete.second(wanted, step.cadenceHigh() > 0 ? cadence(step) : 0));
         if (gauge != null) gauge.second(track.latest(Channel.POWER, 1));
         watch(step);
-        if (isOver(step)) next();
+        if (ledSeconds == 0 && isOver(step)) next();
+    }
+
+    /**
+     * Puts the unit where a group is: from the first call on the steps are the group's, not its own.
+     *
+     * @param position of the step among those that are done, from 0; past the last one all is over
+     * @param elapsed seconds of the group since the step began
+     * @param length of the step, s; at least 1
+     */
+    public void place(int position, int elapsed, int length) {
+        ledSeconds = length;
+        if (isFinished()) return;
+        if (position >= order.size()) {
+            stop();
+            return;
+        }
+        if (position != at) {
+            track.lap(Math.max(stepBegan, track.lastLapEnd()), order.get(at));
+            begin(position);
+        }
+        stepBegan = track.seconds() - elapsed;
+    }
+
+    /** Number of steps with repeats written out. */
+    public int steps() {
+        return order.size();
     }
 
     private void next() {
@@ -201,7 +229,7 @@ public final class LiveUnit {
     private double target(FitStep step, boolean upper) {
         boolean rising = step.notes().startsWith(FitWorkout.RISING);
         if (!rising && !step.notes().startsWith(FitWorkout.FALLING)) return upper ? step.high() : step.low();
-        double share = step.ends() == Ends.TIME ? Math.min(1, (track.seconds() - stepBegan) / step.endValue()) : 0.5;
+        double share = step.ends() == Ends.TIME ? Math.min(1, (track.seconds() - stepBegan) / length(step)) : 0.5;
         double middle = step.low() + (step.high() - step.low()) * (rising ? share : 1 - share);
         return middle * (upper ? 1.05 : 0.95);
     }
@@ -245,12 +273,12 @@ public final class LiveUnit {
     public void lap() {
         personPresses = true;
         if (isFinished()) return;
-        if (step().ends() == Ends.LAP_KEY) next();
+        if (step().ends() == Ends.LAP_KEY && ledSeconds == 0) next();
         else track.lap(Math.max(stepBegan, track.lastLapEnd()), order.get(at));
     }
 
     public void skip() {
-        if (!isFinished()) next();
+        if (!isFinished() && ledSeconds == 0) next();
     }
 
     public void pause() {
@@ -324,10 +352,14 @@ public final class LiveUnit {
     }
 
     private double toGo(FitStep step) {
-        if (step.ends() == Ends.TIME) return step.endValue() - (track.seconds() - stepBegan);
+        if (step.ends() == Ends.TIME) return length(step) - (track.seconds() - stepBegan);
         return step.ends() == Ends.DISTANCE
                 ? Math.max(0, step.endValue() - (athlete.metres - metresAtStep))
                 : Double.NaN;
+    }
+
+    private double length(FitStep step) {
+        return ledSeconds > 0 ? ledSeconds : step.endValue();
     }
 
     /** That of the workout; a file that names none is the athlete's own. */

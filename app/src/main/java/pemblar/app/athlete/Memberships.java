@@ -12,4 +12,10 @@ public interface Memberships {
 
     /** Groups of present coaches in which a person's own athlete is. */
     List<Long> joined(Viewer viewer);
+
+    /** Groups of present coaches in which an athlete is. */
+    List<Long> groupsOf(long athleteId);
+
+    /** Athletes of a group whom its coach may see now. */
+    List<Athlete> members(long groupId, Viewer coach);
 }

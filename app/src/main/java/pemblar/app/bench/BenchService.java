@@ -1,6 +1,5 @@
 package pemblar.app.bench;
 
-import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.time.LocalDate;
@@ -14,6 +13,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.exchange.ImportService;
@@ -24,7 +24,6 @@ import pemblar.app.threshold.ThresholdService;
 import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
 import pemblar.benchunit.HeadUnit;
-import pemblar.benchunit.LiveUnit;
 import pemblar.core.model.Reserve;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
@@ -48,8 +47,9 @@ public class BenchService {
     private final ImportService imports;
     private final AthleteService athletes;
     private final ThresholdService thresholds;
-    private final DeviceFolder folder;
+    private final DeviceFiles files;
     private final LiveRides rides;
+    private final TransactionTemplate inTransaction;
     private final InstantSource clock;
 
     BenchService(
@@ -57,15 +57,17 @@ public class BenchService {
             ImportService imports,
             AthleteService athletes,
             ThresholdService thresholds,
-            DeviceFolder folder,
+            DeviceFiles files,
             LiveRides rides,
+            TransactionTemplate inTransaction,
             InstantSource clock) {
         this.sessions = sessions;
         this.imports = imports;
         this.athletes = athletes;
         this.thresholds = thresholds;
-        this.folder = folder;
+        this.files = files;
         this.rides = rides;
+        this.inTransaction = inTransaction;
         this.clock = clock;
     }
 
@@ -85,7 +87,7 @@ public class BenchService {
         Map<Long, LocalDate> days =
                 sessions.between(athlete, today.minusDays(DAYS_ON_DEVICE), today.plusDays(2 * DAYS_ON_DEVICE)).stream()
                         .collect(Collectors.toMap(Slab::id, Slab::day));
-        for (DeviceFolder.DeviceFile file : folder.inbox(athleteId)) {
+        for (DeviceFiles.DeviceFile file : files.inbox(athleteId)) {
             synced = true;
             if (!file.name().startsWith("workout-")) continue;
             FitWorkout.Answer answer = FitWorkout.read(file.bytes());
@@ -115,7 +117,7 @@ public class BenchService {
         Zones now = thresholds.zonesOf(athlete).on(athlete.dayOf(clock.instant()));
         List<String> outdated = new ArrayList<>();
         for (Sport sport : athlete.sports())
-            folder.zones(athlete.id(), sport)
+            files.named(athlete.id(), DeviceFiles.zonesName(sport))
                     .flatMap(file -> FitZones.read(file.bytes()).zones())
                     .ifPresent(onDevice -> {
                         FitZones wanted = FitZones.read(FitZones.of(now, sport, onDevice.created())
@@ -135,11 +137,11 @@ public class BenchService {
     public int sync(long athleteId, Viewer viewer) {
         Athlete athlete = athletes.require(athleteId, viewer).seeingDrafts(false);
         LocalDate today = athlete.dayOf(clock.instant());
-        List<DeviceFolder.DeviceFile> files = new ArrayList<>();
+        List<DeviceFiles.DeviceFile> made = new ArrayList<>();
         for (Slab slab : sessions.between(athlete, today, today.plusDays(DAYS_ON_DEVICE)))
             if (slab.planned() && slab.done() == null && slab.plannedSeconds() != null)
-                files.add(new DeviceFolder.DeviceFile(
-                        DeviceFolder.workoutName(slab.id()),
+                made.add(new DeviceFiles.DeviceFile(
+                        DeviceFiles.workoutName(slab.id()),
                         workoutFile(athleteId, viewer, slab.id()).bytes()));
         Zones zones = thresholds.zonesOf(athlete).on(today);
         for (Sport sport : athlete.sports()) {
@@ -147,49 +149,78 @@ public class BenchService {
             if (!own.power().isEmpty()
                     || !own.heartRate().isEmpty()
                     || !own.speed().isEmpty())
-                files.add(new DeviceFolder.DeviceFile(DeviceFolder.zonesName(sport), own.write(SERIAL)));
+                made.add(new DeviceFiles.DeviceFile(DeviceFiles.zonesName(sport), own.write(SERIAL)));
         }
-        folder.load(athleteId, files);
+        inTransaction.executeWithoutResult(status -> files.load(athleteId, made));
         for (long sessionId : rides.waiting(athleteId)) deliver(athleteId, viewer, sessionId);
         collect(athleteId, viewer);
-        return files.size();
+        return made.size();
     }
 
     private void collect(long athleteId, Viewer viewer) {
-        for (DeviceFolder.DeviceFile file : folder.outbox(athleteId)) {
+        for (DeviceFiles.DeviceFile file : files.outbox(athleteId)) {
             imports.upload(athleteId, viewer, file.name(), file.bytes());
-            folder.collected(athleteId, file.name());
+            files.collected(athleteId, file.name());
         }
     }
 
     /**
-     * Starts a workout that is on the device. @throws IllegalArgumentException when it is not there or is done already
+     * Starts a workout on the unit; one that is not on it yet is sent first.
+     *
+     * @throws IllegalArgumentException when it is done already, lies ahead or cannot be sent, with the reason
      */
-    @Transactional(readOnly = true)
+    @Transactional
     public void start(long athleteId, Viewer viewer, long sessionId, int speed) {
+        rides.start(ride(athleteId, viewer, sessionId, speed, null));
+    }
+
+    /** Starts it by the clock of a group: the unit goes where the group is, whenever it comes. */
+    @Transactional
+    public void join(long athleteId, Viewer viewer, long sessionId, long hourId) {
+        rides.start(ride(athleteId, viewer, sessionId, 1, hourId));
+    }
+
+    private Ride ride(long athleteId, Viewer viewer, long sessionId, int speed, Long hourId) {
         SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
         if (opened.slab().done() != null) throw new IllegalArgumentException("This session has a recording already.");
         if (opened.slab().day().isAfter(opened.athlete().dayOf(clock.instant())))
             throw new IllegalArgumentException("“" + opened.slab().title() + "” is planned for "
                     + opened.slab().day() + ": move it to today on the board, then sync.");
-        DeviceFolder.DeviceFile file = folder.workout(athleteId, sessionId)
-                .orElseThrow(
-                        () -> new IllegalArgumentException("This workout is not on the device: press Sync first."));
-        LiveUnit unit = LiveUnit.load(
-                file.bytes(),
-                body(opened.slab().sport(), opened.thresholds()),
-                new Random(sessionId),
-                Faults.NONE.heat());
         Thresholds own = opened.thresholds().forSport(opened.slab().sport());
-        if (own.knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME))
-            unit.withReserve(new Reserve(own.require(Quantity.CRITICAL_POWER), own.require(Quantity.W_PRIME)));
-        rides.start(athleteId, sessionId, unit, begin(opened), speed);
+        return new Ride(
+                sessionId,
+                athleteId,
+                viewer.accountId(),
+                hourId,
+                onDevice(athleteId, viewer, sessionId, hourId != null),
+                body(opened.slab().sport(), opened.thresholds()),
+                own.knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME)
+                        ? new Reserve(own.require(Quantity.CRITICAL_POWER), own.require(Quantity.W_PRIME))
+                        : null,
+                begin(opened),
+                clock.millis(),
+                Math.max(1, Math.min(60, speed)));
+    }
+
+    /** The workout as it lies on the unit, or as it is now when it is not there or must be of this moment. */
+    private byte[] onDevice(long athleteId, Viewer viewer, long sessionId, boolean anew) {
+        String name = DeviceFiles.workoutName(sessionId);
+        Optional<DeviceFiles.DeviceFile> there = anew ? Optional.empty() : files.named(athleteId, name);
+        if (there.isPresent()) return there.get().bytes();
+        byte[] sent = workoutFile(athleteId, viewer, sessionId).bytes();
+        files.add(athleteId, new DeviceFiles.DeviceFile(name, sent));
+        return sent;
     }
 
     /** The running unit; empty when none runs for this session. */
     public Optional<LiveRides.State> state(long athleteId, Viewer viewer, long sessionId) {
         athletes.require(athleteId, viewer);
         return finish(athleteId, viewer, sessionId, rides.state(athleteId, sessionId));
+    }
+
+    /** Screens of all units that a group's clock leads; for those who may see the group. */
+    public List<Screen> ofHour(long hourId) {
+        return rides.ofHour(hourId).stream().map(Screen::of).toList();
     }
 
     public Optional<LiveRides.State> key(long athleteId, Viewer viewer, long sessionId, String key) {
@@ -207,24 +238,29 @@ public class BenchService {
     }
 
     /**
-     * @return false when the outbox cannot be written now: the unit keeps its ride, and the next look or sync tries
-     *     again
+     * What cannot be delivered now stays with the unit, and the next look, sync or round of the job tries again. The
+     * recording arrives in the name of whoever started the unit.
      */
-    private boolean deliver(long athleteId, Viewer viewer, long sessionId) {
-        try {
-            rides.finish(
-                    athleteId,
-                    sessionId,
-                    bytes -> folder.deliver(
-                            athleteId,
-                            new DeviceFolder.DeviceFile(
-                                    "bench-unit-" + sessionId + "-" + clock.millis() + ".fit", bytes)));
-            collect(athleteId, viewer);
-            return true;
-        } catch (UncheckedIOException e) {
-            LOG.warn("the outbox of a bench unit cannot be written: {}", e.getMessage());
-            return false;
-        }
+    private void deliver(long athleteId, Viewer viewer, long sessionId) {
+        boolean delivered = rides.finish(
+                athleteId,
+                sessionId,
+                (ride, bytes) -> files.deliver(
+                        athleteId,
+                        new DeviceFiles.DeviceFile(
+                                "bench-unit-" + sessionId + "-" + ride.startedMillis() + ".fit", bytes)));
+        if (delivered) collect(athleteId, viewer);
+    }
+
+    /** Brings in what units that nobody looks at any more have finished. */
+    void bringIn() {
+        for (Ride ride : rides.unseen())
+            try {
+                rides.look(ride);
+                deliver(ride.athleteId(), new Viewer(ride.accountId(), "bench unit"), ride.sessionId());
+            } catch (RuntimeException e) {
+                LOG.warn("a bench unit could not be brought in: {}", e.getMessage());
+            }
     }
 
     /** The workout file of a planned session, as a device gets it. */

@@ -30,7 +30,7 @@ class DeviceSyncController {
     private static final String TOO_LARGE = "A file may have 64 MB.";
     private final DeviceService devices;
     private final BenchService bench;
-    private final DeviceFolder folder;
+    private final DeviceFiles files;
     private final ImportService imports;
     private final Limits limits;
     private final WholeFiles whole;
@@ -38,13 +38,13 @@ class DeviceSyncController {
     DeviceSyncController(
             DeviceService devices,
             BenchService bench,
-            DeviceFolder folder,
+            DeviceFiles files,
             ImportService imports,
             Limits limits,
             WholeFiles whole) {
         this.devices = devices;
         this.bench = bench;
-        this.folder = folder;
+        this.files = files;
         this.imports = imports;
         this.limits = limits;
         this.whole = whole;
@@ -55,8 +55,8 @@ class DeviceSyncController {
     ResponseEntity<Object> files(@RequestHeader(value = "Authorization", defaultValue = "") String authorization) {
         return answer(authorization, asking -> {
             bench.sync(asking.athleteId(), asking.viewer());
-            return ResponseEntity.ok(folder.inbox(asking.athleteId()).stream()
-                    .map(DeviceFolder.DeviceFile::name)
+            return ResponseEntity.ok(files.inbox(asking.athleteId()).stream()
+                    .map(DeviceFiles.DeviceFile::name)
                     .toList());
         });
     }
@@ -67,7 +67,7 @@ class DeviceSyncController {
             @RequestHeader(value = "Authorization", defaultValue = "") String authorization) {
         return answer(
                 authorization,
-                asking -> folder.inbox(asking.athleteId()).stream()
+                asking -> files.inbox(asking.athleteId()).stream()
                         .filter(f -> f.name().equals(name))
                         .findFirst()
                         .<ResponseEntity<Object>>map(f -> ResponseEntity.ok()

@@ -1,149 +1,183 @@
 package pemblar.app.bench;
 
-import java.time.Instant;
 import java.time.InstantSource;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.bench.Ride.Pressed;
 import pemblar.benchunit.LiveUnit;
 import pemblar.core.sport.Sport;
 
 /**
- * Bench units that are running on this node. A unit lives on by the wall clock times its speed, and is brought up to
- * the moment whenever it is looked at; one that nobody looks at for half a day is forgotten, as a device whose battery
- * ran out.
+ * Bench units that are running, on whatever node. A unit lives on by the wall clock times its speed, and is brought up
+ * to the moment whenever it is looked at. What the database holds of it is enough to do so; what a node keeps in memory
+ * only saves it the way, and may be lost.
  */
 @Component
 class LiveRides {
     private static final long FORGOTTEN_MILLIS = 12 * 3_600_000L;
-    private static final int MOST = 200;
-    private static final int FASTEST = 60;
-    private final Map<Long, Ride> rides = new ConcurrentHashMap<>();
+    private static final long NOTED_EVERY_MILLIS = 20_000;
+    private static final int MOST_OF_ONE = 5;
+    private static final int MOST_KEYS = 5000;
+    private static final int MOST_FORGOTTEN = 50;
+    /** Timer seconds of all units that a node keeps: at 72 bytes each. */
+    private static final int MOST_KEPT_SECONDS = 1_000_000;
+
+    private final Map<Long, Kept> kept = new LinkedHashMap<>(16, 0.75f, true);
+    private final RideStore store;
+    private final ObjectProvider<Leads> leads;
     private final InstantSource clock;
 
-    LiveRides(InstantSource clock) {
+    LiveRides(RideStore store, ObjectProvider<Leads> leads, InstantSource clock) {
+        this.store = store;
+        this.leads = leads;
         this.clock = clock;
     }
 
-    /** One running unit. */
-    static final class Ride {
-        private final long athleteId;
-        private final LiveUnit unit;
-        private final Instant start;
-        private int speed;
-        private long lived;
-        private double carry;
-        private long pausedAt;
-        private boolean delivered;
-
-        private Ride(long athleteId, LiveUnit unit, Instant start, int speed, long now) {
-            this.athleteId = athleteId;
-            this.unit = unit;
-            this.start = start;
-            this.speed = speed;
-            this.lived = now;
-        }
+    /** A unit that this node has brought to a moment. */
+    private static final class Kept {
+        private RunningUnit unit;
+        private long noted;
     }
 
-    /** What the page shows of a running unit. */
-    record State(LiveUnit.View view, Sport sport, int speed) {}
+    /**
+     * How a group leads. @param cue fresh words of the coach, else empty @param waits seconds until it begins, else 0
+     */
+    record Led(String cue, int waits) {}
 
-    void start(long athleteId, long sessionId, LiveUnit unit, Instant start, int speed) {
-        long now = clock.millis();
-        rides.values().removeIf(ride -> now - ride.lived > FORGOTTEN_MILLIS);
-        if (rides.size() >= MOST)
-            throw new IllegalArgumentException("Too many bench units run at once. Try again in a while.");
-        rides.put(sessionId, new Ride(athleteId, unit, start, clamped(speed), now));
-    }
+    /** What the page shows of a running unit. @param led null when it leads itself */
+    record State(long sessionId, long athleteId, LiveUnit.View view, Sport sport, int speed, Led led) {}
 
-    private static int clamped(int speed) {
-        return Math.max(1, Math.min(FASTEST, speed));
+    /** Starts a unit; one that runs for the session already goes on. */
+    @Transactional
+    public void start(Ride ride) {
+        if (store.running(ride.athleteId()) >= MOST_OF_ONE)
+            throw new IllegalArgumentException(
+                    "Several bench units run already. End one of them on its page, then start this.");
+        if (store.start(ride)) return;
+        Ride there = store.find(ride.athleteId(), ride.sessionId()).orElse(ride);
+        if (!java.util.Objects.equals(there.hourId(), ride.hourId()))
+            throw new IllegalArgumentException(
+                    "This session runs on the bench unit already. End it there, then begin it in another way.");
     }
 
     Optional<State> state(long athleteId, long sessionId) {
-        return with(athleteId, sessionId, ride -> {});
+        return store.find(athleteId, sessionId).map(this::present);
     }
 
     /** Presses a key, after the unit has lived up to this moment. */
-    Optional<State> key(long athleteId, long sessionId, String key) {
-        return with(athleteId, sessionId, ride -> press(ride, key));
+    @Transactional
+    public Optional<State> key(long athleteId, long sessionId, String key) {
+        if (RunningUnit.isKey(key)) store.press(athleteId, sessionId, clock.millis(), key, MOST_KEYS);
+        return state(athleteId, sessionId);
     }
 
-    private Optional<State> with(long athleteId, long sessionId, Consumer<Ride> action) {
-        Ride ride = rides.get(sessionId);
-        if (ride == null || ride.athleteId != athleteId) return Optional.empty();
-        synchronized (ride) {
-            live(ride);
-            action.accept(ride);
-            return Optional.of(new State(ride.unit.view(), ride.unit.sport(), ride.speed));
-        }
+    private State present(Ride ride) {
+        return of(List.of(ride)).get(0);
     }
 
-    private void live(Ride ride) {
+    /** All units of a group, each at this moment. */
+    List<State> ofHour(long hourId) {
+        return of(store.ofHour(hourId));
+    }
+
+    private List<State> of(List<Ride> rides) {
         long now = clock.millis();
-        ride.carry += (now - ride.lived) / 1000.0 * ride.speed;
-        ride.lived = now;
-        int seconds = (int) ride.carry;
-        ride.carry -= seconds;
-        ride.unit.advance(seconds);
+        Map<Long, List<Pressed>> keys =
+                store.keys(rides.stream().map(Ride::sessionId).toList());
+        Map<Long, Lead> known = new LinkedHashMap<>();
+        List<State> states = new ArrayList<>();
+        for (Ride ride : rides) {
+            Lead lead = ride.hourId() == null
+                    ? null
+                    : known.computeIfAbsent(
+                            ride.hourId(), id -> leads.getObject().of(id, now));
+            states.add(at(ride, lead, keys.getOrDefault(ride.sessionId(), List.of()), now, RunningUnit::state));
+        }
+        return states;
     }
 
-    private void press(Ride ride, String key) {
-        switch (key) {
-            case "lap" -> ride.unit.lap();
-            case "skip" -> ride.unit.skip();
-            case "stop" -> ride.unit.stop();
-            case "up" -> ride.unit.nudge(10);
-            case "down" -> ride.unit.nudge(-10);
-            case "athlete" -> ride.unit.letAthleteDrive();
-            case "pause" -> {
-                if (ride.pausedAt == 0) ride.pausedAt = clock.millis();
-                ride.unit.pause();
+    private <T> T at(
+            Ride ride, Lead lead, List<Pressed> keys, long now, java.util.function.Function<RunningUnit, T> answer) {
+        Kept here = kept(ride.sessionId());
+        synchronized (here) {
+            boolean foreign = here.unit == null || !here.unit.isOf(ride);
+            if (foreign || here.unit.isBehind(keys, lead)) here.unit = new RunningUnit(ride, lead);
+            here.unit.ledBy(lead).to(now, keys);
+            if (now - here.noted > NOTED_EVERY_MILLIS) {
+                store.looked(ride.sessionId(), now);
+                here.noted = now;
             }
-            case "resume" -> {
-                if (ride.pausedAt > 0) ride.unit.resume((clock.millis() - ride.pausedAt) / 1000.0 * ride.speed);
-                ride.pausedAt = 0;
-            }
-            default -> set(ride, key);
+            return answer.apply(here.unit);
         }
     }
 
-    /** A letter and a figure: the speed, the power or the share that the person asks about. */
-    private static void set(Ride ride, String key) {
-        if (!key.matches("[xps]\\d{1,4}")) return;
-        int value = Integer.parseInt(key.substring(1));
-        switch (key.charAt(0)) {
-            case 'x' -> ride.speed = clamped(value);
-            case 'p' -> ride.unit.askAboutPower(value);
-            default -> ride.unit.askAboutShare(value / 100.0);
+    private Kept kept(long sessionId) {
+        synchronized (kept) {
+            Kept here = kept.computeIfAbsent(sessionId, id -> new Kept());
+            int seconds = kept.values().stream()
+                    .mapToInt(k -> k.unit == null ? 0 : k.unit.seconds())
+                    .sum();
+            var oldest = kept.entrySet().iterator();
+            while (seconds > MOST_KEPT_SECONDS && kept.size() > 1) {
+                Kept gone = oldest.next().getValue();
+                if (gone == here) continue;
+                seconds -= gone.unit == null ? 0 : gone.unit.seconds();
+                oldest.remove();
+            }
+            return here;
         }
     }
 
     /**
-     * Hands over the activity of a unit that has finished; only once that has worked the unit is put away, so that a
-     * full disk loses no ride. One that was stopped before it began leaves none.
+     * Hands over the activity of a unit that has finished and puts the unit away, both or neither: what cannot be
+     * delivered is not lost. One that was stopped before it began leaves none.
+     *
+     * @param deliver takes the unit and the FIT activity
      */
-    boolean finish(long athleteId, long sessionId, Consumer<byte[]> deliver) {
-        Ride ride = rides.get(sessionId);
-        if (ride == null || ride.athleteId != athleteId) return false;
-        synchronized (ride) {
-            if (!ride.unit.isFinished() || ride.delivered) return false;
-            if (ride.unit.view().second() > 0) deliver.accept(ride.unit.activity(ride.start));
-            ride.delivered = true;
-            rides.remove(sessionId);
-            return true;
+    @Transactional
+    public boolean finish(long athleteId, long sessionId, BiConsumer<Ride, byte[]> deliver) {
+        if (!store.lock(athleteId, sessionId)) return false;
+        Ride ride = store.find(athleteId, sessionId).orElseThrow();
+        long now = clock.millis();
+        Lead lead = ride.hourId() == null ? null : leads.getObject().of(ride.hourId(), now);
+        List<Pressed> keys = store.keys(List.of(sessionId)).getOrDefault(sessionId, List.of());
+        boolean forgotten = now - ride.startedMillis() > FORGOTTEN_MILLIS;
+        byte[] activity = at(ride, lead, keys, now, unit -> {
+            if (!unit.isFinished() && !forgotten) return null;
+            return unit.seconds() > 0 ? unit.activity() : new byte[0];
+        });
+        if (activity == null) return false;
+        if (activity.length > 0) deliver.accept(ride, activity);
+        store.putAway(sessionId);
+        synchronized (kept) {
+            kept.remove(sessionId);
         }
+        return true;
     }
 
     /** Sessions of an athlete whose unit has finished and still holds its ride. */
     List<Long> waiting(long athleteId) {
-        return rides.entrySet().stream()
-                .filter(e ->
-                        e.getValue().athleteId == athleteId && e.getValue().unit.isFinished())
-                .map(Map.Entry::getKey)
+        return of(store.ofAthlete(athleteId)).stream()
+                .filter(s -> s.view().finished())
+                .map(State::sessionId)
                 .toList();
+    }
+
+    /** Lives a unit on though nobody looks. */
+    void look(Ride ride) {
+        store.looked(ride.sessionId(), clock.millis());
+        present(ride);
+    }
+
+    /** Units at which nobody has looked for a while. */
+    List<Ride> unseen() {
+        return store.unseenSince(clock.millis() - 2 * NOTED_EVERY_MILLIS, MOST_FORGOTTEN);
     }
 }

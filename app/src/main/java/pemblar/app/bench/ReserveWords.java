@@ -9,7 +9,7 @@ import pemblar.core.workout.Pace;
  *
  * @param fill of the gauge, 0..1
  */
-record ReserveWords(String now, double fill, String chosenWatts, String held, String chosenShare, String back) {
+public record ReserveWords(String now, double fill, String chosenWatts, String held, String chosenShare, String back) {
     private static final double NEVER_SECONDS = 4 * 3600;
 
     static ReserveWords of(ReserveGauge.View view) {

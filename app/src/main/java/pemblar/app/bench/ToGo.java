@@ -12,7 +12,7 @@ record ToGo(String figure, String words) {
     static ToGo of(LiveUnit.View view) {
         FitStep step = view.step();
         return switch (step.ends()) {
-            case TIME -> new ToGo(BenchUnitController.clock((int) Math.round(view.toGo())), "to go");
+            case TIME -> new ToGo(Screen.clock((int) Math.round(view.toGo())), "to go");
             case DISTANCE -> new ToGo(Math.round(view.toGo()) + " m", "to go");
             case HEART_RATE_BELOW -> new ToGo("< " + Math.round(step.endValue()), "bpm ends it");
             case HEART_RATE_ABOVE -> new ToGo("> " + Math.round(step.endValue()), "bpm ends it");

@@ -65,8 +65,41 @@ public class BoardService {
         return new Board(rows, displaced(around, first, last));
     }
 
-    public List<BoardRow> rows(Athlete athlete, LocalDate from, LocalDate to, LocalDate today) {
-        return board(athlete, from, to, today).rows();
+    /** The block of a day, and the sessions of the days that follow it. */
+    public record Present(BoardRow row, List<Slab> next) {}
+
+    /**
+     * The block of today with its days and totals alone: no tape, gaps and rolling loads, for a page that does not show
+     * them and is opened every morning.
+     */
+    public Present present(Athlete athlete, LocalDate today, int daysAfter) {
+        List<Block> planned = plan.blocks(athlete);
+        Block block = PlanService.cover(planned, today, today).stream()
+                .filter(b -> b.contains(today))
+                .findFirst()
+                .orElseThrow();
+        LocalDate until = today.plusDays(daysAfter);
+        List<Slab> slabs = sessions.between(athlete, block.first(), block.last().isAfter(until) ? block.last() : until);
+        Map<LocalDate, List<Slab>> byDay = slabs.stream().collect(Collectors.groupingBy(Slab::day));
+        List<Slab> inside = slabs.stream().filter(s -> block.contains(s.day())).toList();
+        int longest = inside.stream().mapToInt(Slab::longestSeconds).max().orElse(3600);
+        Map<LocalDate, Marked> marks = marks(athlete);
+        List<BoardRow.Day> days = block.first()
+                .datesUntil(block.last().plusDays(1))
+                .map(day -> day(day, today, marks.get(day), byDay.getOrDefault(day, List.of()), longest, 0))
+                .toList();
+        BoardRow row = new BoardRow(
+                block, planned.contains(block), days, totals(block, counted(inside, today)), null, List.of(), null);
+        List<Slab> next = slabs.stream()
+                .filter(s -> s.day().isAfter(today) && !s.day().isAfter(until))
+                .toList();
+        return new Present(row, next);
+    }
+
+    private static List<Slab> counted(List<Slab> inside, LocalDate today) {
+        return inside.stream()
+                .filter(s -> !s.draft() || !s.day().isBefore(today))
+                .toList();
     }
 
     private Map<LocalDate, Marked> marks(Athlete athlete) {
@@ -123,35 +156,36 @@ public class BoardService {
                 around.slabs.stream().filter(s -> block.contains(s.day())).toList();
         List<BoardRow.Day> days = new ArrayList<>();
         for (LocalDate day = block.first(); !day.isAfter(block.last()); day = day.plusDays(1))
-            days.add(day(day, around, longest));
+            days.add(day(
+                    day,
+                    around.today,
+                    around.marks.get(day),
+                    around.byDay.getOrDefault(day, List.of()),
+                    longest,
+                    RollingLoad.at(around.spells, around.athlete.at(day, 1440), WEEK_HOURS)));
         return new BoardRow(
                 block,
                 planned,
                 days,
-                totals(
-                        block,
-                        inside.stream()
-                                .filter(s -> !s.draft() || !s.day().isBefore(around.today))
-                                .toList()),
+                totals(block, counted(inside, around.today)),
                 Tapes.of(block, inside, around.spells, around.athlete, around.usual),
                 gaps(block, around),
                 run(block, around));
     }
 
-    private static BoardRow.Day day(LocalDate date, Around around, int longest) {
-        Marked mark = around.marks.get(date);
-        Instant end = around.athlete.at(date, 1440);
+    private static BoardRow.Day day(
+            LocalDate date, LocalDate today, Marked mark, List<Slab> slabs, int longest, double week) {
         return new BoardRow.Day(
                 date,
-                date.equals(around.today),
-                date.isBefore(around.today),
+                date.equals(today),
+                date.isBefore(today),
                 mark != null && mark.unavailable(),
                 mark == null ? "" : mark.note(),
-                around.byDay.getOrDefault(date, List.of()).stream()
+                slabs.stream()
                         .map(s ->
                                 new BoardRow.SlabView(s, SlabDrawing.planned(s, longest), SlabDrawing.done(s, longest)))
                         .toList(),
-                RollingLoad.at(around.spells, end, WEEK_HOURS));
+                week);
     }
 
     private static BoardRow.Totals totals(Block block, List<Slab> slabs) {

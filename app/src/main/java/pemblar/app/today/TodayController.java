@@ -13,6 +13,7 @@ import pemblar.app.adjust.AdjustService;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.checkin.CheckinForms;
 import pemblar.app.frame.Viewer;
+import pemblar.app.hour.HourService;
 import pemblar.app.note.NoteService;
 import pemblar.app.plan.BoardRow;
 import pemblar.app.plan.BoardService;
@@ -58,8 +59,9 @@ class TodayController {
 
     /** What others told the athlete. */
     @org.springframework.stereotype.Component
-    record Told(PlanNews news, NoteService notes, DoubtService doubts) {
+    record Told(PlanNews news, NoteService notes, DoubtService doubts, HourService hours) {
         void fill(Athlete athlete, Viewer viewer, Model model) {
+            model.addAttribute("hours", hours.open(athlete));
             model.addAttribute("news", news.unseen(athlete.id()));
             model.addAttribute("notes", notes.unread(athlete, viewer, NOTES_SHOWN));
         }
@@ -82,13 +84,12 @@ class TodayController {
             @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
         Pages.Opened opened = pages.open(model, athleteId, viewer, "today", null, null);
         LocalDate today = opened.today();
-        List<BoardRow> rows = board.rows(opened.athlete(), today, today, today).stream()
-                .filter(r -> r.block().contains(today))
-                .toList();
+        BoardService.Present present = board.present(opened.athlete(), today, NEXT_DAYS);
+        List<BoardRow> rows = List.of(present.row());
         model.addAttribute("rows", rows);
         model.addAttribute(
                 "next",
-                sessions.between(opened.athlete(), today.plusDays(1), today.plusDays(NEXT_DAYS)).stream()
+                present.next().stream()
                         .filter(s -> s.done() == null)
                         .limit(NEXT_SHOWN)
                         .toList());

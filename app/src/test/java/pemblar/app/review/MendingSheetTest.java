@@ -72,7 +72,7 @@ class MendingSheetTest {
         MendingSheet.Group group = sheet(List.of(driven), Map.of(), List.of(), List.of(), 0)
                 .proposed()
                 .get(0);
-        assertThat(group.text()).isEqualTo("The device ran on for 15:00 after the session, at 54 km/h without work.");
+        assertThat(group.text()).isEqualTo("The device ran on for 15:00 after the session, at 54.0 km/h without work.");
         assertThat(group.action()).isEqualTo("Trim the end");
         assertThat(group.from()).isEqualTo(3600);
         assertThat(group.to()).isEqualTo(4500);

@@ -29,6 +29,13 @@ public final class Filling {
     private static final int LONG_SECONDS_IN_WATER = 50 * 60;
     private static final int LONGEST_OPENER = 45 * 60;
     private static final double MUCH = 1.05;
+    /** So near to the load, as a share of it, is near enough. */
+    private static final double NEAR = 0.05;
+    /** So far from it, what was used once more often may be taken again. */
+    private static final double FAR = 0.1;
+    /** What is used often or far from its own length must help more: share of the load for each unit of cost. */
+    private static final double USED_WEIGHS = 0.01;
+
     private static final int MOST_ROUNDS = 300;
     private static final double NOTHING = 1e-9;
     private final List<Candidate> candidates;
@@ -90,7 +97,58 @@ public final class Filling {
             if (fewer.isEmpty()) break;
             all = fewer.get();
         }
+        return exchanged(all, load);
+    }
+
+    /**
+     * While the sessions are too far from the load, another workout in the place of one, that was not used more often.
+     */
+    private List<Choice> exchanged(List<Choice> choices, double load) {
+        List<Choice> all = choices;
+        for (int i = 0; i < choices.size(); i++) {
+            double off = Math.abs(load - sum(all));
+            if (off <= NEAR * load) return all;
+            Optional<List<Choice>> nearer = exchange(all, load).filter(o -> Math.abs(load - sum(o)) < off);
+            if (nearer.isEmpty()) return all;
+            all.forEach(c -> count(c, -1));
+            all = nearer.get();
+            all.forEach(c -> count(c, 1));
+        }
         return all;
+    }
+
+    private void count(Choice choice, int by) {
+        choice.candidate().ifPresent(c -> used.merge(c.id(), by, Integer::sum));
+    }
+
+    private int used(Candidate candidate) {
+        return used.getOrDefault(candidate.id(), 0);
+    }
+
+    private static boolean isIn(List<Choice> all, Candidate candidate) {
+        return all.stream()
+                .anyMatch(c -> c.candidate().filter(candidate::equals).isPresent());
+    }
+
+    private Optional<List<Choice>> exchange(List<Choice> all, double load) {
+        List<Choice> best = null;
+        double least = Double.POSITIVE_INFINITY;
+        int again = Math.abs(load - sum(all)) > FAR * load ? 1 : 0;
+        for (int i = 0; i < all.size(); i++) {
+            Slot slot = all.get(i).slot();
+            if (all.get(i).candidate().isEmpty() || slot.kind() == Kind.OPENER) continue;
+            double others = sum(all) - all.get(i).load();
+            int before = used(all.get(i).candidate().get()) - 1 + again;
+            for (Scored other : serving(slot, slot.kind())) {
+                if (used(other.candidate()) > before || isIn(all, other.candidate())) continue;
+                double off = Math.abs(load - others - other.variant().load()) + USED_WEIGHS * load * other.cost();
+                if (off >= least) continue;
+                least = off;
+                best = new ArrayList<>(all);
+                best.set(i, new Choice(slot, Optional.of(other.candidate()), Optional.of(other.variant())));
+            }
+        }
+        return Optional.ofNullable(best).map(changed -> balanced(changed, load));
     }
 
     private static boolean isTooMuch(List<Choice> choices, double load) {
@@ -115,21 +173,26 @@ public final class Filling {
     private Choice choose(Slot slot) {
         Optional<Scored> best = best(slot, slot.kind());
         if (best.isEmpty() && slot.kind() == Kind.RACE_LIKE) best = best(slot, Kind.PLAIN);
-        best.ifPresent(s -> used.merge(s.candidate().id(), 1, Integer::sum));
-        return new Choice(slot, best.map(Scored::candidate), best.map(Scored::variant));
+        Choice choice = new Choice(slot, best.map(Scored::candidate), best.map(Scored::variant));
+        count(choice, 1);
+        return choice;
     }
 
     private Optional<Scored> best(Slot slot, Kind kind) {
+        return serving(slot, kind).stream().min(Comparator.comparingDouble(Scored::cost));
+    }
+
+    private List<Scored> serving(Slot slot, Kind kind) {
         return candidates.stream()
                 .filter(c -> c.kind() == kind && (slot.sport() == null || c.sport() == slot.sport()))
                 .flatMap(c -> c.variants().stream()
                         .filter(v -> serves(v, slot, kind))
                         .map(v -> new Scored(c, v, cost(c, v, slot))))
-                .min(Comparator.comparingDouble(Scored::cost));
+                .toList();
     }
 
     private double cost(Candidate candidate, Variant variant, Slot slot) {
-        return USED_COSTS * used.getOrDefault(candidate.id(), 0)
+        return USED_COSTS * used(candidate)
                 + Math.abs(Math.log((double) slot.seconds() / variant.seconds()))
                 + (variant.seconds() == candidate.own() ? 0 : CHANGED_COSTS);
     }
