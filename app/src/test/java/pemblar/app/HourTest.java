@@ -102,7 +102,8 @@ class HourTest {
 
     private static int arrived(int athlete) {
         return sql.queryForObject(
-                "select count(*) from session where athlete_id = ? and recording_id is not null and structure is not null",
+                "select count(*) from session where athlete_id = ? and recording_id is not null"
+                        + " and structure is not null",
                 Integer.class,
                 IDS.get(athlete));
     }
@@ -110,7 +111,7 @@ class HourTest {
     @Test
     void ledByOneClockOnTwoNodesEachRecordingComesHome() {
         String hour = open("Thursday hour");
-        assertThat(coach.get(hour).body()).contains("has not joined").contains("0 of 2 under way");
+        assertThat(coach.get(hour).body()).contains("Nobody has joined yet").contains("0 of 2 under way");
         assertThat(ATHLETES.get(0).get("/a/" + IDS.get(0) + "/today").body()).contains("Thursday hour");
         String one = join(0, hour);
         String other = join(1, hour);

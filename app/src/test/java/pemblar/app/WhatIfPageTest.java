@@ -69,6 +69,34 @@ class WhatIfPageTest {
     }
 
     @Test
+    void anotherThresholdShowsTheStepsAheadAndWhatTheyComeTo() {
+        person.get(base + "/workouts/design");
+        for (Map<String, String> w : java.util.List.of(
+                Map.of("title", "By share", "text", "4 x (5min 100%, 3min 50%)"),
+                Map.of("title", "By watts", "text", "4 x (5min 250W, 3min 120W)"))) {
+            Map<String, String> form = new java.util.HashMap<>(w);
+            form.putAll(Map.of("sport", "RIDE", "basis", "POWER"));
+            person.post(base + "/workouts", form);
+            long id = sql.queryForObject("select max(id) from workout where title = ?", Long.class, w.get("title"));
+            person.post(
+                    base + "/sessions",
+                    Map.of("workout", "" + id, "day", TODAY.plusDays(3).toString()));
+        }
+        String before = plan();
+        String page = ask("?kind=THRESHOLD&quantity=THRESHOLD_POWER&amount=275");
+        assertThat(page).contains("threshold power 275 W").contains("What it would ask of you");
+        assertThat(page).containsPattern("(?s)By share.{20,90}238 to 263 W.{20,60}261 to 289 W");
+        assertThat(page).containsPattern("(?s)By watts.{20,90}238 to 263 W.{20,60}238 to 263 W.{20,90}>42<.{20,60}>35<");
+        assertThat(plan()).isEqualTo(before);
+        assertThat(ask("?kind=THRESHOLD&quantity=THRESHOLD_POWER&amount=2750")).contains("cannot be right");
+        assertThat(ask("?kind=THRESHOLD&quantity=MOON&amount=27")).contains("Threshold: choose one");
+        person.post(
+                base + "/what-if/keep",
+                Map.of("kind", "THRESHOLD", "quantity", "THRESHOLD_POWER", "amount", "275", "name", "stronger"));
+        assertThat(ask("")).contains("stronger").contains("quantity=THRESHOLD_POWER");
+    }
+
+    @Test
     void aQuestionIsKeptBesideAnotherAndDropped() {
         String last = TODAY.plusDays(13).toString();
         ask("");

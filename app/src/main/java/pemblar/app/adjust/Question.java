@@ -1,35 +1,47 @@
 package pemblar.app.adjust;
 
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
 import pemblar.app.frame.Typed;
+import pemblar.app.threshold.Amounts;
 import pemblar.core.adjust.WhatIf;
+import pemblar.core.threshold.DatedValues.Dated;
+import pemblar.core.threshold.Quantity;
 
 /**
  * A what-if as it is typed and kept.
  *
  * @param last of an event the day to which it moves, from {@code first}; it may be the earlier one
- * @param amount hours a week less, or percent; 0 for days off and events
+ * @param amount hours a week less, percent, or the value of the quantity in its unit; 0 for days off and events
+ * @param quantity of which another value is asked about; else null
  */
-record Question(Kind kind, LocalDate first, LocalDate last, double amount) {
+record Question(Kind kind, LocalDate first, LocalDate last, double amount, Quantity quantity) {
     private static final int MOST_DAYS = 400;
+    /** What targets and loads of planned sessions rest on. */
+    static final Set<Quantity> ASKED_ABOUT =
+            EnumSet.complementOf(EnumSet.of(Quantity.BODY_MASS, Quantity.RESTING_HEART_RATE));
 
     enum Kind {
         OFF,
         LESS,
         SHARE,
-        EVENT
+        EVENT,
+        THRESHOLD
     }
 
     /** @return null when nothing is asked @throws IllegalArgumentException naming the field */
     static Question read(Map<String, String> typed, LocalDate today) {
         String kind = typed.getOrDefault("kind", "");
         if (kind.isBlank()) return null;
-        if (!kind.matches("OFF|LESS|SHARE|EVENT"))
-            throw new IllegalArgumentException("Question: choose one of the four.");
+        if (!kind.matches("OFF|LESS|SHARE|EVENT|THRESHOLD"))
+            throw new IllegalArgumentException("Question: choose one of the five.");
         Kind asked = Kind.valueOf(kind);
         if (asked == Kind.EVENT) return event(typed, today);
+        if (asked == Kind.THRESHOLD) return threshold(typed, today);
         LocalDate first = asked == Kind.OFF ? Typed.day("From", typed.get("first")) : today;
         LocalDate last = Typed.day("Until", typed.get("last"));
         if (first.isBefore(today))
@@ -42,9 +54,9 @@ record Question(Kind kind, LocalDate first, LocalDate last, double amount) {
             case OFF -> 0;
             case LESS -> Typed.number("Hours a week less", typed.get("amount"), -20, 40);
             case SHARE -> Typed.number("Percent", typed.get("amount"), 0, 200);
-            case EVENT -> throw new IllegalStateException("read on its own");
+            case EVENT, THRESHOLD -> throw new IllegalStateException("read on its own");
         };
-        return new Question(asked, first, last, amount);
+        return new Question(asked, first, last, amount, null);
     }
 
     private static Question event(Map<String, String> typed, LocalDate today) {
@@ -55,11 +67,27 @@ record Question(Kind kind, LocalDate first, LocalDate last, double amount) {
             throw new IllegalArgumentException(
                     "To: choose a day from " + today.plusDays(1) + " to " + today.plusDays(MOST_DAYS) + ".");
         if (to.equals(from)) throw new IllegalArgumentException("To: choose another day than the event’s own.");
-        return new Question(Kind.EVENT, from, to, 0);
+        return new Question(Kind.EVENT, from, to, 0, null);
     }
 
-    WhatIf toCore() {
+    private static Question threshold(Map<String, String> typed, LocalDate today) {
+        Quantity quantity = ASKED_ABOUT.stream()
+                .filter(q -> q.name().equals(typed.get("quantity")))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("Threshold: choose one."));
+        String value = typed.getOrDefault("amount", "");
+        try {
+            double amount = new Dated(quantity, today, Amounts.parsed(quantity, value)).value();
+            return new Question(Kind.THRESHOLD, today, today.plusDays(MOST_DAYS), amount, quantity);
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException(Amounts.problem(quantity, value, e));
+        }
+    }
+
+    /** @param ahead answers what planned sessions come to with another threshold */
+    WhatIf toCore(Function<Question, WhatIf> ahead) {
         return switch (kind) {
+            case THRESHOLD -> ahead.apply(this);
             case OFF -> new WhatIf.DaysOff(first, last);
             case LESS -> new WhatIf.LessTime(amount, last);
             case SHARE -> new WhatIf.Share(amount, last);
@@ -77,6 +105,7 @@ record Question(Kind kind, LocalDate first, LocalDate last, double amount) {
                         + Words.day(last);
             case SHARE -> plain(amount) + " % of what is planned until " + Words.day(last);
             case EVENT -> "the event of " + Words.day(first) + " on " + Words.day(last);
+            case THRESHOLD -> quantity.label() + " " + Amounts.withUnit(quantity, amount);
         };
     }
 
@@ -90,6 +119,12 @@ record Question(Kind kind, LocalDate first, LocalDate last, double amount) {
 
     /** The question as the page's address carries it. */
     public String address() {
-        return "kind=" + kind + "&first=" + first + "&last=" + last + "&amount=" + plain(amount);
+        String asked = "kind=" + kind + "&first=" + first + "&last=" + last + "&amount=" + typed();
+        return quantity == null ? asked : asked + "&quantity=" + quantity;
+    }
+
+    /** The amount as a form has it. */
+    public String typed() {
+        return quantity == null ? plain(amount) : Amounts.shown(quantity, amount);
     }
 }

@@ -17,6 +17,7 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.PlanService;
 import pemblar.core.adjust.Effect;
+import pemblar.core.adjust.WhatIf;
 
 /** What would be if: a question to the plan, its two lines and figures, and others that were kept beside it. */
 @Controller
@@ -26,8 +27,11 @@ class WhatIfController {
     private final AdjustService adjusting;
     private final WhatIfStore store;
     private final PlanService plan;
+    private final ThresholdAsked thresholds;
 
-    WhatIfController(Pages pages, AdjustService adjusting, WhatIfStore store, PlanService plan) {
+    WhatIfController(
+            Pages pages, AdjustService adjusting, WhatIfStore store, PlanService plan, ThresholdAsked thresholds) {
+        this.thresholds = thresholds;
         this.pages = pages;
         this.adjusting = adjusting;
         this.store = store;
@@ -52,7 +56,9 @@ class WhatIfController {
                         kept.id(),
                         kept.name(),
                         kept.question().address(),
-                        adjusting.asked(open, kept.question().toCore()).effect(),
+                        adjusting
+                                .asked(open, kept.question().toCore(q -> thresholds.answer(q, page.athlete(), open)))
+                                .effect(),
                         kept.until()));
         model.addAttribute("kept", lines);
         model.addAttribute("morning", open.morning());
@@ -61,6 +67,7 @@ class WhatIfController {
                 plan.events(page.athlete()).stream()
                         .filter(e -> e.day().isAfter(page.today()))
                         .toList());
+        model.addAttribute("thresholds", thresholds.known(page.athlete(), page.today()));
         model.addAttribute("aWeekOn", page.today().plusDays(7));
         model.addAttribute("twoWeeksOn", page.today().plusDays(13));
         model.addAttribute("farEnough", page.today().plusDays(41));
@@ -70,12 +77,13 @@ class WhatIfController {
             if (question == null) return "adjust/what-if";
             if (!isStillAsked(question, open))
                 throw new IllegalArgumentException("Event: there is none on that day; choose one below.");
-            model.addAttribute("morning", AdjustService.morning(open, question.toCore()));
-            Shown shown = adjusting.asked(open, question.toCore(), question.words());
+            WhatIf asked = question.toCore(q -> thresholds.answer(q, page.athlete(), open));
+            String morning = AdjustService.morning(open, asked);
+            model.addAttribute("morning", morning);
+            model.addAttribute("steps", thresholds.steps(question, page.athlete(), page.today()));
+            Shown shown = adjusting.asked(open, asked, question.words());
             model.addAttribute("touched", shown.proposal().changes().size());
-            model.addAttribute(
-                    "view",
-                    ProposalView.of(open, shown, null, page.trend(), AdjustService.morning(open, question.toCore())));
+            model.addAttribute("view", ProposalView.of(open, shown, null, page.trend(), morning));
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
         }

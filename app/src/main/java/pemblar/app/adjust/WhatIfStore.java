@@ -9,6 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.core.threshold.Quantity;
 
 /** Questions that somebody keeps under a name: ten days, a handful for each athlete. */
 @Repository
@@ -41,7 +42,8 @@ class WhatIfStore {
                                 Question.Kind.valueOf(rs.getString("kind")),
                                 rs.getObject("first_day", LocalDate.class),
                                 rs.getObject("last_day", LocalDate.class),
-                                rs.getDouble("amount")),
+                                rs.getDouble("amount"),
+                                rs.getString("quantity") == null ? null : Quantity.valueOf(rs.getString("quantity"))),
                         rs.getObject("kept_until", LocalDate.class)))
                 .list();
     }
@@ -60,7 +62,7 @@ class WhatIfStore {
         if (kept(athlete, today).size() >= MOST)
             throw new IllegalArgumentException("At most " + MOST + " questions are kept; drop one first.");
         sql.sql("insert into what_if (athlete_id, name, kind, first_day, last_day, amount, kept_by, "
-                        + "kept_until) values (?, ?, ?, ?, ?, ?, ?, ?)")
+                        + "kept_until, quantity) values (?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(
                         athleteId,
                         called,
@@ -69,7 +71,8 @@ class WhatIfStore {
                         question.last(),
                         question.amount(),
                         viewer.name(),
-                        today.plusDays(KEPT_DAYS))
+                        today.plusDays(KEPT_DAYS),
+                        question.quantity() == null ? null : question.quantity().name())
                 .update();
     }
 

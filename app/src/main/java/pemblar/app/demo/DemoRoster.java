@@ -121,6 +121,9 @@ class DemoRoster {
             mornings(i, athlete);
             if (i == UNSHARED || i == UNSHARED_TOO) drafts.add(athlete, coach, 2);
         }
+        athletes.roster(coach).stream()
+                .filter(a -> !NAMES.contains(a.name()) && a.trains(Sport.RIDE))
+                .forEach(a -> morning.member(coach, groups.get(0), a.id(), true));
     }
 
     private void weeks(int i, Athlete athlete, Viewer viewer) {

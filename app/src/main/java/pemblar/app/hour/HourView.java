@@ -15,6 +15,7 @@ import pemblar.core.workout.Workout;
  * @param head what is on: the step, or how long until it begins
  * @param left of the step, with what that is
  * @param open whether the step waits for the coach
+ * @param riders who has joined; {@code absent} names the others, empty when there are none
  */
 public record HourView(
         boolean begun,
@@ -26,7 +27,8 @@ public record HourView(
         String next,
         boolean open,
         List<Line> riders,
-        String riding) {
+        String riding,
+        String absent) {
 
     /**
      * One of the group.
@@ -54,7 +56,11 @@ public record HourView(
         boolean begun = clock.until() == 0;
         boolean open = !at.over() && at.length() == SharedClock.OPEN;
         List<Line> lines = new ArrayList<>();
-        for (HourService.Rider rider : riders) lines.add(line(rider, begun));
+        List<String> absent = new ArrayList<>();
+        for (HourService.Rider rider : riders)
+            if (rider.session() == null && rider.screen() == null)
+                absent.add(rider.athlete().name());
+            else lines.add(line(rider, begun));
         long riding = lines.stream().filter(l -> l.mark().equals("rides")).count();
         return new HourView(
                 begun,
@@ -68,7 +74,8 @@ public record HourView(
                         : at.part() + 1 < steps.parts() ? text(hour, steps.step(at.part() + 1)) : "then it is done",
                 open,
                 lines,
-                riding + " of " + lines.size() + (begun ? " under way" : " ready"));
+                riding + " of " + riders.size() + (begun ? " under way" : " ready"),
+                String.join(", ", absent));
     }
 
     private static String left(HourService.Clock clock, boolean open) {
@@ -89,9 +96,7 @@ public record HourView(
         long id = rider.athlete().id();
         String name = rider.athlete().name();
         if (s == null) {
-            boolean done = rider.session() != null;
-            String state = done ? "done" : "has not joined";
-            return new Line(id, name, state, done ? "done" : "", "", "–", null, "", "–", "", 0, rider.session());
+            return new Line(id, name, "done", "done", "", "–", null, "", "–", "", 0, rider.session());
         }
         return new Line(
                 id,

@@ -69,7 +69,8 @@ public class AdoptionPreview {
             String targetBefore,
             String targetAfter,
             Double loadBefore,
-            Double loadAfter) {}
+            Double loadAfter,
+            int secondsAfter) {}
 
     /**
      * @param recomputed sessions whose summaries are computed anew
@@ -111,6 +112,15 @@ public class AdoptionPreview {
                 before == null ? null : shifted(athlete, trend, deltas, today),
                 planned.stream().limit(MOST_LISTED).toList(),
                 planned.size());
+    }
+
+    /** What planned sessions from a day on would become. For an athlete whom the caller has already asked for. */
+    @Transactional(readOnly = true)
+    public List<PlannedChange> ahead(Athlete athlete, LocalDate from, Dated adopted) {
+        DatedZones now = thresholds.zonesOf(athlete);
+        DatedZones then = new DatedZones(now.values().with(List.of(adopted)), now.sets());
+        Map<Span, Set<Part>> spans = spans(then.values(), List.of(adopted));
+        return planned(athlete, now, then, spans, from, new HashMap<>());
     }
 
     private static Map<Span, Set<Part>> spans(DatedValues then, List<Dated> adopted) {
@@ -190,7 +200,15 @@ public class AdoptionPreview {
                         row.day,
                         (loadAfter == null ? 0 : loadAfter) - (row.plannedLoad == null ? 0 : row.plannedLoad),
                         Double::sum);
-                changes.add(new PlannedChange(row.id, row.day, row.title, one, other, row.plannedLoad, loadAfter));
+                changes.add(new PlannedChange(
+                        row.id,
+                        row.day,
+                        row.title,
+                        one,
+                        other,
+                        row.plannedLoad,
+                        loadAfter,
+                        after == null ? 0 : after.seconds()));
             }
         });
         changes.sort(Comparator.comparing(PlannedChange::day).thenComparing(PlannedChange::id));

@@ -126,6 +126,24 @@ public sealed interface WhatIf {
         }
     }
 
+    /**
+     * A threshold has another value: planned sessions come to other loads, which whoever can forecast them tells.
+     * Blocks without sessions keep their targets, which are loads already.
+     */
+    record Reckoned(List<Change.Swap> again) implements WhatIf {
+        public Reckoned {
+            again = List.copyOf(again);
+        }
+
+        @Override
+        public List<Change> changes(Situation s) {
+            List<Change> changes = new ArrayList<>();
+            for (Change.Swap swap : again)
+                if (s.ahead().stream().anyMatch(x -> x.id().equals(swap.session()))) changes.add(swap);
+            return changes;
+        }
+    }
+
     /** Blocks ahead in which nothing is planned: they count with their target. */
     private static List<Target> unplanned(Situation s) {
         return s.blocks().stream()
