@@ -86,7 +86,8 @@ class WhatIfPageTest {
         String page = ask("?kind=THRESHOLD&quantity=THRESHOLD_POWER&amount=275");
         assertThat(page).contains("threshold power 275 W").contains("What it would ask of you");
         assertThat(page).containsPattern("(?s)By share.{20,90}238 to 263 W.{20,60}261 to 289 W");
-        assertThat(page).containsPattern("(?s)By watts.{20,90}238 to 263 W.{20,60}238 to 263 W.{20,90}>42<.{20,60}>35<");
+        assertThat(page)
+                .containsPattern("(?s)By watts.{20,90}238 to 263 W.{20,60}238 to 263 W" + ".{20,90}>42<.{20,60}>35<");
         assertThat(plan()).isEqualTo(before);
         assertThat(ask("?kind=THRESHOLD&quantity=THRESHOLD_POWER&amount=2750")).contains("cannot be right");
         assertThat(ask("?kind=THRESHOLD&quantity=MOON&amount=27")).contains("Threshold: choose one");
