@@ -29,6 +29,32 @@ class BesideTest {
     }
 
     @Test
+    void curvesAndRepetitionsOfASessionOfEachStandSideBySide() {
+        String page = Person.main(ODA.get("/roster/beside?athlete=1&athlete=3").body());
+        assertThat(page).contains("class=\"beside-line\"").contains("W/kg");
+        String first = session(page, 1);
+        String other = session(page, 3);
+        String both = "/roster/beside?athlete=1&athlete=3&session-1=" + first + "&session-3=" + other;
+        assertThat(Person.main(ODA.get(both).body())).containsPattern("(?s)<th scope=\"row\">1</th>.{0,400}\\d+ bpm");
+        String stretch = Person.main(
+                ODA.get(both + "&stretch-1=2:00-7:00&stretch-3=2:00-7:00").body());
+        assertThat(stretch).contains("5:00").doesNotContain("<th scope=\"row\">2</th>");
+        assertThat(ODA.get(both + "&stretch-1=7:00-2:00").body()).contains("Stretch: it must begin before it ends");
+        assertThat(ODA.get(both + "&stretch-1=soon").body()).contains("Stretch: enter where it begins");
+        // a session of somebody else cannot be slipped in
+        assertThat(Person.main(ODA.get("/roster/beside?athlete=1&athlete=3&session-1=" + other)
+                        .body()))
+                .doesNotContain("<th scope=\"row\">1</th>");
+    }
+
+    private static String session(String page, long athlete) {
+        var found = Pattern.compile("(?s)name=\"session-" + athlete + "\".*?<option value=\"(\\d+)\"")
+                .matcher(page);
+        assertThat(found.find()).isTrue();
+        return found.group(1);
+    }
+
+    @Test
     void namesCanBeHidden() {
         String page = Person.main(
                 ODA.get("/roster/beside?athlete=1&athlete=3&hide=true").body());

@@ -62,6 +62,8 @@ class RoutesTest {
             Map.entry("POST /roster/invitations", "coach"),
             Map.entry("POST /roster/requests/{athleteId}", "coach"),
             Map.entry("POST /invitations/{id}/again", "sender"),
+            Map.entry("POST /invitations/{id}/begin", "sender"),
+            Map.entry("POST /invitations/{id}/forget", "sender"),
             Map.entry("POST /invitations/{id}/withdraw", "sender"),
             Map.entry("GET /invitation/{token}", "who has the link"),
             Map.entry("POST /invitation/{token}", "who has the link"),

@@ -11,6 +11,8 @@ interface AthleteRepository extends Repository<AthleteRow, Long> {
 
     AthleteRow save(AthleteRow row);
 
+    void delete(AthleteRow row);
+
     Optional<AthleteRow> findById(long id);
 
     @Query("select a from AthleteRow a where a.id = :id and " + SEEN)
@@ -25,7 +27,8 @@ interface AthleteRepository extends Repository<AthleteRow, Long> {
 
     String WITH_ROLE = "select new pemblar.app.athlete.AthleteRepository$Seen(a, c.plans) from AthleteRow a left join "
             + "CoachingRow c on c.athleteId = a.id and c.coachAccountId = :account and c.acceptedAt is not null and "
-            + "c.endedAt is null and a.accountId <> :account where (a.accountId = :account or c.plans is not null) ";
+            + "c.endedAt is null and (a.accountId is null or a.accountId <> :account) "
+            + "where (a.accountId = :account or c.plans is not null) ";
 
     @Query(WITH_ROLE + "and a.id = :id")
     Optional<Seen> findWithRole(long id, long account);

@@ -71,6 +71,33 @@ public class AthleteService {
                 .toAthlete(false);
     }
 
+    /** An athlete whom a coach awaits: nobody's own yet. */
+    @Transactional
+    public Athlete await(String name, Sport sport, String zone) {
+        return athletes.save(new AthleteRow(null, name, List.of(sport), Sex.NOT_GIVEN, zone(zone)))
+                .toAthlete(true);
+    }
+
+    /** The awaited one has come, and has no record of their own. */
+    @Transactional
+    public void claim(long athleteId, Viewer person) {
+        AthleteRow row = awaited(athleteId);
+        row.accountId = person.accountId();
+        row.name = person.name();
+    }
+
+    /** Forgets an athlete who never came, or who came with a record of their own. */
+    @Transactional
+    public void dropAwaited(long athleteId) {
+        athletes.delete(awaited(athleteId));
+    }
+
+    private AthleteRow awaited(long athleteId) {
+        return athletes.findById(athleteId)
+                .filter(row -> row.accountId == null)
+                .orElseThrow(() -> new NotFoundException("athlete"));
+    }
+
     /** What the athlete trains, the first one first. */
     @Transactional
     public void setSports(long athleteId, Viewer viewer, List<Sport> sports) {

@@ -3,6 +3,7 @@ package pemblar.app.coach;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,9 +28,20 @@ class Beside {
     private final TrendService trends;
     private final ThresholdService thresholds;
     private final Bests bests;
+    private final BesideCurve curves;
+    private final BesideStretches stretches;
     private final Shown shown;
 
-    Beside(AthleteService athletes, TrendService trends, ThresholdService thresholds, Bests bests, Shown shown) {
+    Beside(
+            AthleteService athletes,
+            TrendService trends,
+            ThresholdService thresholds,
+            Bests bests,
+            BesideCurve curves,
+            BesideStretches stretches,
+            Shown shown) {
+        this.curves = curves;
+        this.stretches = stretches;
         this.athletes = athletes;
         this.trends = trends;
         this.thresholds = thresholds;
@@ -84,6 +96,27 @@ class Beside {
                     of.get(i),
                     hide ? "Athlete " + (char) ('A' + i) : all.get(i).name()));
         return new Table(columns, weeks(of));
+    }
+
+    /** Best efforts as lines; nothing unless they can stand in one drawing. */
+    @Transactional(readOnly = true)
+    public BesideCurve.Drawing curve(Viewer viewer, List<Long> ids, boolean hide) {
+        List<Athlete> all = ids.stream().map(id -> athletes.require(id, viewer)).toList();
+        List<Trend> of = trends.of(all);
+        return curves.of(all, names(all, hide), of.get(0).today());
+    }
+
+    /** @throws IllegalArgumentException when a stretch is not one, with what to enter */
+    @Transactional(readOnly = true)
+    public BesideStretches.Table stretches(Viewer viewer, List<Long> ids, boolean hide, Map<String, String> asked) {
+        List<Athlete> all = ids.stream().map(id -> athletes.require(id, viewer)).toList();
+        return stretches.of(all, names(all, hide), viewer, asked);
+    }
+
+    private static List<String> names(List<Athlete> all, boolean hide) {
+        return IntStream.range(0, all.size())
+                .mapToObj(i -> hide ? "Athlete " + (char) ('A' + i) : all.get(i).name())
+                .toList();
     }
 
     private Column column(Athlete athlete, Trend trend, String name) {

@@ -1,6 +1,7 @@
 package pemblar.app.coach;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -23,6 +24,7 @@ class BesideController {
     String show(
             @RequestParam(required = false) List<Long> athlete,
             @RequestParam(defaultValue = "false") boolean hide,
+            @RequestParam Map<String, String> typed,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         List<Long> asked = athlete == null
@@ -37,8 +39,16 @@ class BesideController {
         model.addAttribute("hide", hide);
         if (asked.size() > Beside.MOST)
             model.addAttribute("said", "At most " + Beside.MOST + " athletes stand side by side; the first ones do.");
-        model.addAttribute(
-                "table", beside.of(viewer, asked.stream().limit(Beside.MOST).toList(), hide));
+        List<Long> compared = asked.stream().limit(Beside.MOST).toList();
+        model.addAttribute("table", beside.of(viewer, compared, hide));
+        if (compared.isEmpty()) return "coach/beside";
+        model.addAttribute("curve", beside.curve(viewer, compared, hide));
+        try {
+            model.addAttribute("stretches", beside.stretches(viewer, compared, hide, typed));
+        } catch (IllegalArgumentException e) {
+            model.addAttribute("said", e.getMessage());
+            model.addAttribute("stretches", beside.stretches(viewer, compared, hide, Map.of()));
+        }
         return "coach/beside";
     }
 }

@@ -12,14 +12,17 @@ import pemblar.app.athlete.CoachingService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.people.InvitationService.Invitation;
 import pemblar.app.people.InvitationService.State;
+import pemblar.core.sport.Sport;
 
 /** Inviting athletes, and answering an invitation. */
 @Controller
 class InvitationController {
     private final InvitationService invitations;
     private final CoachingService coachings;
+    private final AwaitedService awaited;
 
-    InvitationController(InvitationService invitations, CoachingService coachings) {
+    InvitationController(InvitationService invitations, CoachingService coachings, AwaitedService awaited) {
+        this.awaited = awaited;
         this.invitations = invitations;
         this.coachings = coachings;
     }
@@ -66,6 +69,33 @@ class InvitationController {
         return AccessController.said(back(here), flash, () -> invitations.withdraw(id, viewer));
     }
 
+    /** The coach begins the pages of somebody who has not answered yet. */
+    @PostMapping("/invitations/{id}/begin")
+    String begin(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "RIDE") Sport sport,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        try {
+            return "redirect:/a/" + awaited.begin(viewer, id, name, sport) + "/thresholds";
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            return "redirect:/roster/invitations";
+        }
+    }
+
+    @PostMapping("/invitations/{id}/forget")
+    String forget(
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return AccessController.said("/roster/invitations", flash, () -> {
+            awaited.drop(viewer, id);
+            return "The pages that nobody came for are gone.";
+        });
+    }
+
     private static String back(String here) {
         return here.matches("/a/\\d{1,18}/access") ? here : "/roster/invitations";
     }
@@ -81,6 +111,7 @@ class InvitationController {
         model.addAttribute("viewer", viewer);
         model.addAttribute("asked", asked);
         model.addAttribute("token", token);
+        if (asked.state() == State.OPEN && viewer != null) model.addAttribute("handed", awaited.preview(asked, viewer));
         model.addAttribute("gone", asked.state() == State.OPEN ? null : InvitationService.gone(asked));
         return "people/invitation";
     }
@@ -89,6 +120,7 @@ class InvitationController {
     String answer(
             @PathVariable String token,
             @RequestParam boolean accept,
+            @RequestParam(defaultValue = "own") String season,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
@@ -96,7 +128,7 @@ class InvitationController {
                 invitations.decline(token, viewer);
                 return "redirect:/";
             }
-            long athleteId = invitations.accept(token, viewer);
+            long athleteId = invitations.accept(token, viewer, season.equals("coach"));
             flash.addFlashAttribute("good", "Accepted. Either side can end it at any time on this page.");
             return "redirect:/a/" + athleteId + "/access";
         } catch (IllegalArgumentException e) {

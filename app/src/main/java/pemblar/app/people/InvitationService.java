@@ -42,6 +42,7 @@ public class InvitationService {
     private final CoachingService coachings;
     private final AthleteService athletes;
     private final AccountService accounts;
+    private final AwaitedService awaited;
     private final MailService mail;
     private final Limits limits;
     private final InstantSource clock;
@@ -51,6 +52,7 @@ public class InvitationService {
             CoachingService coachings,
             AthleteService athletes,
             AccountService accounts,
+            AwaitedService awaited,
             MailService mail,
             Limits limits,
             InstantSource clock) {
@@ -59,6 +61,7 @@ public class InvitationService {
         this.athletes = athletes;
         this.accounts = accounts;
         this.mail = mail;
+        this.awaited = awaited;
         this.limits = limits;
         this.clock = clock;
     }
@@ -75,6 +78,7 @@ public class InvitationService {
     /**
      * @param toCoach true when an athlete asks a coach
      * @param plans asked for: see and plan; false: see
+     * @param awaitedId of the pages that the coach has begun; null when there are none
      */
     public record Invitation(
             long id,
@@ -88,7 +92,16 @@ public class InvitationService {
             String word,
             State state,
             Instant sentAt,
-            Instant expiresAt) {
+            Instant expiresAt,
+            Long awaitedId) {
+        /** A name for the address, to be mended: what stands before the @, its parts capitalised. */
+        public String likelyName() {
+            return java.util.Arrays.stream(email.replaceAll("@.*", "").split("[._-]+"))
+                    .filter(part -> !part.isEmpty())
+                    .map(part -> part.substring(0, 1).toUpperCase(Locale.ROOT) + part.substring(1))
+                    .collect(java.util.stream.Collectors.joining(" "));
+        }
+
         /** What accepting gives, in a few words. */
         public String rights() {
             return plans ? "see and plan" : "see";
@@ -229,13 +242,23 @@ public class InvitationService {
                 .orElseThrow(() -> new NotFoundException("invitation"));
     }
 
-    /** Accepts, by whoever holds the link and is signed in. @return the athlete whose training is meant */
+    /**
+     * Accepts, by whoever holds the link and is signed in.
+     *
+     * @param seasonToo the season that a coach began takes the place of the person's own
+     * @return the athlete whose training is meant
+     */
     @Transactional
-    public long accept(String token, Viewer viewer) {
+    public long accept(String token, Viewer viewer, boolean seasonToo) {
         Invitation asked = claim(token, viewer, "ACCEPTED");
         if (asked.toCoach()) {
             coachings.begin(asked.athleteId(), viewer.accountId(), asked.plans());
             return asked.athleteId();
+        }
+        if (asked.awaitedId() != null) {
+            long own = awaited.hand(asked, viewer, seasonToo);
+            coachings.begin(own, asked.senderId(), asked.plans());
+            return own;
         }
         long own = athletes.own(viewer)
                 .orElseThrow(() -> new IllegalArgumentException(
@@ -327,7 +350,8 @@ public class InvitationService {
                 rs.getString("word"),
                 state,
                 rs.getTimestamp("sent_at").toInstant(),
-                expires);
+                expires,
+                rs.getObject("awaited_id", Long.class));
     }
 
     private static OffsetDateTime at(Instant instant) {

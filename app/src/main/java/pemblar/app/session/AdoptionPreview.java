@@ -89,7 +89,7 @@ public class AdoptionPreview {
     public Effect of(Athlete athlete, LocalDate from, List<Dated> adopted) {
         LocalDate today = athlete.dayOf(clock.instant());
         DatedZones now = thresholds.zonesOf(athlete);
-        DatedZones then = new DatedZones(now.values().with(adopted), now.sets());
+        DatedZones then = new DatedZones(now.values().with(adopted), now.sets(), now.speeds());
         Map<LocalDate, Double> deltas = new HashMap<>();
         Map<Span, Set<Part>> spans = spans(then.values(), adopted);
         Set<Long> recomputed = new java.util.HashSet<>();
@@ -118,7 +118,7 @@ public class AdoptionPreview {
     @Transactional(readOnly = true)
     public List<PlannedChange> ahead(Athlete athlete, LocalDate from, Dated adopted) {
         DatedZones now = thresholds.zonesOf(athlete);
-        DatedZones then = new DatedZones(now.values().with(List.of(adopted)), now.sets());
+        DatedZones then = new DatedZones(now.values().with(List.of(adopted)), now.sets(), now.speeds());
         Map<Span, Set<Part>> spans = spans(then.values(), List.of(adopted));
         return planned(athlete, now, then, spans, from, new HashMap<>());
     }

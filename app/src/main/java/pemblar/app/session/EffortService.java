@@ -160,7 +160,7 @@ public class EffortService {
     /** How fast the athlete rides at a power, from the rides since a day; empty when they do not tell. */
     @Transactional(readOnly = true)
     public Optional<SpeedOfPower> speedOfPower(Athlete athlete, LocalDate from) {
-        return SpeedOfPower.of(recordings.rides(athlete.id(), from));
+        return SpeedOfPower.of(recordings.rides(athlete.id(), Sport.RIDE, from));
     }
 
     /** A stretch that was set aside, with the session it is in. */

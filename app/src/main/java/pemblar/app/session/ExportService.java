@@ -4,11 +4,13 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.core.recording.Recording;
@@ -23,16 +25,19 @@ import pemblar.formats.json.RecordingJson;
 public class ExportService {
     private static final int MOST_FILES = 200;
     private final TrainingSessionRepository sessions;
+    private final RecordingRepository recordings;
     private final RecordingDataRepository data;
     private final MendedRecordings mended;
     private final AthleteService athletes;
 
     ExportService(
             TrainingSessionRepository sessions,
+            RecordingRepository recordings,
             RecordingDataRepository data,
             MendedRecordings mended,
             AthleteService athletes) {
         this.sessions = sessions;
+        this.recordings = recordings;
         this.data = data;
         this.mended = mended;
         this.athletes = athletes;
@@ -68,6 +73,19 @@ public class ExportService {
                         s.day + " " + s.title.replaceAll("[^\\p{L}\\p{N} ,-]", "_") + " " + s.id,
                         s.recording.fileName.replaceAll("[\\\\/:*?\"<>|]", "_")))
                 .toList();
+    }
+
+    /** All recordings of an athlete whom the caller has already asked for. */
+    @Transactional(readOnly = true)
+    public List<Item> originals(Athlete athlete) {
+        return recordings.within(athlete.id(), LocalDate.of(1900, 1, 1), LocalDate.of(9999, 1, 1)).stream()
+                .map(r -> new Item(r.id, r.day.toString(), r.fileName.replaceAll("[\\\\/:*?\"<>|]", "_")))
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public byte[] original(Item item) {
+        return data.findById(item.recordingId()).orElseThrow().original;
     }
 
     /**

@@ -61,9 +61,9 @@ interface RecordingRepository extends Repository<RecordingRow, Long> {
     List<RecordingRow> within(long athleteId, LocalDate from, LocalDate until);
 
     @Query("select new pemblar.core.workout.SpeedOfPower$Ride(r.meanWatts, r.meanSpeed) from RecordingRow r "
-            + "where r.athleteId = :athleteId and r.sport = pemblar.core.sport.Sport.RIDE "
+            + "where r.athleteId = :athleteId and r.sport = :sport "
             + "and r.day >= :from and r.meanWatts > 40 and r.meanSpeed > 1 and r.timerSeconds >= 1200")
-    List<SpeedOfPower.Ride> rides(long athleteId, LocalDate from);
+    List<SpeedOfPower.Ride> rides(long athleteId, Sport sport, LocalDate from);
 
     @Query("select r from RecordingRow r where r.athleteId = :athleteId and r.id <> :id and r.startedAt < "
             + ":end and r.endedAt > :start order by r.startedAt limit 4")

@@ -43,6 +43,7 @@ public class ThresholdService {
     private final ZoneSetRepository zoneSets;
     private final ValueChangeRepository changes;
     private final AthleteService athletes;
+    private final PowerSpeeds speeds;
     private final ApplicationEventPublisher events;
     private final InstantSource clock;
 
@@ -51,12 +52,14 @@ public class ThresholdService {
             ZoneSetRepository zoneSets,
             ValueChangeRepository changes,
             AthleteService athletes,
+            PowerSpeeds speeds,
             ApplicationEventPublisher events,
             InstantSource clock) {
         this.values = values;
         this.zoneSets = zoneSets;
         this.changes = changes;
         this.athletes = athletes;
+        this.speeds = speeds;
         this.events = events;
         this.clock = clock;
     }
@@ -88,7 +91,8 @@ public class ThresholdService {
                 of(athlete),
                 zoneSets.findByAthleteIdOrderByValidFrom(athlete.id()).stream()
                         .map(ZoneSetRow::toCore)
-                        .toList());
+                        .toList(),
+                speeds.of(athlete));
     }
 
     /** The same for a whole roster, from two queries, in its order. */
@@ -112,7 +116,8 @@ public class ThresholdService {
                             own,
                             sets.getOrDefault(athlete.id(), List.of()).stream()
                                     .map(ZoneSetRow::toCore)
-                                    .toList()));
+                                    .toList(),
+                            speeds.of(athlete)));
         }
         return all;
     }

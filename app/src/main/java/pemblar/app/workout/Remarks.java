@@ -20,6 +20,9 @@ final class Remarks {
             case TIME_OF_SOME_STEPS_UNKNOWN ->
                 "Some steps end by lap key, heart rate or distance: their time is not counted, and they are drawn"
                         + " hatched.";
+            case TIME_FROM_OWN_SPEED ->
+                "Distances that are set by power take the time that your own sessions of the last half year tell for"
+                        + " it, on the roads and in the wind that you usually have.";
             case OPEN_STEPS_TAKEN_AS_EASY -> "Open steps are taken as easy, at 50 % of threshold.";
             case MAX_NEEDS_MODEL ->
                 "The power that max stands for needs critical power and W′: set them under Thresholds, or write"

@@ -34,6 +34,7 @@ public record Forecast(
     /** What the figures leave out or assume. */
     public enum Remark {
         TIME_OF_SOME_STEPS_UNKNOWN,
+        TIME_FROM_OWN_SPEED,
         OPEN_STEPS_TAKEN_AS_EASY,
         MAX_NEEDS_MODEL,
         RESERVE_NEEDS_MODEL,
@@ -165,12 +166,19 @@ public record Forecast(
         if (steps.stream()
                 .anyMatch(s -> Double.isNaN(s.seconds()) && !(s.flat().step().length() instanceof Length.ReserveAt)))
             remarks.add(Remark.TIME_OF_SOME_STEPS_UNKNOWN);
+        if (steps.stream().anyMatch(Forecast::takesOwnSpeed)) remarks.add(Remark.TIME_FROM_OWN_SPEED);
         if (steps.stream().anyMatch(s -> s.flat().step().target() instanceof Target.Open))
             remarks.add(Remark.OPEN_STEPS_TAKEN_AS_EASY);
         if (Double.isNaN(metres)) remarks.add(Remark.DISTANCE_UNKNOWN);
         if (steps.stream().anyMatch(s -> s.basis() != null && Double.isNaN(s.intensity())))
             remarks.add(Remark.THRESHOLD_UNKNOWN);
         return remarks;
+    }
+
+    private static boolean takesOwnSpeed(PlannedStep step) {
+        return step.basis() == Basis.POWER
+                && step.flat().step().length() instanceof Length.Distance
+                && Double.isFinite(step.seconds());
     }
 
     /** Why the first step that the reserve ends has no time; empty when all of them have one. */

@@ -144,7 +144,7 @@ public final class Plan {
         double half = from != to ? Math.abs(to - from) / 2 : basis == Basis.HEART_RATE ? BAND_BPM : middle * BAND_SHARE;
         double begin = ramp ? from : middle;
         double end = ramp ? to : middle;
-        double speed = basis == Basis.PACE ? middle : Double.NaN;
+        double speed = basis == Basis.PACE ? middle : basis == Basis.POWER ? ownSpeed(flat, middle) : Double.NaN;
         return new PlannedStep(
                 flat,
                 seconds(flat, speed),
@@ -156,6 +156,13 @@ public final class Plan {
                 middle + half,
                 intensity(basis, begin * cost(flat, basis), reference),
                 intensity(basis, end * cost(flat, basis), reference));
+    }
+
+    /** Of a distance by power on usual roads, from the athlete's own sessions; NaN when they do not tell. */
+    private double ownSpeed(Workout.Flat flat, double watts) {
+        boolean asked =
+                flat.step().length() instanceof Length.Distance && flat.step().gradientPercent() == 0;
+        return asked ? zones.speeds().at(workout.sport(), watts).orElse(Double.NaN) : Double.NaN;
     }
 
     private PlannedStep without(Workout.Flat flat, double intensity) {

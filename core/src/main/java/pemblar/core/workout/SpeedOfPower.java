@@ -2,6 +2,7 @@ package pemblar.core.workout;
 
 import java.util.List;
 import java.util.Optional;
+import pemblar.core.sport.Sport;
 
 /**
  * How fast an athlete rides at a power, from their own recent rides: ln(speed) = level + slope ln(power), by least
@@ -17,12 +18,18 @@ public record SpeedOfPower(double level, double slope, int rides, double deviati
 
     private static final double LEAST_SLOPE = 0.1;
     private static final double MOST_SLOPE = 1.0;
+    /** On foot speed goes about with power, and a line through few runs may be a little steeper. */
+    private static final double MOST_SLOPE_ON_FOOT = 1.3;
 
     /** Mean power, W, and mean speed, m/s, of one ride; both above 0. */
     public record Ride(double watts, double metresPerSecond) {}
 
     /** Empty with fewer than eight rides, too little difference between them, or a slope that no road gives. */
     public static Optional<SpeedOfPower> of(List<Ride> rides) {
+        return of(rides, Sport.RIDE);
+    }
+
+    public static Optional<SpeedOfPower> of(List<Ride> rides, Sport sport) {
         double most = rides.stream().mapToDouble(Ride::watts).max().orElse(0);
         double least = rides.stream().mapToDouble(Ride::watts).min().orElse(1);
         if (rides.size() < FEWEST || most < SPREAD * least) return Optional.empty();
@@ -39,7 +46,8 @@ public record SpeedOfPower(double level, double slope, int rides, double deviati
                 .mapToDouble(r -> (Math.log(r.watts()) - meanX) * (Math.log(r.metresPerSecond()) - meanY))
                 .sum();
         double slope = products / squares;
-        if (!(slope >= LEAST_SLOPE && slope <= MOST_SLOPE)) return Optional.empty();
+        double steepest = sport.onWheels() ? MOST_SLOPE : MOST_SLOPE_ON_FOOT;
+        if (!(slope >= LEAST_SLOPE && slope <= steepest)) return Optional.empty();
         double level = meanY - slope * meanX;
         double residuals = rides.stream()
                 .mapToDouble(r -> Math.pow(Math.log(r.metresPerSecond()) - level - slope * Math.log(r.watts()), 2))

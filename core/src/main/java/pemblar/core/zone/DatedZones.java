@@ -11,7 +11,7 @@ import pemblar.core.threshold.DatedValues.Span;
 import pemblar.core.zone.Zones.Key;
 
 /** Values and zone sets over time. A set holds from its day; before the first one the usual scheme holds. */
-public record DatedZones(DatedValues values, List<Dated> sets) {
+public record DatedZones(DatedValues values, List<Dated> sets, OwnSpeeds speeds) {
     /** A scheme taken up for a sport, and the first day on which it holds. */
     public record Dated(Key key, LocalDate from, ZoneScheme scheme) {
         public Dated {
@@ -25,11 +25,16 @@ public record DatedZones(DatedValues values, List<Dated> sets) {
         sets = sets.stream().sorted(Comparator.comparing(Dated::from)).toList();
     }
 
+    /** With no speeds of one's own. */
+    public DatedZones(DatedValues values, List<Dated> sets) {
+        this(values, sets, OwnSpeeds.UNKNOWN);
+    }
+
     /** What holds on a day. */
     public Zones on(LocalDate day) {
         Map<Key, ZoneScheme> chosen = new HashMap<>();
         for (Dated set : sets) if (!set.from().isAfter(day)) chosen.put(set.key(), set.scheme());
-        return new Zones(values.on(day), chosen);
+        return new Zones(values.on(day), chosen, speeds);
     }
 
     /** The days that a set put on a day changes: until the next set of the same kind. */

@@ -10,13 +10,19 @@ import pemblar.core.threshold.Thresholds;
  * An athlete's values of one day together with the schemes chosen by then: all that zones, intensity and load need.
  *
  * @param chosen by sport and measure; what is not chosen is the usual scheme of the sport
+ * @param speeds for distances that are planned by power
  */
-public record Zones(Thresholds thresholds, Map<Key, ZoneScheme> chosen) {
+public record Zones(Thresholds thresholds, Map<Key, ZoneScheme> chosen, OwnSpeeds speeds) {
     /** What a set of zones is for. */
     public record Key(Sport sport, Measure measure) {}
 
     public Zones {
         chosen = Map.copyOf(chosen);
+    }
+
+    /** With no speeds of one's own. */
+    public Zones(Thresholds thresholds, Map<Key, ZoneScheme> chosen) {
+        this(thresholds, chosen, OwnSpeeds.UNKNOWN);
     }
 
     /** The values with the usual schemes. */

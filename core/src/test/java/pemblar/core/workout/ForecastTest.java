@@ -4,10 +4,13 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Map;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
+import pemblar.core.zone.Zones;
 
 class ForecastTest {
     private static final Thresholds RIDER = Thresholds.NONE
@@ -66,6 +69,26 @@ class ForecastTest {
         assertEquals(600, ride.seconds());
         assertTrue(ride.remarks().contains(Forecast.Remark.TIME_OF_SOME_STEPS_UNKNOWN)
                 && ride.metres().isEmpty());
+    }
+
+    @Test
+    void aDistanceByPowerTakesTheTimeThatOwnSessionsTell() {
+        Zones own = new Zones(
+                RIDER, Map.of(), (sport, watts) -> sport == Sport.RIDE ? OptionalDouble.of(watts / 25) : none());
+        Workout workout =
+                Shorthand.read("3km 60%, 10min 50%", Sport.RIDE).workout().orElseThrow();
+        Forecast ride = Forecast.of(workout, own);
+        assertEquals(3000 / (150 / 25.0) + 600, ride.seconds(), 1);
+        assertEquals(
+                java.util.List.of(Forecast.Remark.TIME_FROM_OWN_SPEED, Forecast.Remark.DISTANCE_UNKNOWN),
+                ride.remarks());
+        assertTrue(ride.load().getAsDouble() > ride("10min 50%").load().getAsDouble());
+        Workout climb = Shorthand.read("3km 60% at 5%", Sport.RIDE).workout().orElseThrow();
+        assertEquals(0, Forecast.of(climb, own).seconds()); // usual roads tell nothing of a climb
+    }
+
+    private static OptionalDouble none() {
+        return OptionalDouble.empty();
     }
 
     @Test
