@@ -77,7 +77,7 @@ class AwaitedTest {
 
     private static List<String> sessions(String base) {
         return sql.queryForList(
-                "select day || ' ' || purpose from session where athlete_id = ? and deleted_at is null order by day",
+                "select day || ' ' || coalesce(purpose, 'none') from session where athlete_id = ? and deleted_at is null order by day",
                 String.class,
                 id(base));
     }
