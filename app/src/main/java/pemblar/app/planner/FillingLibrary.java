@@ -1,6 +1,7 @@
 package pemblar.app.planner;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +20,8 @@ import pemblar.core.zone.Zones;
 
 /** Workouts of some sports at every length that they can have, with what each takes from an athlete on a day. */
 record FillingLibrary(List<Candidate> candidates, Map<Long, Shelved> byId) {
+    private static final Set<Forecast.Remark> KNOWN_ENOUGH =
+            EnumSet.of(Forecast.Remark.DISTANCE_UNKNOWN, Forecast.Remark.TIME_FROM_OWN_SPEED);
     private static final String RACE_LIKE = "As in the race";
     private static final String OPENERS = "Pre-race";
     private static final String TESTS = "Tests";
@@ -84,8 +87,7 @@ record FillingLibrary(List<Candidate> candidates, Map<Long, Shelved> byId) {
         try {
             Forecast forecast = Forecast.of(workout, zones);
             boolean told = forecast.load().isPresent() && forecast.intensity().isPresent();
-            boolean sound = workout.sport().onWheels()
-                    || forecast.remarks().stream().allMatch(r -> r == Forecast.Remark.DISTANCE_UNKNOWN);
+            boolean sound = workout.sport().onWheels() || KNOWN_ENOUGH.containsAll(forecast.remarks());
             return told && sound
                     ? Optional.of(new Variant(
                             workout,

@@ -1,6 +1,7 @@
 package pemblar.app.session;
 
 import java.time.InstantSource;
+import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
@@ -26,16 +27,43 @@ class RecordedSpeeds implements PowerSpeeds {
 
     @Override
     public OwnSpeeds of(Athlete athlete) {
-        Map<Sport, Optional<SpeedOfPower>> known = new EnumMap<>(Sport.class);
-        return (sport, watts) -> known.computeIfAbsent(sport, s -> look(athlete, s))
-                .map(line -> OptionalDouble.of(line.at(watts)))
-                .orElse(OptionalDouble.empty());
+        return new Own(recordings, athlete.id(), athlete.dayOf(clock.instant()));
     }
 
-    private Optional<SpeedOfPower> look(Athlete athlete, Sport sport) {
-        return SpeedOfPower.of(
-                recordings.rides(
-                        athlete.id(), sport, athlete.dayOf(clock.instant()).minusDays(RECENT_DAYS)),
-                sport);
+    /** Those of one athlete and day are equal, so that what rests on them can be kept for that day. */
+    private static final class Own implements OwnSpeeds {
+        private final RecordingRepository recordings;
+        private final long athleteId;
+        private final LocalDate day;
+        private final Map<Sport, Optional<SpeedOfPower>> known = new EnumMap<>(Sport.class);
+
+        Own(RecordingRepository recordings, long athleteId, LocalDate day) {
+            this.recordings = recordings;
+            this.athleteId = athleteId;
+            this.day = day;
+        }
+
+        @Override
+        public OptionalDouble at(Sport sport, double watts) {
+            Optional<SpeedOfPower> line;
+            synchronized (known) {
+                line = known.computeIfAbsent(sport, this::look);
+            }
+            return line.map(l -> OptionalDouble.of(l.at(watts))).orElse(OptionalDouble.empty());
+        }
+
+        private Optional<SpeedOfPower> look(Sport sport) {
+            return SpeedOfPower.of(recordings.rides(athleteId, sport, day.minusDays(RECENT_DAYS)), sport);
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Own own && own.athleteId == athleteId && own.day.equals(day);
+        }
+
+        @Override
+        public int hashCode() {
+            return Long.hashCode(athleteId) * 31 + day.hashCode();
+        }
     }
 }
