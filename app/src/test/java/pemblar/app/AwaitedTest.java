@@ -77,7 +77,8 @@ class AwaitedTest {
 
     private static List<String> sessions(String base) {
         return sql.queryForList(
-                "select day || ' ' || coalesce(purpose, 'none') from session where athlete_id = ? and deleted_at is null order by day",
+                "select day || ' ' || coalesce(purpose, 'none') from session where athlete_id = ?"
+                        + " and deleted_at is null order by day",
                 String.class,
                 id(base));
     }

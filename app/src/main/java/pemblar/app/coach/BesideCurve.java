@@ -22,6 +22,7 @@ class BesideCurve {
     static final double WIDTH = 1000;
     static final double HEIGHT = 260;
     private static final int SHORTEST = 5;
+    private static final double NAME_HEIGHT = 17;
     private static final int[] TIMES = {5, 15, 60, 300, 1200, 3600, 10_800};
     private final EffortService efforts;
     private final ThresholdService thresholds;
@@ -112,9 +113,28 @@ class BesideCurve {
                     x(last.seconds(), longest),
                     y(last.value(), most)));
         }
+        lines = apart(lines);
         List<Tick> times = new ArrayList<>();
-        for (int t : TIMES) if (t <= longest) times.add(new Tick(x(t, longest), shown.duration(t)));
+        for (int t : TIMES) if (t <= longest) times.add(new Tick(x(t, longest), time(t)));
         return new Drawing(lines, ticks(most, power, sport), times, unit, sentence(curves, names));
+    }
+
+    /** Names one under the other where lines end close together. */
+    private static List<Line> apart(List<Line> lines) {
+        List<Line> sorted = new ArrayList<>(lines);
+        sorted.sort(java.util.Comparator.comparingDouble(Line::endY));
+        double least = Double.NEGATIVE_INFINITY;
+        List<Line> apart = new ArrayList<>();
+        for (Line line : sorted) {
+            double y = Math.max(line.endY(), least);
+            apart.add(new Line(line.name(), line.path(), line.dash(), line.endX(), y));
+            least = y + NAME_HEIGHT;
+        }
+        return apart;
+    }
+
+    private String time(int seconds) {
+        return seconds < 60 ? seconds + " s" : shown.duration(seconds);
     }
 
     private static double x(int seconds, int longest) {
@@ -153,6 +173,6 @@ class BesideCurve {
         String shorter = names.get(ahead > 0 ? 1 : 0);
         return crossed == null
                 ? longer + " is ahead at every duration that both have."
-                : shorter + " is ahead up to " + shown.duration(crossed) + ", " + longer + " from there on.";
+                : shorter + " is ahead up to " + time(crossed) + ", " + longer + " from there on.";
     }
 }
