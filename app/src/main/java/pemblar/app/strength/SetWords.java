@@ -36,6 +36,13 @@ final class SetWords {
         return Kilograms.figure(set.kilograms()) + " × " + set.repetitions();
     }
 
+    /** The same where nothing beside it says the unit. */
+    static String doneWithUnit(FloorService.Logged set) {
+        return set.heldSeconds() > 0 || set.kilograms() == 0
+                ? done(set)
+                : done(set).replace(" × ", " " + Units.mine().massUnit() + " × ");
+    }
+
     /** Equal neighbours once, with how many there are. */
     static String together(List<String> sets) {
         List<String> words = new ArrayList<>();

@@ -81,6 +81,6 @@ public class StrengthReview {
     private static String said(FloorService.Logged set) {
         if (set.note().startsWith("skipped")) return set.note();
         String left = set.inReserve() == null ? "" : ", " + set.inReserve() + " left";
-        return SetWords.done(set) + left;
+        return SetWords.doneWithUnit(set) + left;
     }
 }
