@@ -273,7 +273,7 @@ class StrengthTest {
         assertThat(review)
                 .contains("3 x 5 at 80%")
                 .contains("82.5 kg × 5 (3 sets)")
-                .contains("40 × 5")
+                .contains("40 kg × 5")
                 .doesNotContain("but no steps yet");
     }
 
