@@ -370,6 +370,7 @@ class SeasonController {
                         .filter(b -> !b.last().isBefore(page.today()))
                         .toList());
         model.addAttribute("lifted", lifted(held.blocks(), trend));
+        model.addAttribute("remarks", SeasonRemarks.of(held, trend));
     }
 
     /** Strength's share of what stands in each block, in words, by its first day; nothing for blocks without. */

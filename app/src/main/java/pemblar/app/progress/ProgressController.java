@@ -11,7 +11,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Viewer;
+import pemblar.app.planner.SeasonRemarks;
 import pemblar.app.ribbon.Pages;
+import pemblar.app.season.PlanService;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.DoubtService;
 import pemblar.app.session.ScheduleService;
@@ -32,9 +34,16 @@ class ProgressController {
     private final ScheduleService schedule;
     private final UndoService undo;
     private final DoubtService doubts;
+    private final PlanService plan;
 
     ProgressController(
-            Pages pages, SessionService sessions, ScheduleService schedule, UndoService undo, DoubtService doubts) {
+            Pages pages,
+            SessionService sessions,
+            ScheduleService schedule,
+            UndoService undo,
+            DoubtService doubts,
+            PlanService plan) {
+        this.plan = plan;
         this.doubts = doubts;
         this.pages = pages;
         this.sessions = sessions;
@@ -107,6 +116,7 @@ class ProgressController {
                         ? today.plusDays(DAYS_AHEAD)
                         : last.isAfter(begin) ? last : begin.plusDays(7);
         model.addAttribute("doubtful", doubts.waiting(page.athlete(), page.trend()));
+        model.addAttribute("remarks", SeasonRemarks.of(plan.held(page.athlete()), page.trend()));
         model.addAttribute("now", page.trend().on(today));
         model.addAttribute("end", page.trend().on(last));
         model.addAttribute("from", begin);

@@ -1,0 +1,75 @@
+package pemblar.app.planner;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import pemblar.app.frame.Shown;
+import pemblar.app.season.Held;
+import pemblar.app.session.DayLoad;
+import pemblar.app.session.TrendService.Trend;
+import pemblar.core.load.LoadTrend;
+import pemblar.core.schedule.Spacing;
+import pemblar.core.season.Hours;
+import pemblar.core.season.Swing;
+
+/** What a season asks that is worth a word: loads that jump or drop from block to block, and days without rest. */
+public final class SeasonRemarks {
+    private static final int FARTHEST_DAYS = 60;
+
+    private SeasonRemarks() {}
+
+    /** Of what lies ahead, in sentences; empty when all is even. */
+    public static List<String> of(Held held, Trend trend) {
+        List<String> remarks = new ArrayList<>();
+        Hours hours = held.settings().hours(held.allAway());
+        for (Swing swing : Swing.of(held.blocks(), day -> hours.on(day) > 0))
+            if (!swing.to().last().isBefore(trend.today())) remarks.add(swing(swing, held, trend));
+        run(trend).ifPresent(remarks::add);
+        return remarks;
+    }
+
+    private static String swing(Swing swing, Held held, Trend trend) {
+        String more = Math.round(Math.abs(swing.change()) * 100) + " % " + (swing.change() > 0 ? "more" : "less");
+        String said = swing.to().name() + " asks " + more + " a day than "
+                + swing.from().name() + ": " + Math.round(swing.after()) + " against " + Math.round(swing.before())
+                + ".";
+        return said + follows(swing, held.settings().highestBuild(), trend);
+    }
+
+    /** What the plan as it stands makes of it. */
+    private static String follows(Swing swing, double limit, Trend trend) {
+        double most = Double.NEGATIVE_INFINITY;
+        for (LocalDate day = swing.to().first(); !day.isAfter(swing.to().last()); day = day.plusDays(1)) {
+            LoadTrend.Day now = trend.on(day);
+            LoadTrend.Day before = trend.on(day.minusDays(7));
+            if (now != null && before != null) most = Math.max(most, now.chronic() - before.chronic());
+        }
+        LoadTrend.Day first = trend.on(swing.to().first());
+        LoadTrend.Day last = trend.on(swing.to().last());
+        if (swing.change() < 0)
+            return first == null || last == null
+                    ? ""
+                    : " Chronic load goes from " + Math.round(first.chronicBefore()) + " to "
+                            + Math.round(last.chronic()) + " in it.";
+        if (most == Double.NEGATIVE_INFINITY) return "";
+        String rise = " Chronic load rises by up to " + new Shown().decimal(most, 1) + " in 7 days in it";
+        return limit <= 0
+                ? rise + "."
+                : rise + (most > limit ? ", over your limit of " : ", within your limit of ") + new Shown().plain(limit)
+                        + ".";
+    }
+
+    private static java.util.Optional<String> run(Trend trend) {
+        LocalDate today = trend.today();
+        List<LocalDate> training = trend.dayLoads().stream()
+                .filter(d -> d.day().isAfter(today.minusDays(FARTHEST_DAYS))
+                        && d.day().isBefore(today.plusDays(FARTHEST_DAYS))
+                        && (d.doneSeconds() > 0 || d.openLoad() > 0))
+                .map(DayLoad::day)
+                .collect(Collectors.toList());
+        Shown shown = new Shown();
+        return Spacing.longRun(training, today, today.plusDays(FARTHEST_DAYS))
+                .map(r -> r.days() + " days in a row without a rest day, " + shown.span(r.first(), r.last()) + ".");
+    }
+}
