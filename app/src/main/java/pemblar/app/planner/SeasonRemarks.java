@@ -10,12 +10,14 @@ import pemblar.app.session.DayLoad;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.Spacing;
+import pemblar.core.season.Block;
 import pemblar.core.season.Hours;
 import pemblar.core.season.Swing;
 
 /** What a season asks that is worth a word: loads that jump or drop from block to block, and days without rest. */
 public final class SeasonRemarks {
     private static final int FARTHEST_DAYS = 60;
+    private static final double LEAST_RISE = 0.05;
 
     private SeasonRemarks() {}
 
@@ -31,10 +33,15 @@ public final class SeasonRemarks {
 
     private static String swing(Swing swing, Held held, Trend trend) {
         String more = Math.round(Math.abs(swing.change()) * 100) + " % " + (swing.change() > 0 ? "more" : "less");
-        String said = swing.to().name() + " asks " + more + " a day than "
-                + swing.from().name() + ": " + Math.round(swing.after()) + " against " + Math.round(swing.before())
-                + ".";
+        boolean alike = swing.to().name().equals(swing.from().name());
+        String said = named(swing.to(), alike) + " asks " + more + " a day than " + named(swing.from(), alike) + ": "
+                + Math.round(swing.after()) + " against " + Math.round(swing.before()) + ".";
         return said + follows(swing, held.settings().highestBuild(), trend);
+    }
+
+    /** Blocks of one name are told apart by their days. */
+    private static String named(Block block, boolean alike) {
+        return alike ? block.name() + " (" + new Shown().span(block.first(), block.last()) + ")" : block.name();
     }
 
     /** What the plan as it stands makes of it. */
@@ -53,6 +60,7 @@ public final class SeasonRemarks {
                     : " Chronic load goes from " + Math.round(first.chronicBefore()) + " to "
                             + Math.round(last.chronic()) + " in it.";
         if (most == Double.NEGATIVE_INFINITY) return "";
+        if (most < LEAST_RISE) return " Chronic load does not rise in it.";
         String rise = " Chronic load rises by up to " + new Shown().decimal(most, 1) + " in 7 days in it";
         return limit <= 0
                 ? rise + "."

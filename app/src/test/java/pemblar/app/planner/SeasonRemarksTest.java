@@ -53,6 +53,14 @@ class SeasonRemarksTest {
     }
 
     @Test
+    void blocksOfOneNameAreToldApartAndARiseThatIsNoneIsNotSaid() {
+        List<Block> blocks = List.of(block(0, "Build", 70), block(1, "Build", 105));
+        assertThat(remarks(blocks, List.of(), 0).get(0))
+                .startsWith("Build (8 to 14 March) asks 50 % more a day than Build (1 to 7 March): 15 against 10.")
+                .endsWith("Chronic load does not rise in it.");
+    }
+
+    @Test
     void aDropIsSaidWithWhatFollows() {
         List<String> said = remarks(List.of(block(0, "Build 1", 350), block(1, "Build 2", 210)), List.of(), 0);
         assertThat(said.get(0))
