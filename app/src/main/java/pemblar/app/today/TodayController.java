@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import pemblar.app.adjust.AdjustService;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.checkin.CheckinForms;
-import pemblar.app.frame.OneRead;
 import pemblar.app.frame.Viewer;
 import pemblar.app.hour.HourService;
 import pemblar.app.note.NoteService;
@@ -40,7 +39,6 @@ class TodayController {
     private final AdjustService adjusting;
     private final Told told;
     private final Day day;
-    private final OneRead reading;
 
     TodayController(
             Pages pages,
@@ -49,9 +47,7 @@ class TodayController {
             CheckinForms forms,
             AdjustService adjusting,
             Told told,
-            Day day,
-            OneRead reading) {
-        this.reading = reading;
+            Day day) {
         this.pages = pages;
         this.board = board;
         this.sessions = sessions;
@@ -86,10 +82,6 @@ class TodayController {
     @GetMapping("/today")
     String today(
             @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        return reading.of(() -> fill(athleteId, viewer, model));
-    }
-
-    private String fill(long athleteId, Viewer viewer, Model model) {
         Pages.Opened opened = pages.open(model, athleteId, viewer, "today", null, null);
         LocalDate today = opened.today();
         BoardService.Present present = board.present(opened.athlete(), today, NEXT_DAYS);
