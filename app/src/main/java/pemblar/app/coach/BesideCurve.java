@@ -172,7 +172,7 @@ class BesideCurve {
         String longer = names.get(ahead > 0 ? 0 : 1);
         String shorter = names.get(ahead > 0 ? 1 : 0);
         return crossed == null
-                ? longer + " is ahead at every duration that both have."
-                : shorter + " is ahead up to " + time(crossed) + ", " + longer + " from there on.";
+                ? longer + "’s bests are higher at every duration that both have."
+                : shorter + "’s bests are higher up to " + time(crossed) + ", " + longer + "’s from there on.";
     }
 }
