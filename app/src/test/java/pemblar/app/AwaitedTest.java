@@ -94,7 +94,7 @@ class AwaitedTest {
         assertThat(person.get(link(address)).body())
                 .contains("has begun pages for you")
                 .contains("threshold power 260 W")
-                .contains("2 planned sessions")
+                .contains("2 sessions, ")
                 .contains("Heron loop");
         person.post(link(address), Map.of("accept", "true"));
         assertThat(sessions(own)).hasSize(2);

@@ -128,6 +128,8 @@ class HourTest {
         assertThat(key(hour, "LONGER", "")).contains("30 s longer");
         assertThat(state(1, other)).containsPattern("\"toGo\":\"20:[23]\\d\""); // of 20 min, 30 s more than was planned
         key(hour, "END_SET", "");
+        assertThat(key(hour, "END_SET", "")).contains("No set is under way");
+        assertThat(key(hour, "LONGER", "")).contains("No recovery lies ahead");
         assertThat(coach.get(hour + "/live").body()).contains("waits for you");
         Eventually.holds(SOON, () -> state(0, one).matches("(?s).*\"clock\":\"\\d?\\d:[1-5]\\d\".*"));
         key(hour, "STOP", "");
@@ -136,6 +138,7 @@ class HourTest {
         Eventually.holds(SOON, () -> arrived(0) == 1);
         Eventually.holds(SOON, () -> arrived(1) == 1);
         assertThat(coach.get(hour).body()).contains("The hour is over");
+        assertThat(key(hour, "NEXT", "")).contains("The hour is over").doesNotContain("ended for all");
         assertThat(ATHLETES.get(0).get("/a/" + IDS.get(0) + "/today").body()).doesNotContain("with the group:");
     }
 

@@ -15,7 +15,7 @@ public record Lead(SharedClock clock, long startMillis, int speed, List<SharedCl
     private static final int MILLIS = 1000;
 
     /** Second of the clock at a moment; below 0 before the start. */
-    int second(long millis) {
+    public int second(long millis) {
         long second = Math.floorDiv((millis - startMillis) * speed, MILLIS);
         return (int) Math.max(Integer.MIN_VALUE, Math.min(Integer.MAX_VALUE, second));
     }

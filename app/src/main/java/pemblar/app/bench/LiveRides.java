@@ -57,11 +57,13 @@ class LiveRides {
     /** Starts a unit; one that runs for the session already goes on. */
     @Transactional
     public void start(Ride ride) {
-        if (store.running(ride.athleteId()) >= MOST_OF_ONE)
+        Optional<Ride> running = store.find(ride.athleteId(), ride.sessionId());
+        if (running.isEmpty() && store.running(ride.athleteId()) >= MOST_OF_ONE)
             throw new IllegalArgumentException(
                     "Several bench units run already. End one of them on its page, then start this.");
         if (store.start(ride)) return;
-        Ride there = store.find(ride.athleteId(), ride.sessionId()).orElse(ride);
+        Ride there =
+                running.or(() -> store.find(ride.athleteId(), ride.sessionId())).orElse(ride);
         if (!java.util.Objects.equals(there.hourId(), ride.hourId()))
             throw new IllegalArgumentException(
                     "This session runs on the bench unit already. End it there, then begin it in another way.");

@@ -90,11 +90,8 @@ class Beside {
         if (all.isEmpty()) return new Table(List.of(), List.of());
         List<Trend> of = trends.of(all);
         List<Column> columns = new ArrayList<>();
-        for (int i = 0; i < all.size(); i++)
-            columns.add(column(
-                    all.get(i),
-                    of.get(i),
-                    hide ? "Athlete " + (char) ('A' + i) : all.get(i).name()));
+        List<String> names = names(all, hide);
+        for (int i = 0; i < all.size(); i++) columns.add(column(all.get(i), of.get(i), names.get(i)));
         return new Table(columns, weeks(of));
     }
 

@@ -116,7 +116,8 @@ class BesideCurve {
         lines = apart(lines);
         List<Tick> times = new ArrayList<>();
         for (int t : TIMES) if (t <= longest) times.add(new Tick(x(t, longest), time(t)));
-        return new Drawing(lines, ticks(most, power, sport), times, unit, sentence(curves, names));
+        return new Drawing(
+                lines, ticks(most, power, sport), times, unit, sentence(curves, names, power ? " in " + unit : ""));
     }
 
     /** Names one under the other where lines end close together. */
@@ -154,25 +155,29 @@ class BesideCurve {
     }
 
     /** Where the first two cross, if they do. */
-    private String sentence(List<List<Point>> curves, List<String> names) {
+    private String sentence(List<List<Point>> curves, List<String> names, String in) {
         if (curves.size() != 2) return "";
         int ahead = 0;
+        boolean tied = false;
         Integer crossed = null;
         for (Point p : curves.get(0)) {
             OptionalDouble other = curves.get(1).stream()
                     .filter(q -> q.seconds() == p.seconds())
                     .mapToDouble(Point::value)
                     .findFirst();
-            if (other.isEmpty() || p.value() == other.getAsDouble()) continue;
+            if (other.isEmpty()) continue;
+            tied |= p.value() == other.getAsDouble();
+            if (p.value() == other.getAsDouble()) continue;
             int now = p.value() > other.getAsDouble() ? 1 : -1;
             if (ahead != 0 && now != ahead) crossed = crossed == null ? (Integer) p.seconds() : Integer.valueOf(-1);
             ahead = now;
         }
-        if (ahead == 0 || crossed != null && crossed < 0) return "";
+        if (ahead == 0 || tied || crossed != null && crossed < 0) return "";
         String longer = names.get(ahead > 0 ? 0 : 1);
         String shorter = names.get(ahead > 0 ? 1 : 0);
         return crossed == null
-                ? longer + "’s bests are higher at every duration that both have."
-                : shorter + "’s bests are higher up to " + time(crossed) + ", " + longer + "’s from there on.";
+                ? longer + "’s bests are higher at every duration that both have" + in + "."
+                : shorter + "’s bests are higher at less than " + time(crossed) + ", " + longer + "’s from there on"
+                        + in + ".";
     }
 }

@@ -33,14 +33,7 @@ class GroupMemberships implements Memberships {
 
     @Override
     public List<Long> joined(Viewer viewer) {
-        List<Long> coaches = athletes.coachesOf(viewer);
-        if (coaches.isEmpty()) return List.of();
-        return sql.sql("select m.group_id from group_member m join coach_group g on g.id = m.group_id where"
-                        + " m.athlete_id = :athlete and g.account_id in (:coaches)")
-                .param("athlete", athletes.own(viewer).orElse(-1L))
-                .param("coaches", coaches)
-                .query(Long.class)
-                .list();
+        return athletes.own(viewer).map(this::groupsOf).orElse(List.of());
     }
 
     @Override

@@ -134,9 +134,9 @@ public class HourService {
     record Clock(SharedClock.At at, int until, Lead lead) {}
 
     Clock clock(Hour hour) {
-        Lead lead = store.lead(hour, clock.millis());
-        long second = Math.floorDiv((clock.millis() - lead.startMillis()) * lead.speed(), 1000L);
-        int now = (int) Math.max(-1_000_000_000, Math.min(1_000_000_000, second));
+        long millis = clock.millis();
+        Lead lead = store.lead(hour, millis);
+        int now = Math.max(-Integer.MAX_VALUE, lead.second(millis));
         return new Clock(lead.clock().at(Math.max(0, now), lead.events()), Math.max(0, -now), lead);
     }
 
@@ -161,11 +161,22 @@ public class HourService {
                 throw new IllegalArgumentException("Cue: enter 1 to " + LONGEST_CUE + " characters.");
         } else if (!List.of("LONGER", "NEXT", "END_SET", "STOP").contains(key)) {
             throw new IllegalArgumentException("That is no key of a group hour.");
-        } else if (clock(hour).until() > 0) {
-            throw new IllegalArgumentException("It has not begun yet.");
+        } else {
+            check(clock(hour), key);
         }
         if (!store.press(hour.id(), clock.millis(), key, key.equals(HourStore.CUE) ? words : ""))
             throw new IllegalArgumentException("That was a lot for one hour: no more is taken.");
+    }
+
+    /** What would do nothing is not said to have been done. */
+    private static void check(Clock now, String key) {
+        if (now.until() > 0) throw new IllegalArgumentException("It has not begun yet.");
+        if (now.at().over()) throw new IllegalArgumentException("The hour is over.");
+        SharedClock steps = now.lead().clock();
+        if (key.equals("LONGER") && !steps.hasRecovery(now.at().part()))
+            throw new IllegalArgumentException("No recovery lies ahead: nothing is longer.");
+        if (key.equals("END_SET") && !steps.isInSet(now.at().part()))
+            throw new IllegalArgumentException("No set is under way. To go on, end the step.");
     }
 
     /** An hour that an athlete may join. @param session of who has joined already, else null */

@@ -96,12 +96,12 @@ public record HourView(
         long id = rider.athlete().id();
         String name = rider.athlete().name();
         if (s == null) {
-            return new Line(id, name, "done", "done", "", "–", null, "", "–", "", 0, rider.session());
+            return new Line(id, name, "ended", "done", "", "–", null, "", "–", "", 0, rider.session());
         }
         return new Line(
                 id,
                 name,
-                s.finished() ? "done" : s.paused() ? "away for a moment" : begun ? "under way" : "ready",
+                s.finished() ? "ended" : s.paused() ? "away for a moment" : begun ? "under way" : "ready",
                 s.finished() ? "done" : s.paused() ? "paused" : "rides",
                 s.target(),
                 s.live() + " " + s.unit(),

@@ -34,9 +34,11 @@ public final class SeasonRemarks {
     private static String swing(Swing swing, Held held, Trend trend) {
         String more = Math.round(Math.abs(swing.change()) * 100) + " % " + (swing.change() > 0 ? "more" : "less");
         boolean alike = swing.to().name().equals(swing.from().name());
-        String said = named(swing.to(), alike) + " asks " + more + " a day than " + named(swing.from(), alike) + ": "
+        String said = named(swing.to(), alike) + " asks " + more + " for each day that can be trained than "
+                + named(swing.from(), alike)
+                + ": "
                 + Math.round(swing.after()) + " against " + Math.round(swing.before()) + ".";
-        return said + follows(swing, held.settings().highestBuild(), trend);
+        return said + follows(swing, hasEvent(swing, held) ? 0 : held.settings().highestBuild(), trend);
     }
 
     /** Blocks of one name are told apart by their days. */
@@ -44,7 +46,15 @@ public final class SeasonRemarks {
         return alike ? block.name() + " (" + new Shown().span(block.first(), block.last()) + ")" : block.name();
     }
 
-    /** What the plan as it stands makes of it. */
+    /** The limit is of training alone, so a rise that an event is part of is not held against it. */
+    private static boolean hasEvent(Swing swing, Held held) {
+        LocalDate from = swing.to().first().minusDays(7);
+        return held.events().stream()
+                .anyMatch(e ->
+                        !e.last().isBefore(from) && !e.day().isAfter(swing.to().last()));
+    }
+
+    /** What the plan as it stands makes of it. @param limit 0 when none is said */
     private static String follows(Swing swing, double limit, Trend trend) {
         double most = Double.NEGATIVE_INFINITY;
         for (LocalDate day = swing.to().first(); !day.isAfter(swing.to().last()); day = day.plusDays(1)) {
@@ -61,7 +71,7 @@ public final class SeasonRemarks {
                             + Math.round(last.chronic()) + " in it.";
         if (most == Double.NEGATIVE_INFINITY) return "";
         if (most < LEAST_RISE) return " Chronic load does not rise in it.";
-        String rise = " Chronic load rises by up to " + new Shown().decimal(most, 1) + " in 7 days in it";
+        String rise = " Chronic load rises by up to " + new Shown().decimal(most, 1) + " in 7 days that end in it";
         return limit <= 0
                 ? rise + "."
                 : rise + (most > limit ? ", over your limit of " : ", within your limit of ") + new Shown().plain(limit)

@@ -3,6 +3,7 @@ package pemblar.app.season;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
@@ -29,16 +30,16 @@ class SeasonHandover implements Handover {
     public List<String> preview(Athlete from, Athlete to) {
         Held theirs = plan.held(from);
         if (theirs.blocks().isEmpty() && theirs.events().isEmpty()) return List.of();
-        String what = "A season of " + theirs.blocks().size() + (theirs.blocks().size() == 1 ? " block" : " blocks")
-                + (theirs.events().isEmpty()
-                        ? ""
-                        : ", up to “"
-                                + theirs.events()
-                                        .get(theirs.events().size() - 1)
-                                        .name() + "”");
-        boolean both = isAhead(plan.held(to), to.dayOf(clock.instant()));
-        return List.of(
-                what + (both ? ". You have blocks ahead of your own: they stay unless you choose the coach’s." : "."));
+        String events = theirs.events().stream().map(e -> "“" + e.name() + "”").collect(Collectors.joining(", "));
+        int blocks = theirs.blocks().size();
+        List<String> said = new java.util.ArrayList<>();
+        if (!events.isEmpty()) said.add("Events, beside yours: " + events + ".");
+        if (blocks > 0)
+            said.add("A season of " + blocks + (blocks == 1 ? " block." : " blocks.")
+                    + (isAhead(plan.held(to), to.dayOf(clock.instant()))
+                            ? " You have blocks ahead of your own: they stay unless you choose the coach’s."
+                            : ""));
+        return said;
     }
 
     @Override
@@ -47,8 +48,9 @@ class SeasonHandover implements Handover {
         if (theirs.blocks().isEmpty() && theirs.events().isEmpty()) return;
         LocalDate today = to.dayOf(clock.instant());
         boolean own = isAhead(plan.held(to), today) && !seasonToo;
+        boolean settingsToo = seasonToo || !plan.isSetUp(to);
         plan.change(to.id(), person, null, "Took the season that your coach had begun.", held -> {
-            Held events = held.withEvents(both(held.events(), theirs.events()));
+            Held events = held.withEvents(both(held.events(), theirs.events())).withAway(away(held, theirs));
             if (own) return events;
             List<pemblar.core.season.Block> past =
                     held.blocks().stream().filter(b -> b.last().isBefore(today)).toList();
@@ -58,7 +60,8 @@ class SeasonHandover implements Handover {
                     .orElse(LocalDate.MIN);
             List<pemblar.core.season.Block> blocks = new java.util.ArrayList<>(past);
             theirs.blocks().stream().filter(b -> !b.first().isBefore(free)).forEach(blocks::add);
-            return events.withBlocks(blocks).withSettings(theirs.settings()).withMarked(marks(held, theirs));
+            Held taken = events.withBlocks(blocks).withMarked(marks(held, theirs));
+            return settingsToo ? taken.withSettings(theirs.settings()) : taken;
         });
     }
 
@@ -82,6 +85,14 @@ class SeasonHandover implements Handover {
                 e.metres(),
                 e.seconds(),
                 e.demands());
+    }
+
+    /** Theirs where the person has nothing of their own. */
+    private static List<SeasonSettings.Away> away(Held own, Held theirs) {
+        List<SeasonSettings.Away> all = new java.util.ArrayList<>(own.away());
+        for (SeasonSettings.Away a : theirs.away())
+            if (own.away().stream().noneMatch(o -> !o.from().isAfter(a.to()) && !o.to().isBefore(a.from()))) all.add(a);
+        return all;
     }
 
     private static List<SeasonSettings.Marked> marks(Held own, Held theirs) {

@@ -10,6 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Handover;
+import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 
 /** Planned sessions come over as they stand, beside what the person has planned; drafts stay drafts. */
@@ -45,8 +46,9 @@ class SessionHandover implements Handover {
                 .map(Slab::day)
                 .collect(Collectors.toSet());
         long both = days.stream().distinct().filter(own::contains).count();
-        String said = days.size() + (days.size() == 1 ? " planned session" : " planned sessions") + ", from "
-                + days.get(0) + " to " + days.get(days.size() - 1)
+        String said = days.size()
+                + (days.size() == 1 ? " session, " : " sessions, ")
+                + new Shown().span(days.get(0), days.get(days.size() - 1))
                 + (both == 0
                         ? "."
                         : "; on " + both + (both == 1 ? " day" : " days")

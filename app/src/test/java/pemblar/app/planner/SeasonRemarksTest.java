@@ -48,15 +48,18 @@ class SeasonRemarksTest {
         List<String> said = remarks(List.of(block(0, "Build 1", 280), block(1, "Build 2", 700)), List.of(), 0);
         assertThat(said).hasSize(1);
         assertThat(said.get(0))
-                .startsWith("Build 2 asks 150 % more a day than Build 1: 100 against 40. Chronic load rises by up to ")
-                .contains("in 7 days in it, over your limit of ");
+                .startsWith("Build 2 asks 150 % more for each day that can be trained than Build 1: 100 against 40.")
+                .contains("in 7 days that end in it, over your limit of ");
     }
 
     @Test
     void blocksOfOneNameAreToldApartAndARiseThatIsNoneIsNotSaid() {
         List<Block> blocks = List.of(block(0, "Build", 70), block(1, "Build", 105));
         assertThat(remarks(blocks, List.of(), 0).get(0))
-                .startsWith("Build (8 to 14 March) asks 50 % more a day than Build (1 to 7 March): 15 against 10.")
+                .startsWith(
+                        "Build (8 to 14 March) asks 50 % more for each day that can be trained than Build (1 to 7 March):  "
+                        + "
+                                + "15 against 10.")
                 .endsWith("Chronic load does not rise in it.");
     }
 
@@ -64,7 +67,8 @@ class SeasonRemarksTest {
     void aDropIsSaidWithWhatFollows() {
         List<String> said = remarks(List.of(block(0, "Build 1", 350), block(1, "Build 2", 210)), List.of(), 0);
         assertThat(said.get(0))
-                .startsWith("Build 2 asks 40 % less a day than Build 1: 30 against 50. Chronic load goes from ");
+                .startsWith("Build 2 asks 40 % less for each day that can be trained than Build 1: 30 against 50. "
+                        + "Chronic load goes from ");
     }
 
     @Test
@@ -72,7 +76,7 @@ class SeasonRemarksTest {
         Away trip = new Away(FIRST.plusDays(7), FIRST.plusDays(8), 0, "trip");
         assertThat(remarks(List.of(block(0, "Build 1", 280), block(1, "Build 2", 280)), List.of(trip), 0)
                         .get(0))
-                .startsWith("Build 2 asks 40 % more a day");
+                .startsWith("Build 2 asks 40 % more for each day that can be trained");
     }
 
     @Test

@@ -107,6 +107,15 @@ public final class SharedClock {
         return parts.get(part).step();
     }
 
+    /** Whether the step or one after it is a recovery. */
+    public boolean hasRecovery(int part) {
+        return parts.stream().skip(part).anyMatch(Part::recovery);
+    }
+
+    public boolean isInSet(int part) {
+        return parts.get(part).setEnd() >= 0;
+    }
+
     /** @param events in the order of their seconds; those after {@code second} do not count */
     public At at(int second, List<Event> events) {
         return new Run(events).at(second);

@@ -47,6 +47,16 @@ class SharedClockTest {
     }
 
     @Test
+    void whereNoRecoveryOrSetIsItIsKnown() {
+        assertThat(clock.hasRecovery(0)).isTrue();
+        assertThat(clock.hasRecovery(8)).isTrue();
+        assertThat(clock.hasRecovery(9)).isFalse();
+        assertThat(clock.isInSet(0)).isFalse();
+        assertThat(clock.isInSet(1)).isTrue();
+        assertThat(clock.isInSet(9)).isFalse();
+    }
+
+    @Test
     void twiceLongerIsTwiceAsMuch() {
         Event first = new Event(850, Kind.LONGER, 30);
         assertThat(at(860, first, new Event(855, Kind.LONGER, 30)).length()).isEqualTo(240);
