@@ -56,10 +56,8 @@ class SeasonRemarksTest {
     void blocksOfOneNameAreToldApartAndARiseThatIsNoneIsNotSaid() {
         List<Block> blocks = List.of(block(0, "Build", 70), block(1, "Build", 105));
         assertThat(remarks(blocks, List.of(), 0).get(0))
-                .startsWith(
-                        "Build (8 to 14 March) asks 50 % more for each day that can be trained than Build (1 to 7 March):  "
-                        + "
-                                + "15 against 10.")
+                .startsWith("Build (8 to 14 March) asks 50 % more for each day that can be trained"
+                        + " than Build (1 to 7 March): 15 against 10.")
                 .endsWith("Chronic load does not rise in it.");
     }
 
