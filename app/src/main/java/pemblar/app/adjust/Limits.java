@@ -6,6 +6,9 @@ import pemblar.core.adjust.Situation;
  * What proposals keep to, as the athlete or a coach has set it.
  *
  * @param highestCelsius null: no such limit
+ * @param longMinutes from which a session that is not hard is key; null: hard ones alone are
+ * @param returnPercent share of chronic load from which a return after illness or injury rises to all of it
+ * @param returnHardPercent share of the days away that pass again before anything hard
  */
 public record Limits(
         double buildRate,
@@ -14,13 +17,26 @@ public record Limits(
         double hoursPerDay,
         Double highestCelsius,
         boolean ice,
+        Integer longMinutes,
+        double returnPercent,
+        double returnHardPercent,
         Decides decides) {
     /** Who takes a proposal. */
     public enum Decides {
-        ATHLETE,
-        COACH,
+        ATHLETE("the athlete"),
+        COACH("the coach"),
         /** The athlete, once the coach has suggested it. */
-        BOTH
+        BOTH("the athlete, once the coach has suggested it");
+
+        private final String words;
+
+        Decides(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
     }
 
     Situation.Limits toCore() {
@@ -30,6 +46,12 @@ public record Limits(
                 spacingHours,
                 balanceFloor,
                 highestCelsius == null ? Double.NaN : highestCelsius,
-                ice);
+                ice,
+                new Situation.Easing(returnPercent / 100, returnHardPercent / 100));
+    }
+
+    /** Whether a session of this length is long enough to be key although it is not hard. */
+    boolean isLong(int seconds) {
+        return longMinutes != null && seconds >= longMinutes * 60;
     }
 }

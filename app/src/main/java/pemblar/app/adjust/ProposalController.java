@@ -3,7 +3,6 @@ package pemblar.app.adjust;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -15,28 +14,22 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.adjust.AdjustService.Open;
 import pemblar.app.frame.Typed;
-import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
-import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonSettings.Away;
 
-/**
- * What the plan could answer: what is open, one proposal in detail, days away, limits, and what became of earlier ones.
- */
+/** What the plan could answer: what is open, one proposal in detail, days away, and what became of earlier ones. */
 @Controller
 @RequestMapping("/a/{athleteId}/proposals")
 class ProposalController {
     private final Pages pages;
     private final AdjustService adjusting;
-    private final LimitStore limits;
-    private final PlanService plan;
+    private final LimitService limits;
 
-    ProposalController(Pages pages, AdjustService adjusting, LimitStore limits, PlanService plan) {
+    ProposalController(Pages pages, AdjustService adjusting, LimitService limits) {
         this.pages = pages;
         this.adjusting = adjusting;
         this.limits = limits;
-        this.plan = plan;
     }
 
     @GetMapping
@@ -60,15 +53,7 @@ class ProposalController {
         model.addAttribute("learning", adjusting.answered(page.athlete(), page.trend()));
         model.addAttribute("coached", adjusting.hasCoach(athleteId, viewer));
         model.addAttribute("coaching", adjusting.isCoaching(athleteId, viewer));
-        Limits held = limits.of(athleteId, plan.held(page.athlete()).settings());
-        Units units = Units.mine();
-        model.addAttribute("limits", held);
-        model.addAttribute("hottestLabel", "Not outdoors above, " + units.temperatureUnit() + " (empty: no limit)");
-        model.addAttribute(
-                "hottest",
-                held.highestCelsius() == null
-                        ? ""
-                        : String.valueOf(Math.round(units.temperature(held.highestCelsius()))));
+        model.addAttribute("limits", limits.of(page.athlete()));
         model.addAttribute("kinds", Away.Kind.values());
         return "adjust/proposals";
     }
@@ -173,35 +158,6 @@ class ProposalController {
             adjusting.away(athleteId, viewer, away);
             return "Away from " + Words.day(from) + " to " + Words.day(away.to())
                     + ". What falls into it is answered below.";
-        });
-    }
-
-    @PostMapping("/limits")
-    String limits(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> typed,
-            @RequestParam(defaultValue = "false") boolean ice,
-            @RequestParam Limits.Decides decides,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        return said(athleteId, "", flash, () -> {
-            String highest = typed.getOrDefault("highestCelsius", "").strip();
-            limits.keep(
-                    athleteId,
-                    viewer,
-                    new Limits(
-                            0,
-                            Typed.number(
-                                    "Balance floor",
-                                    typed.getOrDefault("balanceFloor", "").replace('−', '-'),
-                                    -100,
-                                    0),
-                            Typed.number("Hours between hard sessions", typed.get("spacingHours"), 0, 96),
-                            Typed.number("Hours a day", typed.get("hoursPerDay"), 0.5, 24),
-                            highest.isEmpty() ? null : (Double) Units.mine().celsius("Hottest", highest, 0, 60),
-                            ice,
-                            decides));
-            return "The limits hold from now on.";
         });
     }
 

@@ -38,7 +38,6 @@ class Situations {
     static final int DAYS_BEHIND = 8;
     private static final int DAYS_AHEAD = 180;
     private static final int DAYS_OF_CHECKINS = 36;
-    private static final int LONG_SECONDS = 105 * 60;
     private static final int DAYS_OF_NEWS = 14;
     private static final int DAYS_OF_SKY = 7;
     private static final Set<Quantity.Kind> PLANNED_BY =
@@ -79,6 +78,7 @@ class Situations {
         double acute = yesterday != null
                 ? yesterday.acute()
                 : morning == null ? start : morning.chronicBefore() - morning.balance();
+        Limits kept = limits.of(athlete.id(), held.settings());
         NavigableMap<LocalDate, Checkin> days = checkins.between(athlete, today.minusDays(DAYS_OF_CHECKINS), today);
         return new Situation(
                 today,
@@ -87,11 +87,11 @@ class Situations {
                 past(trend, today, chronic),
                 new LoadTrend.Settings(
                         athlete.trend().acuteDays(), athlete.trend().chronicDays(), Double.NaN, Double.NaN),
-                behind(slabs, today),
-                ahead(slabs, today),
+                behind(slabs, today, kept),
+                ahead(slabs, today, kept),
                 blocks(held, trend),
                 events(held, slabs, trend, athlete),
-                limits.of(athlete.id(), held.settings()).toCore(),
+                kept.toCore(),
                 days.values().stream().map(Situations::checkin).toList(),
                 away(held),
                 thresholds(athlete, today),
@@ -107,7 +107,7 @@ class Situations {
         return past;
     }
 
-    private static Session session(Slab slab) {
+    private static Session session(Slab slab, Limits limits) {
         int seconds = slab.plannedSeconds() == null ? 0 : slab.plannedSeconds();
         String purpose = slab.purpose() == null
                 ? MISSED_WORD
@@ -121,16 +121,16 @@ class Situations {
                 slab.plannedLoad() == null ? 0 : slab.plannedLoad(),
                 seconds / 3600.0,
                 slab.hard(),
-                !slab.hard() && seconds >= LONG_SECONDS,
+                !slab.hard() && limits.isLong(seconds),
                 false,
                 slab.heavyLegs());
     }
 
-    private static List<Situation.Behind> behind(List<Slab> slabs, LocalDate today) {
+    private static List<Situation.Behind> behind(List<Slab> slabs, LocalDate today, Limits limits) {
         return slabs.stream()
                 .filter(s -> s.day().isBefore(today) && s.hasPlan() && !s.draft())
                 .map(s -> new Situation.Behind(
-                        session(s),
+                        session(s, limits),
                         s.done() == null
                                 ? Optional.empty()
                                 : Optional.of(new Situation.Done(
@@ -147,11 +147,11 @@ class Situations {
     }
 
     /** What was done today counts as it was done, and nothing moves it. */
-    private static List<Session> ahead(List<Slab> slabs, LocalDate today) {
+    private static List<Session> ahead(List<Slab> slabs, LocalDate today, Limits limits) {
         List<Session> all = new ArrayList<>();
         for (Slab slab : slabs) {
             if (slab.day().isBefore(today)) continue;
-            Session s = session(slab);
+            Session s = session(slab, limits);
             if (slab.done() == null && slab.hasPlan()) all.add(s);
             else if (slab.done() != null)
                 all.add(new Session(

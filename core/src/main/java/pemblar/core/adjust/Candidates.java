@@ -110,7 +110,7 @@ final class Candidates {
         boolean easyBlock = s.blocks().stream()
                 .anyMatch(b -> b.contains(day) && (b.phase() == Phase.TAPER || b.phase() == Phase.RECOVERY));
         boolean returning = s.away().stream()
-                .anyMatch(a -> session.hard() && Returning.isTooEarly(a, day)
+                .anyMatch(a -> session.hard() && Returning.isTooEarly(s, a, day)
                         || Returning.most(s, plan, a, day) < session.load());
         return !(fresh && session.isKey()) && !(easyBlock && session.isKey()) && !returning;
     }
@@ -251,8 +251,7 @@ final class Candidates {
      */
     private List<List<Change>> away(Away away) {
         List<Change> dropped = new ArrayList<>();
-        for (Session p : open())
-            if (away.contains(p.day()) && !Returning.fits(away, plan, p.day())) dropped.add(new Change.Drop(p.id()));
+        for (Session p : tooLong(away)) dropped.add(new Change.Drop(p.id()));
         List<List<Change>> all = new ArrayList<>();
         List<Change> eased = eased(away, dropped);
         if (!eased.isEmpty()) all.add(eased);
@@ -263,11 +262,15 @@ final class Candidates {
         return all;
     }
 
+    private List<Session> tooLong(Away away) {
+        List<Session> all = Returning.tooLong(away, plan);
+        return open().stream().filter(all::contains).toList();
+    }
+
     private List<Change> moved(Away away) {
         List<Change> changes = new ArrayList<>();
         boolean any = false;
-        for (Session p : open()) {
-            if (!away.contains(p.day()) || Returning.fits(away, plan, p.day())) continue;
+        for (Session p : tooLong(away)) {
             Optional<LocalDate> day = p.isKey() ? around(p, away, changes) : Optional.empty();
             any |= day.isPresent();
             changes.add(day.isPresent() ? move(p.id(), day.get()) : new Change.Drop(p.id()));
@@ -313,12 +316,12 @@ final class Candidates {
         return changes;
     }
 
-    private static double eased(Away away, Session p) {
-        return p.hard() && Returning.isTooEarly(away, p.day()) ? p.load() * EASY_SHARE : p.load();
+    private double eased(Away away, Session p) {
+        return p.hard() && Returning.isTooEarly(s, away, p.day()) ? p.load() * EASY_SHARE : p.load();
     }
 
-    private static void ease(Away away, Session p, double factor, List<Change> changes) {
-        boolean tooHard = p.hard() && Returning.isTooEarly(away, p.day());
+    private void ease(Away away, Session p, double factor, List<Change> changes) {
+        boolean tooHard = p.hard() && Returning.isTooEarly(s, away, p.day());
         if (factor < 0.1) changes.add(new Change.Drop(p.id()));
         else if (tooHard)
             changes.add(

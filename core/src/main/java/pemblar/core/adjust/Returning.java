@@ -2,26 +2,36 @@ package pemblar.core.adjust;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import pemblar.core.adjust.Situation.Away;
 
 /**
- * The return after days away. After illness or injury of n days the load of day i is at most chronic x (0.5 + 0.5 i /
- * n), with no hard session before day max(2, n / 2): a rule of ours, to be changed by the person. Chronic is that of
- * the morning of the return, which is the smaller.
+ * The return after days away, as the person's {@link Situation.Easing} has it. Chronic is that of the morning of the
+ * return, which is the smaller.
  */
 final class Returning {
     private static final double WEEK = 7;
 
     private Returning() {}
 
-    /** The hours left on a day away hold what is planned there. */
-    static boolean fits(Away away, Plan plan, LocalDate day) {
-        double hours = plan.sessions().stream()
-                .filter(p -> p.day().equals(day))
-                .mapToDouble(Session::hours)
-                .sum();
-        return away.hoursPerWeek() > 0 && hours <= away.hoursPerWeek() / WEEK + 1e-9;
+    /**
+     * Sessions on days away that the hours left there cannot hold: pinned ones stay, then the shortest first, as many
+     * as there is time for.
+     */
+    static List<Session> tooLong(Away away, Plan plan) {
+        double left = away.hoursPerWeek() / WEEK * away.days() + 1e-9;
+        List<Session> all = new ArrayList<>();
+        List<Session> inside = plan.sessions().stream()
+                .filter(p -> away.contains(p.day()))
+                .sorted(Comparator.comparing((Session p) -> !p.pinned()).thenComparingDouble(Session::hours))
+                .toList();
+        for (Session p : inside) {
+            boolean stays = away.hoursPerWeek() > 0 && p.hours() <= left;
+            if (stays) left -= p.hours();
+            else all.add(p);
+        }
+        return all;
     }
 
     static double most(Situation s, Plan plan, Away away, LocalDate day) {
@@ -30,13 +40,16 @@ final class Returning {
         if (!away.reason().easesReturn() || i < 1 || i > n) return Double.POSITIVE_INFINITY;
         LocalDate back = away.last().plusDays(1);
         double chronic = back.isBefore(s.today()) ? s.chronic() : new Foresight(s, plan).chronicOn(back);
-        return chronic * (0.5 + 0.5 * i / n);
+        double share = s.limits().easing().share();
+        return chronic * (share + (1 - share) * i / n);
     }
 
     /** True on the days of the return on which nothing hard should be done. */
-    static boolean isTooEarly(Away away, LocalDate day) {
+    static boolean isTooEarly(Situation s, Away away, LocalDate day) {
         long i = day.toEpochDay() - away.last().toEpochDay();
-        return away.reason().easesReturn() && i >= 1 && i < Math.max(2, away.days() / 2.0);
+        return away.reason().easesReturn()
+                && i >= 1
+                && i < Math.max(2, away.days() * s.limits().easing().hardAfter());
     }
 
     /** Sessions of the return that are hard too early, or of days that hold too much. */
@@ -51,8 +64,8 @@ final class Returning {
                     .filter(p -> p.day().equals(session.day()))
                     .mapToDouble(Session::load)
                     .sum();
-            if (session.hard() && isTooEarly(away, session.day()) || load > most(s, plan, away, session.day()) + 1e-6)
-                all.add(session);
+            if (session.hard() && isTooEarly(s, away, session.day())
+                    || load > most(s, plan, away, session.day()) + 1e-6) all.add(session);
         }
         return all;
     }

@@ -77,6 +77,7 @@ public record Situation(
      *
      * @param highestCelsius no outdoor session above it; NaN: no such limit
      * @param ice sessions on ice are wanted
+     * @param easing how the return after illness or injury begins
      */
     public record Limits(
             double buildRate,
@@ -84,8 +85,37 @@ public record Situation(
             double spacingHours,
             double balanceFloor,
             double highestCelsius,
-            boolean ice) {
+            boolean ice,
+            Easing easing) {
         public static final Limits USUAL = new Limits(5, 4, 36, -30, Double.NaN, true);
+
+        /** With the usual return. */
+        public Limits(
+                double buildRate,
+                double hoursPerDay,
+                double spacingHours,
+                double balanceFloor,
+                double highestCelsius,
+                boolean ice) {
+            this(buildRate, hoursPerDay, spacingHours, balanceFloor, highestCelsius, ice, Easing.USUAL);
+        }
+    }
+
+    /**
+     * The return after n days of illness or injury: on its day i at most chronic x (share + (1 - share) x i / n), and
+     * nothing hard before day max(2, n x hardAfter). A rule of ours, to be changed by the person.
+     *
+     * @param share of chronic load from which the return rises to all of it, 0..1
+     * @param hardAfter share of the days away that have to pass again before anything hard, 0..2
+     */
+    public record Easing(double share, double hardAfter) {
+        public static final Easing USUAL = new Easing(0.5, 0.5);
+
+        public Easing {
+            if (!(share >= 0 && share <= 1)) throw new IllegalArgumentException("share must be in 0..1, was " + share);
+            if (!(hardAfter >= 0 && hardAfter <= 2))
+                throw new IllegalArgumentException("hardAfter must be in 0..2, was " + hardAfter);
+        }
     }
 
     /** NaN is not said; illness and injury in a few words, empty when there is none. */

@@ -182,12 +182,15 @@ final class Triggers {
     private void away() {
         for (Away a : s.away()) {
             if (a.last().isBefore(s.today().minusDays(a.days()))) continue;
-            List<String> inside = plan.sessions().stream()
-                    .filter(p -> a.contains(p.day()) && !Returning.fits(a, plan, p.day()))
-                    .map(Session::id)
-                    .toList();
+            List<Session> cannot = Returning.tooLong(a, plan);
+            List<String> inside = cannot.stream().map(Session::id).toList();
+            Plan without = new Plan(
+                    plan.sessions().stream().filter(p -> !cannot.contains(p)).toList(),
+                    plan.blocks(),
+                    plan.events(),
+                    plan.recovered());
             List<String> after =
-                    Returning.tooMuch(s, plan, a).stream().map(Session::id).toList();
+                    Returning.tooMuch(s, without, a).stream().map(Session::id).toList();
             List<String> all = new ArrayList<>(inside);
             all.addAll(after);
             if (!all.isEmpty() || !a.last().isBefore(s.today()))
