@@ -41,23 +41,25 @@ public final class Adjusting {
     private static List<List<Change>> answering(
             Situation s, Trigger trigger, List<List<Change>> candidates, Foresight leave) {
         boolean floor = trigger.kind() == Trigger.Kind.LOW_BALANCE;
-        boolean build = trigger.kind() == Trigger.Kind.OVER && leave.overBuilt().isPresent();
-        if (!floor && !build) return candidates;
-        List<List<Change>> back =
-                candidates.stream().filter(c -> missing(s, c, floor) <= 0).toList();
+        boolean build = leave.overBuilt().isPresent();
+        if (!floor && trigger.kind() != Trigger.Kind.OVER) return candidates;
+        List<List<Change>> back = candidates.stream()
+                .filter(c -> missing(s, c, floor, build) <= 0)
+                .toList();
         if (!back.isEmpty()) return back;
         return candidates.stream()
-                .min(Comparator.comparingDouble(c -> missing(s, c, floor)))
+                .min(Comparator.comparingDouble(c -> missing(s, c, floor, build)))
                 .map(List::of)
                 .orElse(List.of());
     }
 
     /** How far a plan is still from its limit. */
-    private static double missing(Situation s, List<Change> changes, boolean floor) {
-        Foresight after = new Foresight(s, Plan.after(s, changes));
-        return floor
-                ? s.limits().balanceFloor() - after.lowestSoon()
-                : after.overBuilt().isPresent() ? after.overBuilding() : 0;
+    private static double missing(Situation s, List<Change> changes, boolean floor, boolean build) {
+        Plan plan = Plan.after(s, changes);
+        Foresight after = new Foresight(s, plan);
+        if (floor) return s.limits().balanceFloor() - after.lowestSoon();
+        if (!build) return Excess.open(s, plan);
+        return after.overBuilt().isPresent() ? after.overBuilding() : 0;
     }
 
     /** The effect of any list of changes, as when some of a proposal are switched off. */
@@ -124,7 +126,7 @@ public final class Adjusting {
             case OVER ->
                 leave.overBuilt().isPresent()
                         ? ahead.overBuilding() < leave.overBuilding() - NOTHING
-                        : ahead.effect().chronic() < leave.effect().chronic() - NOTHING && !worse;
+                        : Excess.open(s, after) < Excess.open(s, Plan.of(s)) - NOTHING && !worse;
             case MISSED, GAP, STRENGTH, WEATHER -> !worse;
             case BODY, AWAY, EVENT -> true;
             case CUT, THRESHOLD, RUNNING_OUT, READY -> false;

@@ -22,6 +22,8 @@ final class Candidates {
     private static final int WAIT_DAYS = 2;
     private static final int MOST_ROUNDS = 40;
     private static final double LEAST_FACTOR = 0.2;
+    private static final double MOST_FACTOR = 1.15;
+    private static final double LEAST_MORE = 1.02;
     private static final int WEEK = 7;
     private static final int FRESH_DAYS = 3;
     private static final int TAPER_DAYS = 14;
@@ -102,7 +104,7 @@ final class Candidates {
      * body is strained.
      */
     private boolean isOpenFor(Session session, LocalDate day) {
-        if (s.isEventDay(day) || s.awayOn(day).isPresent()) return false;
+        if (s.isEventDay(day) || s.awayOn(day).isPresent() || isFull(session, day)) return false;
         if (strained && session.isKey() && day.isBefore(s.today().plusDays(WAIT_DAYS))) return false;
         boolean fresh = s.nextAim()
                 .filter(e -> !day.isBefore(e.day().minusDays(FRESH_DAYS)) && !day.isAfter(e.last()))
@@ -113,6 +115,22 @@ final class Candidates {
                 .anyMatch(a -> session.hard() && Returning.isTooEarly(s, a, day)
                         || Returning.most(s, plan, a, day) < session.load());
         return !(fresh && session.isKey()) && !(easyBlock && session.isKey()) && !returning;
+    }
+
+    /** With this session, which comes from elsewhere, the block of that day would be over its target. */
+    private boolean isFull(Session session, LocalDate day) {
+        return s.blocks().stream()
+                .filter(b -> b.load() > 0 && b.contains(day) && !b.contains(session.day()))
+                .anyMatch(b -> Excess.isTooMuch(b, planned(b, session) + session.load()));
+    }
+
+    /** What is done in a block and ahead in it, without a session. */
+    private double planned(Target block, Session without) {
+        return block.done().orElse(0)
+                + plan.sessions().stream()
+                        .filter(p -> block.contains(p.day()) && !p.id().equals(without.id()))
+                        .mapToDouble(Session::load)
+                        .sum();
     }
 
     private List<Session> open() {
@@ -129,7 +147,10 @@ final class Candidates {
      */
     private List<List<Change>> lighter() {
         List<List<Change>> all = new ArrayList<>();
-        open().stream().filter(Session::hard).limit(2).forEach(hard -> all.add(List.of(easier(hard))));
+        open().stream()
+                .filter(p -> p.hard() && p.day().isBefore(s.today().plusDays(2 * WEEK)))
+                .limit(2)
+                .forEach(hard -> all.add(List.of(easier(hard))));
         for (int percent = 20; percent <= 40; percent++) {
             List<Change> cut = cut(percent);
             boolean back = !cut.isEmpty() && isBack(cut);
@@ -144,7 +165,49 @@ final class Candidates {
         if (hard.size() > 1) all.add(hard.stream().map(Candidates::easier).toList());
         List<Change> enough = enough();
         if (!enough.isEmpty()) all.add(enough);
+        List<Change> latest = latest();
+        if (!latest.isEmpty()) all.add(latest);
         return all;
+    }
+
+    /**
+     * On each day that is over a limit its own sessions are cut by the least that brings it back, then those of the
+     * days before it: what lies further back also bears the load that later days may have, so it is cut last.
+     */
+    private List<Change> latest() {
+        java.util.Map<String, Double> factors = new java.util.LinkedHashMap<>();
+        for (int round = 0; round < MOST_ROUNDS; round++) {
+            Optional<LocalDate> over = new Foresight(s, Plan.after(s, scales(factors))).firstBroken();
+            if (over.isEmpty()) return scales(factors);
+            if (!bringBack(over.get(), factors)) return List.of();
+        }
+        return List.of();
+    }
+
+    private boolean bringBack(LocalDate over, java.util.Map<String, Double> factors) {
+        for (int i = 0; i < WEEK; i++) {
+            LocalDate day = over.minusDays(i);
+            List<Session> on = open().stream()
+                    .filter(p -> p.day().equals(day) && factors.getOrDefault(p.id(), 1.0) > LEAST_FACTOR)
+                    .toList();
+            if (on.isEmpty()) continue;
+            factors.putAll(leastCut(on, over, factors));
+            if (!new Foresight(s, Plan.after(s, scales(factors))).isBroken(over)) return true;
+        }
+        return false;
+    }
+
+    /** The factors of some sessions that are just enough for a day, or the least there are. */
+    private java.util.Map<String, Double> leastCut(
+            List<Session> sessions, LocalDate over, java.util.Map<String, Double> factors) {
+        double low = LEAST_FACTOR;
+        double high = 1;
+        for (int i = 0; i < 12; i++) {
+            double middle = (low + high) / 2;
+            if (new Foresight(s, Plan.after(s, scales(times(factors, sessions, middle)))).isBroken(over)) high = middle;
+            else low = middle;
+        }
+        return times(factors, sessions, low);
     }
 
     /**
@@ -162,15 +225,7 @@ final class Candidates {
                             && factors.getOrDefault(p.id(), 1.0) > LEAST_FACTOR)
                     .toList();
             if (week.isEmpty()) return List.of();
-            double low = LEAST_FACTOR;
-            double high = 1;
-            for (int i = 0; i < 12; i++) {
-                double middle = (low + high) / 2;
-                if (new Foresight(s, Plan.after(s, scales(times(factors, week, middle)))).isBroken(over.get()))
-                    high = middle;
-                else low = middle;
-            }
-            factors.putAll(times(factors, week, low));
+            factors.putAll(leastCut(week, over.get(), factors));
         }
         return List.of();
     }
@@ -190,9 +245,11 @@ final class Candidates {
     }
 
     private boolean isBack(List<Change> changes) {
-        Foresight after = new Foresight(s, Plan.after(s, changes));
+        Plan plan = Plan.after(s, changes);
+        Foresight after = new Foresight(s, plan);
         return after.lowestSoon() >= s.limits().balanceFloor()
-                && after.overBuilt().isEmpty();
+                && after.overBuilt().isEmpty()
+                && Excess.open(s, plan) <= 0;
     }
 
     private List<Change> cut(int percent) {
@@ -255,6 +312,8 @@ final class Candidates {
         List<List<Change>> all = new ArrayList<>();
         List<Change> eased = eased(away, dropped);
         if (!eased.isEmpty()) all.add(eased);
+        List<Change> madeUp = madeUp(away, eased);
+        if (madeUp.size() > eased.size()) all.add(madeUp);
         if (away.reason() == Reason.TRAVEL || away.reason() == Reason.WORK) {
             List<Change> moved = moved(away);
             if (!moved.isEmpty() && !moved.equals(eased)) all.add(0, moved);
@@ -265,6 +324,52 @@ final class Candidates {
     private List<Session> tooLong(Away away) {
         List<Session> all = Returning.tooLong(away, plan);
         return open().stream().filter(all::contains).toList();
+    }
+
+    /**
+     * With the loading blocks between the return and the taper set anew: each may hold more, by 15 % at most, as far as
+     * every limit is kept and chronic load does not come to more than it would have.
+     */
+    private List<Change> madeUp(Away away, List<Change> eased) {
+        if (eased.isEmpty() || s.nextAim().isEmpty()) return eased;
+        double wanted = new Foresight(s, plan).effect().chronic();
+        LocalDate taper = s.nextAim().get().day().minusDays(TAPER_DAYS);
+        LocalDate first = away.last().plusDays(1L + (away.reason().easesReturn() ? away.days() : 0));
+        List<Change> changes = new ArrayList<>(eased);
+        for (Target block : s.blocks()) {
+            boolean between = !block.first().isBefore(first)
+                    && block.first().isAfter(s.today())
+                    && block.last().isBefore(taper);
+            boolean loading = block.phase() != Phase.TAPER && block.phase() != Phase.RECOVERY && block.load() > 0;
+            if (between && loading) changes.addAll(mostOf(block, changes, wanted));
+        }
+        return changes;
+    }
+
+    /** As much more of a block as every limit and the wanted chronic load leave room for. */
+    private List<Change> mostOf(Target block, List<Change> before, double wanted) {
+        if (isPossible(block, MOST_FACTOR, before, wanted)) return more(block, MOST_FACTOR);
+        double low = 1;
+        double high = MOST_FACTOR;
+        for (int i = 0; i < 7; i++) {
+            double middle = (low + high) / 2;
+            if (isPossible(block, middle, before, wanted)) low = middle;
+            else high = middle;
+        }
+        return low < LEAST_MORE ? List.of() : more(block, low);
+    }
+
+    private boolean isPossible(Target block, double factor, List<Change> before, double wanted) {
+        List<Change> changes = new ArrayList<>(before);
+        changes.addAll(more(block, factor));
+        Foresight after = new Foresight(s, Plan.after(s, changes));
+        return now.containsAll(after.broken()) && after.effect().chronic() <= wanted;
+    }
+
+    private List<Change> more(Target block, double factor) {
+        List<Change> changes = new ArrayList<>(List.of(new Change.Retarget(block.first(), block.load() * factor)));
+        for (Session p : open()) if (block.contains(p.day())) changes.add(new Change.Scale(p.id(), factor));
+        return changes;
     }
 
     private List<Change> moved(Away away) {

@@ -17,6 +17,7 @@ final class Foresight {
     private static final int MOST_DAYS = 1100;
     private static final int WEEK = 7;
     private static final double DUST = 1e-9;
+    private static final double SLIGHT = 0.1;
     private final Situation s;
     private final Plan plan;
     private final int aim;
@@ -131,13 +132,13 @@ final class Foresight {
     }
 
     /**
-     * The first day from tomorrow to the eve of the aim on which the build rate is over its limit; days that are so
-     * without any load do not count.
+     * The first day from tomorrow to the eve of the aim on which the build rate is over its limit by as much as can be
+     * seen; days that are so without any load do not count.
      */
     Optional<LocalDate> overBuilt() {
         for (int i = 1; i < aim; i++) {
             boolean excused = idle[i + WEEK] - idle[i] > s.limits().buildRate() + DUST;
-            if (!excused && build(i) > s.limits().buildRate() + DUST)
+            if (!excused && build(i) > s.limits().buildRate() + SLIGHT)
                 return Optional.of(s.today().plusDays(i));
         }
         return Optional.empty();

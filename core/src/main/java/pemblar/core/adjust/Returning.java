@@ -12,6 +12,8 @@ import pemblar.core.adjust.Situation.Away;
  */
 final class Returning {
     private static final double WEEK = 7;
+    /** A day that is over by less is not worth a change. */
+    private static final double SLIGHT = 1.03;
 
     private Returning() {}
 
@@ -65,7 +67,7 @@ final class Returning {
                     .mapToDouble(Session::load)
                     .sum();
             if (session.hard() && isTooEarly(s, away, session.day())
-                    || load > most(s, plan, away, session.day()) + 1e-6) all.add(session);
+                    || load > most(s, plan, away, session.day()) * SLIGHT) all.add(session);
         }
         return all;
     }

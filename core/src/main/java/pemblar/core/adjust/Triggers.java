@@ -21,9 +21,10 @@ final class Triggers {
     private static final int BEHIND_DAYS = 7;
     private static final double GAP_SHARE = 0.5;
     private static final double CUT_SHARE = 0.7;
-    private static final double OVER_SHARE = 1.15;
-    private static final double OVER_POINTS = 30;
     private static final double SORE = 4;
+    /** Half a point: less cannot be seen in what is said. */
+    private static final double SLIGHT = 0.5;
+
     static final double LEGS_HOURS = 24;
     private static final int PLANNED_DAYS = 7;
     private static final int NEW_DAYS = 7;
@@ -123,15 +124,12 @@ final class Triggers {
 
     private void over() {
         for (Target block : s.blocks()) {
-            boolean recent = block.contains(s.today())
-                    || block.last().isBefore(s.today())
-                            && !block.last().isBefore(s.today().minusDays(BEHIND_DAYS));
-            double done = block.done().orElse(Double.NaN);
-            if (recent && done > OVER_SHARE * block.load() && done > block.load() + OVER_POINTS)
+            if (Excess.isOver(s, block))
                 add(
                         Kind.OVER,
                         List.of(),
-                        "The block of " + day(block.first()) + " holds " + Math.round(done) + " points done of "
+                        "The block of " + day(block.first()) + " holds "
+                                + Math.round(block.done().orElse(0)) + " points done of "
                                 + Math.round(block.load()) + " planned.");
         }
         ahead.overBuilt()
@@ -147,7 +145,7 @@ final class Triggers {
 
     private void balance() {
         double lowest = ahead.lowestSoon();
-        if (lowest < s.limits().balanceFloor() - 1e-9)
+        if (lowest < s.limits().balanceFloor() - SLIGHT)
             add(
                     Kind.LOW_BALANCE,
                     List.of(),

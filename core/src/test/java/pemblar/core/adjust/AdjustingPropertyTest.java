@@ -221,9 +221,7 @@ class AdjustingPropertyTest {
             Situation s = SeededSituations.of(seed);
             Adjusting.Answer answer = Adjusting.of(s);
             for (Proposal p : answer.proposals()) {
-                boolean donePast = p.trigger() == Kind.OVER
-                        && new Foresight(s, Plan.of(s)).overBuilt().isEmpty();
-                if (donePast || EnumSet.of(Kind.BODY, Kind.EVENT, Kind.READY).contains(p.trigger())) continue;
+                if (EnumSet.of(Kind.BODY, Kind.EVENT, Kind.READY).contains(p.trigger())) continue;
                 int[] count = counts.computeIfAbsent(p.trigger(), k -> new int[2]);
                 count[0]++;
                 if (stillRaised(s, answer, p)) count[1]++;
@@ -255,7 +253,9 @@ class AdjustingPropertyTest {
                             .filter(t -> t.kind() == Kind.STRENGTH)
                             .count();
         if (p.trigger() == Kind.OVER)
-            return new Foresight(s, Plan.after(s, p.changes())).overBuilt().isPresent();
+            return new Foresight(s, Plan.of(s)).overBuilt().isPresent()
+                    ? new Foresight(s, Plan.after(s, p.changes())).overBuilt().isPresent()
+                    : Excess.open(s, Plan.after(s, p.changes())) > 0;
         if (p.trigger() == Kind.AWAY || p.trigger() == Kind.WEATHER)
             return after.stream()
                             .filter(t -> t.kind() == p.trigger())
