@@ -49,6 +49,8 @@ class RoutesTest {
             Map.entry("POST /roster/groups/{id}/put", "coach"),
             Map.entry("POST /roster/groups/{id}/puts/{putId}", "coach"),
             Map.entry("GET /roster/groups/{id}/hours", "coach"),
+            Map.entry("GET /roster/groups/{id}/limits", "coach"),
+            Map.entry("POST /roster/groups/{id}/limits", "coach"),
             Map.entry("POST /roster/groups/{id}/hours", "coach"),
             Map.entry("POST /roster/groups/{id}/hours/{hourId}/drop", "coach"),
             Map.entry("GET /roster/groups/{id}/hours/{hourId}", "coach"),

@@ -123,7 +123,7 @@ public class AdjustService {
         List<Shown> all = new ArrayList<>();
         for (Proposal p : answer.proposals()) {
             String fingerprint = fingerprint(p);
-            if (!left.contains(fingerprint)) all.add(shown(all.size() + 1, fingerprint, p, answer, slabs, morning));
+            if (!left.contains(fingerprint)) all.add(shown(all.size() + 1, fingerprint, p, answer, slabs, situation));
         }
         return new Open(all, answer.triggers(), situation, slabs, morning, answer.broken());
     }
@@ -134,13 +134,19 @@ public class AdjustService {
             Proposal p,
             Adjusting.Answer answer,
             Map<String, Slab> slabs,
-            String morning) {
+            Situation situation) {
+        String unmade = p.trigger() != Trigger.Kind.AWAY
+                ? ""
+                : Words.unmade(
+                        Adjusting.beyond(situation, p.changes()),
+                        p.effect().chronic(),
+                        answer.leave().chronic());
         return new Shown(
                 number,
                 fingerprint,
                 Words.title(p.changes(), slabs),
                 p.changes().stream().map(c -> Words.of(c, slabs)).toList(),
-                Words.price(p.effect(), answer.leave(), morning),
+                Words.price(p.effect(), answer.leave(), morning(situation)) + unmade,
                 Words.broken(p.breaks(), answer.broken()),
                 p,
                 answer.leave());

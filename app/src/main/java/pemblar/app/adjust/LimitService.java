@@ -56,7 +56,7 @@ class LimitService {
                 viewer,
                 "Set the limits of proposals.",
                 LimitStore.KIND,
-                new LimitStore.Was(store.held(athleteId, 0).orElse(null)));
+                new LimitStore.Was(store.held(athleteId, 0).orElse(null), wanted));
         store.write(athleteId, wanted);
     }
 

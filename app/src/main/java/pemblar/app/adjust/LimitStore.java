@@ -30,8 +30,8 @@ class LimitStore implements Undoable {
         this.sql = sql;
     }
 
-    /** What was held before; null: the usual. */
-    record Was(Limits limits) {}
+    /** What was held before, null for the usual, and what was set in its place. */
+    record Was(Limits limits, Limits set) {}
 
     /** As set, else the usual: hours a day follow from the longest weekday of the season's settings. */
     Limits of(long athleteId, SeasonSettings season) {
@@ -127,7 +127,10 @@ class LimitStore implements Undoable {
 
     @Override
     public void restore(long athleteId, String before) {
-        Limits limits = JSON.readValue(before, Was.class).limits();
+        Was was = JSON.readValue(before, Was.class);
+        if (!held(athleteId, 0).filter(was.set()::equals).isPresent())
+            throw new IllegalArgumentException("The limits were changed since, so they stay; set them by hand.");
+        Limits limits = was.limits();
         if (limits != null) write(athleteId, limits);
         else
             sql.sql("delete from adjust_limits where athlete_id = ?")

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import pemblar.app.session.Slab;
+import pemblar.core.adjust.Adjusting;
 import pemblar.core.adjust.Broken;
 import pemblar.core.adjust.Change;
 import pemblar.core.adjust.Effect;
@@ -33,11 +34,12 @@ final class Words {
         return change.answer(new ChangeWords(sessions));
     }
 
-    /** The first change, and how many more. */
+    /** One or two changes as they are; of more, how many of each kind. */
     static String title(List<Change> changes, Map<String, Slab> sessions) {
         if (changes.isEmpty()) return "Look at the evidence: a threshold may no longer be true";
-        String first = of(changes.get(0), sessions);
-        return changes.size() == 1 ? first : first + ", and " + (changes.size() - 1) + " more";
+        if (changes.size() <= 2)
+            return changes.stream().map(c -> of(c, sessions)).collect(Collectors.joining(", and "));
+        return Kinds.of(changes);
     }
 
     /** What it does to the figures of the morning that counts, beside leaving it. */
@@ -49,6 +51,19 @@ final class Words {
         String was = signed(leave.lowestBalance());
         return chronic + " " + morning + ", lowest balance on the way "
                 + (lowest.equals(was) ? "stays " + lowest : lowest + " instead of " + was) + ".";
+    }
+
+    /**
+     * Why no more of what is lost is made up; empty when nothing is lost that can be seen.
+     *
+     * @param leave chronic load that the plan had come to
+     */
+    static String unmade(Adjusting.More more, double then, double leave) {
+        if (Math.round(then) >= Math.round(leave)) return "";
+        if (more.blocks() == 0) return " There is no loading block left before the taper to make it up in.";
+        if (more.broken().isEmpty())
+            return " No more of it is made up: a block holds at most 15 % more than was planned.";
+        return " To make up more would break " + broken(more.broken(), Set.of()) + ", so it is not.";
     }
 
     static String signed(double value) {

@@ -3,6 +3,7 @@ package pemblar.core.adjust;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,7 @@ import pemblar.core.adjust.Situation.Behind;
 public final class Adjusting {
     private static final int MOST_A_TRIGGER = 3;
     private static final double NOTHING = 1e-6;
+    private static final double LITTLE_MORE = 1.05;
 
     /** The answer; {@code proposals} are in order, best first. */
     public record Answer(List<Trigger> triggers, List<Proposal> proposals, Effect leave, Set<Broken> broken) {}
@@ -71,6 +73,28 @@ public final class Adjusting {
     /** Chronic load of each evening from yesterday to the eve of the aim, after some changes. */
     public static List<Double> line(Situation s, List<Change> changes) {
         return new Foresight(s, Plan.after(s, changes)).chronicLine();
+    }
+
+    /**
+     * What stands against making up more than a proposal does.
+     *
+     * @param blocks loading blocks ahead in which more could be done
+     * @param broken limits that a little more in them would break
+     */
+    public record More(int blocks, Set<Broken> broken) {}
+
+    public static More beyond(Situation s, List<Change> changes) {
+        Candidates candidates = new Candidates(s, List.of());
+        List<Change> more = new ArrayList<>(changes);
+        List<Situation.Target> blocks = candidates.loading(s.today());
+        Plan after = Plan.after(s, changes);
+        for (Situation.Target block : blocks)
+            for (Session p : after.sessions())
+                if (block.contains(p.day()) && !p.pinned()) more.add(new Change.Scale(p.id(), LITTLE_MORE));
+        Set<Broken> broken = EnumSet.noneOf(Broken.class);
+        broken.addAll(new Foresight(s, Plan.after(s, more)).broken());
+        broken.removeAll(new Foresight(s, after).broken());
+        return new More(blocks.size(), broken);
     }
 
     private static Proposal proposal(Situation s, Trigger trigger, List<Change> changes) {

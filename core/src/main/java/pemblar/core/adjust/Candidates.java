@@ -333,17 +333,21 @@ final class Candidates {
     private List<Change> madeUp(Away away, List<Change> eased) {
         if (eased.isEmpty() || s.nextAim().isEmpty()) return eased;
         double wanted = new Foresight(s, plan).effect().chronic();
-        LocalDate taper = s.nextAim().get().day().minusDays(TAPER_DAYS);
         LocalDate first = away.last().plusDays(1L + (away.reason().easesReturn() ? away.days() : 0));
         List<Change> changes = new ArrayList<>(eased);
-        for (Target block : s.blocks()) {
-            boolean between = !block.first().isBefore(first)
-                    && block.first().isAfter(s.today())
-                    && block.last().isBefore(taper);
-            boolean loading = block.phase() != Phase.TAPER && block.phase() != Phase.RECOVERY && block.load() > 0;
-            if (between && loading) changes.addAll(mostOf(block, changes, wanted));
-        }
+        for (Target block : loading(first)) changes.addAll(mostOf(block, changes, wanted));
         return changes;
+    }
+
+    /** Blocks that begin on a day or later, after today, and lie before the taper of the next A event. */
+    List<Target> loading(LocalDate first) {
+        if (s.nextAim().isEmpty()) return List.of();
+        LocalDate taper = s.nextAim().get().day().minusDays(TAPER_DAYS);
+        return s.blocks().stream()
+                .filter(b -> !b.first().isBefore(first) && b.first().isAfter(s.today()))
+                .filter(b -> b.last().isBefore(taper) && b.load() > 0)
+                .filter(b -> b.phase() != Phase.TAPER && b.phase() != Phase.RECOVERY)
+                .toList();
     }
 
     /** As much more of a block as every limit and the wanted chronic load leave room for. */
