@@ -66,11 +66,11 @@ class ProposalController {
             @RequestParam(defaultValue = "") String here,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return said(
-                athleteId,
-                here,
-                flash,
-                () -> adjusting.take(athleteId, viewer, fingerprint, on == null ? null : new HashSet<>(on)));
+        return said(athleteId, here, flash, () -> {
+            String taken = adjusting.take(athleteId, viewer, fingerprint, on == null ? null : new HashSet<>(on));
+            flash.addFlashAttribute("canUndo", true);
+            return taken;
+        });
     }
 
     /** Takes what is switched on along to the board, where it can be changed; one undo takes it back. */

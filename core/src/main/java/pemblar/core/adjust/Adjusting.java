@@ -17,6 +17,8 @@ public final class Adjusting {
     private static final int MOST_A_TRIGGER = 3;
     private static final double NOTHING = 1e-6;
     private static final double LITTLE_MORE = 1.05;
+    /** Chronic loads are told apart by tenths: of two that look the same the one with fewer changes goes first. */
+    private static final double SEEN = 10;
 
     /** The answer; {@code proposals} are in order, best first. */
     public record Answer(List<Trigger> triggers, List<Proposal> proposals, Effect leave, Set<Broken> broken) {}
@@ -127,7 +129,7 @@ public final class Adjusting {
                 .thenComparing(Proposal::trigger)
                 .thenComparingDouble(p -> p.trigger() == Trigger.Kind.BODY
                         ? 0
-                        : Math.rint(1e6 * Math.abs(p.effect().chronic() - aim)))
+                        : Math.rint(SEEN * Math.abs(p.effect().chronic() - aim)))
                 .thenComparingInt(p -> p.changes().size());
     }
 

@@ -24,6 +24,9 @@ final class Candidates {
     private static final double LEAST_FACTOR = 0.2;
     private static final double MOST_FACTOR = 1.15;
     private static final double LEAST_MORE = 1.02;
+    /** Sessions are scaled in whole percents, down. */
+    private static final double PERCENT = 100;
+
     private static final int WEEK = 7;
     private static final int FRESH_DAYS = 3;
     private static final int TAPER_DAYS = 14;
@@ -207,7 +210,13 @@ final class Candidates {
             if (new Foresight(s, Plan.after(s, scales(times(factors, sessions, middle)))).isBroken(over)) high = middle;
             else low = middle;
         }
-        return times(factors, sessions, low);
+        java.util.Map<String, Double> cut = times(factors, sessions, low);
+        for (Session p : sessions) cut.computeIfPresent(p.id(), (id, factor) -> whole(factor));
+        return cut;
+    }
+
+    private static double whole(double factor) {
+        return Math.floor(PERCENT * factor + 1e-9) / PERCENT;
     }
 
     /**
@@ -360,7 +369,7 @@ final class Candidates {
             if (isPossible(block, middle, before, wanted)) low = middle;
             else high = middle;
         }
-        return low < LEAST_MORE ? List.of() : more(block, low);
+        return low < LEAST_MORE ? List.of() : more(block, whole(low));
     }
 
     private boolean isPossible(Target block, double factor, List<Change> before, double wanted) {
@@ -435,7 +444,7 @@ final class Candidates {
         else if (tooHard)
             changes.add(
                     new Change.Swap(p.id(), p.load() * EASY_SHARE * factor, p.hours() * factor, false, "easy instead"));
-        else if (factor < 1) changes.add(new Change.Scale(p.id(), factor));
+        else if (factor < 1) changes.add(new Change.Scale(p.id(), whole(factor)));
     }
 
     /**
