@@ -276,8 +276,19 @@ document.addEventListener('htmx:configRequest', event => {
   event.detail.parameters.to = board().dataset.to;
 });
 
+// Each day that a proposal would touch says so under its name.
+function markTouched() {
+  document.querySelectorAll('#touched [data-day]').forEach(mark =>
+    document.querySelector(`.day[data-day="${mark.dataset.day}"] h3`)?.after(mark),
+  );
+}
+
 // A refusal is said in the dialog that it comes from, which keeps what was typed.
-document.addEventListener('htmx:afterSwap', () => {
+document.addEventListener('htmx:afterSwap', event => {
+  if (event.detail.target.id === 'touched') {
+    markTouched();
+    return;
+  }
   if (window.Sortable) sortable();
   const dialog = document.querySelector('dialog[open]');
   const problem = board()?.dataset.problem;

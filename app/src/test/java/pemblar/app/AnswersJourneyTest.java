@@ -96,6 +96,9 @@ class AnswersJourneyTest {
         assertThat(Browser.text("h1")).contains("Drop 4 sessions").doesNotContain("more");
         assertThat(Browser.text("main")).contains("Chronic load").contains("Leave it");
 
+        Browser.go(base + "/board");
+        Browser.seeText(".day[data-day='" + TODAY.plusDays(4) + "'] .touched", "proposed");
+        Browser.click(".day[data-day='" + TODAY.plusDays(4) + "'] .touched a");
         Browser.click("#take");
         Browser.seeText(".good", "Taken");
         for (int day = 0; day <= 6; day += 2)

@@ -17,14 +17,19 @@ record ChangedDay(String name, List<Slot> before, List<Slot> after, boolean chan
 
     record Slot(String title, String figures, boolean changed) {}
 
-    /** The days that changes touch, in order; of many the first ones. */
-    static List<ChangedDay> all(Open open, List<Change> changes, LocalDate today) {
+    /** The days that changes touch, in order: those of the sessions as they are, and those on which something lands. */
+    static TreeSet<LocalDate> touched(Open open, List<Change> changes) {
         TreeSet<LocalDate> days = new TreeSet<>();
         for (Change change : changes) {
             change.touched().map(open.slabs()::get).map(Slab::day).ifPresent(days::add);
             change.landsOn().ifPresent(days::add);
         }
-        return days.stream()
+        return days;
+    }
+
+    /** The days that changes touch, as they are and as they would be; of many the first ones. */
+    static List<ChangedDay> all(Open open, List<Change> changes, LocalDate today) {
+        return touched(open, changes).stream()
                 .limit(MOST_DAYS)
                 .map(day -> new Reading(open, day, changes).day(today))
                 .toList();

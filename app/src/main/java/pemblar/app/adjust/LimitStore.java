@@ -22,7 +22,7 @@ class LimitStore implements Undoable {
     static final double RETURN_PERCENT = 50;
     static final double RETURN_HARD_PERCENT = 50;
     private static final double LEAST_HOURS = 1;
-    private static final double SPARE = 1.25;
+    static final double SPARE = 1.25;
     private static final JsonMapper JSON = JsonMapper.shared();
     private final JdbcClient sql;
 

@@ -1,5 +1,7 @@
 package pemblar.app.adjust;
 
+import java.util.List;
+import pemblar.app.season.SeasonSettings;
 import pemblar.core.adjust.Situation;
 
 /**
@@ -39,7 +41,8 @@ public record Limits(
         }
     }
 
-    Situation.Limits toCore() {
+    /** With the hours of each weekday, as far as the season's settings say them, and a little to spare. */
+    Situation.Limits toCore(SeasonSettings season) {
         return new Situation.Limits(
                 buildRate,
                 hoursPerDay,
@@ -47,7 +50,12 @@ public record Limits(
                 balanceFloor,
                 highestCelsius == null ? Double.NaN : highestCelsius,
                 ice,
-                new Situation.Easing(returnPercent / 100, returnHardPercent / 100));
+                new Situation.Easing(returnPercent / 100, returnHardPercent / 100),
+                season.equals(SeasonSettings.USUAL)
+                        ? List.of()
+                        : season.dayMinutes().stream()
+                                .map(minutes -> minutes / 60.0 * LimitStore.SPARE)
+                                .toList());
     }
 
     /** Whether a session of this length is long enough to be key although it is not hard. */

@@ -1,6 +1,7 @@
 package pemblar.app.adjust;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -13,10 +14,13 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.adjust.AdjustService.Open;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.SeasonSettings.Away;
+import pemblar.app.session.TrendService;
 
 /** What the plan could answer: what is open, one proposal in detail, days away, and what became of earlier ones. */
 @Controller
@@ -25,8 +29,13 @@ class ProposalController {
     private final Pages pages;
     private final AdjustService adjusting;
     private final LimitService limits;
+    private final AthleteService athletes;
+    private final TrendService trends;
 
-    ProposalController(Pages pages, AdjustService adjusting, LimitService limits) {
+    ProposalController(
+            Pages pages, AdjustService adjusting, LimitService limits, AthleteService athletes, TrendService trends) {
+        this.athletes = athletes;
+        this.trends = trends;
         this.pages = pages;
         this.adjusting = adjusting;
         this.limits = limits;
@@ -56,6 +65,23 @@ class ProposalController {
         model.addAttribute("limits", limits.of(page.athlete()));
         model.addAttribute("kinds", Away.Kind.values());
         return "adjust/proposals";
+    }
+
+    /** A day that a proposal would touch, for its mark on the board. */
+    record Mark(LocalDate day, int number, String title) {}
+
+    @GetMapping("/days")
+    String days(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        Open open = adjusting.open(athlete, trends.of(athlete));
+        List<Mark> marks = new ArrayList<>();
+        for (Shown p : open.proposals())
+            for (LocalDate day : ChangedDay.touched(open, p.proposal().changes()))
+                if (marks.stream().noneMatch(m -> m.day().equals(day))) marks.add(new Mark(day, p.number(), p.title()));
+        model.addAttribute("athlete", athlete);
+        model.addAttribute("marks", marks);
+        return "adjust/touched";
     }
 
     @PostMapping("/take")

@@ -91,7 +91,7 @@ class Situations {
                 ahead(slabs, today, kept),
                 blocks(held, trend),
                 events(held, slabs, trend, athlete),
-                kept.toCore(),
+                kept.toCore(held.settings()),
                 days.values().stream().map(Situations::checkin).toList(),
                 away(held),
                 thresholds(athlete, today),

@@ -37,9 +37,13 @@ final class Words {
     /** One or two changes as they are; of more, how many of each kind. */
     static String title(List<Change> changes, Map<String, Slab> sessions) {
         if (changes.isEmpty()) return "Look at the evidence: a threshold may no longer be true";
-        if (changes.size() <= 2)
-            return changes.stream().map(c -> of(c, sessions)).collect(Collectors.joining(", and "));
-        return Kinds.of(changes);
+        String first = of(changes.get(0), sessions);
+        if (changes.size() == 1) return first;
+        return changes.size() > 2 ? Kinds.of(changes) : first + ", and " + inside(of(changes.get(1), sessions));
+    }
+
+    private static String inside(String sentence) {
+        return sentence.substring(0, 1).toLowerCase(Locale.ROOT) + sentence.substring(1);
     }
 
     /** What it does to the figures of the morning that counts, beside leaving it. */

@@ -107,7 +107,8 @@ final class Candidates {
      * body is strained.
      */
     private boolean isOpenFor(Session session, LocalDate day) {
-        if (s.isEventDay(day) || s.awayOn(day).isPresent() || isFull(session, day)) return false;
+        if (s.isEventDay(day) || s.awayOn(day).isPresent() || isFull(session, day) || !hasTime(session, day))
+            return false;
         if (strained && session.isKey() && day.isBefore(s.today().plusDays(WAIT_DAYS))) return false;
         boolean fresh = s.nextAim()
                 .filter(e -> !day.isBefore(e.day().minusDays(FRESH_DAYS)) && !day.isAfter(e.last()))
@@ -118,6 +119,15 @@ final class Candidates {
                 .anyMatch(a -> session.hard() && Returning.isTooEarly(s, a, day)
                         || Returning.most(s, plan, a, day) < session.load());
         return !(fresh && session.isKey()) && !(easyBlock && session.isKey()) && !returning;
+    }
+
+    private boolean hasTime(Session session, LocalDate day) {
+        if (s.limits().weekdayHours().isEmpty() || day.equals(session.day())) return true;
+        double taken = plan.sessions().stream()
+                .filter(p -> p.day().equals(day) && !p.id().equals(session.id()))
+                .mapToDouble(Session::hours)
+                .sum();
+        return taken + session.hours() <= s.limits().hoursOf(day) + 1e-9;
     }
 
     /** With this session, which comes from elsewhere, the block of that day would be over its target. */

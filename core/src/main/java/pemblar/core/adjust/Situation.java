@@ -78,6 +78,7 @@ public record Situation(
      * @param highestCelsius no outdoor session above it; NaN: no such limit
      * @param ice sessions on ice are wanted
      * @param easing how the return after illness or injury begins
+     * @param weekdayHours what a Monday to a Sunday holds at most before a session is moved there; empty: as any day
      */
     public record Limits(
             double buildRate,
@@ -86,10 +87,17 @@ public record Situation(
             double balanceFloor,
             double highestCelsius,
             boolean ice,
-            Easing easing) {
+            Easing easing,
+            List<Double> weekdayHours) {
         public static final Limits USUAL = new Limits(5, 4, 36, -30, Double.NaN, true);
 
-        /** With the usual return. */
+        public Limits {
+            weekdayHours = List.copyOf(weekdayHours);
+            if (!weekdayHours.isEmpty() && weekdayHours.size() != 7)
+                throw new IllegalArgumentException("weekdayHours must have 7 values, has " + weekdayHours.size());
+        }
+
+        /** With the usual return, every weekday alike. */
         public Limits(
                 double buildRate,
                 double hoursPerDay,
@@ -97,7 +105,13 @@ public record Situation(
                 double balanceFloor,
                 double highestCelsius,
                 boolean ice) {
-            this(buildRate, hoursPerDay, spacingHours, balanceFloor, highestCelsius, ice, Easing.USUAL);
+            this(buildRate, hoursPerDay, spacingHours, balanceFloor, highestCelsius, ice, Easing.USUAL, List.of());
+        }
+
+        double hoursOf(LocalDate day) {
+            return weekdayHours.isEmpty()
+                    ? hoursPerDay
+                    : Math.min(hoursPerDay, weekdayHours.get(day.getDayOfWeek().getValue() - 1));
         }
     }
 
