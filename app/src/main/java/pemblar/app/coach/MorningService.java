@@ -78,8 +78,7 @@ public class MorningService {
                             .toLowerCase(java.util.Locale.ROOT)
                             .contains(search.strip().toLowerCase(java.util.Locale.ROOT))) continue;
             Stored state = stored.get(athlete.id());
-            boolean stale = state == null || state.dirty() || !state.day().equals(athlete.dayOf(clock.instant()));
-            Strand strand = stale && anew++ < MOST_ANEW
+            Strand strand = isStale(state, athlete) && anew++ < MOST_ANEW
                     ? compute(athlete)
                     : state == null ? Strand.of(List.of(), List.of()) : state.strand();
             strand = strand.shown(off, unseen(unseen.getOrDefault(athlete.id(), 0)));
@@ -96,8 +95,43 @@ public class MorningService {
         return lines;
     }
 
-    /** One athlete whose data cannot be computed never takes the list: it says so instead. */
+    /**
+     * Computes what is stale of those who have a coach, so that a morning finds them ready.
+     *
+     * @return how many were computed
+     */
+    public int refresh(int most) {
+        // a day may have begun anywhere from 12 h behind to 14 h ahead of universal time: whose has, each zone decides
+        List<Long> candidates = sql.sql("select distinct c.athlete_id from coaching c left join morning_state m on"
+                        + " m.athlete_id = c.athlete_id where c.accepted_at is not null and c.ended_at is null and"
+                        + " (m.athlete_id is null or m.dirty or m.day < ?) order by c.athlete_id")
+                .param(LocalDate.ofInstant(clock.instant(), ZoneOffset.ofHours(14)))
+                .query(Long.class)
+                .list();
+        int count = 0;
+        for (long id : candidates) {
+            if (count == most) break;
+            Athlete athlete = athletes.forJob(id);
+            Stored state = stored(List.of(athlete)).get(id);
+            if (!isStale(state, athlete)) continue;
+            compute(athlete);
+            count++;
+        }
+        return count;
+    }
+
+    private boolean isStale(Stored state, Athlete athlete) {
+        return state == null || state.dirty() || !state.day().equals(athlete.dayOf(clock.instant()));
+    }
+
+    /**
+     * One athlete whose data cannot be computed never takes the list: it says so instead. What changes while it is
+     * computed makes it stale again.
+     */
     private Strand compute(Athlete athlete) {
+        sql.sql("update morning_state set dirty = false where athlete_id = ?")
+                .param(athlete.id())
+                .update();
         Strand strand;
         try {
             strand = strands.of(athlete);
@@ -114,7 +148,7 @@ public class MorningService {
         sql.sql("insert into morning_state (athlete_id, day, reasons, strand, weight, dirty) values "
                         + "(?, ?, ?::jsonb, ?::jsonb, ?, false) on conflict (athlete_id) do update "
                         + "set day = excluded.day, reasons = excluded.reasons, strand = "
-                        + "excluded.strand, weight = excluded.weight, dirty = false")
+                        + "excluded.strand, weight = excluded.weight")
                 .params(
                         athlete.id(),
                         athlete.dayOf(clock.instant()),

@@ -227,7 +227,8 @@ final class Triggers {
                     Kind.WEATHER,
                     hit,
                     hit.size() + (hit.size() == 1 ? " session lies" : " sessions lie")
-                            + (hit.size() == 1 ? " on a day" : " on days") + " whose weather is beyond what is wanted.");
+                            + (hit.size() == 1 ? " on a day" : " on days")
+                            + " whose weather is beyond what is wanted.");
     }
 
     private void strength() {
