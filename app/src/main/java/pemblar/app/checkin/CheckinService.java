@@ -6,6 +6,7 @@ import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.NavigableMap;
 import java.util.TreeMap;
@@ -16,6 +17,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Once;
 import pemblar.app.frame.Viewer;
 import pemblar.core.checkin.Bands;
 import pemblar.core.checkin.Measure;
@@ -110,6 +112,10 @@ public class CheckinService {
     /** Every day that says something, all sources together. For an athlete whom the caller has already asked for. */
     @Transactional(readOnly = true)
     public NavigableMap<LocalDate, Checkin> between(Athlete athlete, LocalDate from, LocalDate to) {
+        return Once.of("checkins", List.of(athlete, from, to), () -> look(athlete, from, to));
+    }
+
+    private NavigableMap<LocalDate, Checkin> look(Athlete athlete, LocalDate from, LocalDate to) {
         NavigableMap<LocalDate, Checkin> days = new TreeMap<>();
         sql.sql("select * from checkin where athlete_id = ? and day between ? and ? order by day, "
                         + "case source when 'HAND' then 0 when 'FILE' then 1 when 'DEVICE' then 2 else 3 end")
@@ -117,7 +123,7 @@ public class CheckinService {
                 .query((rs, i) -> checkin(rs))
                 .list()
                 .forEach(c -> days.merge(c.day(), c, Checkin::over));
-        return days;
+        return Collections.unmodifiableNavigableMap(days);
     }
 
     /** The bands of each measure as of a day. */

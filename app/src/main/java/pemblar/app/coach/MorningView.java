@@ -1,11 +1,11 @@
 package pemblar.app.coach;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Predicate;
 import pemblar.app.coach.MorningService.Line;
+import pemblar.app.frame.Path;
+import pemblar.app.frame.Svg;
 
 /**
  * A strand as it is drawn in a box of 660 by 44, one scale for the whole list. What looks alike is one path over all
@@ -15,7 +15,7 @@ import pemblar.app.coach.MorningService.Line;
  */
 record MorningView(
         Line line,
-        List<Touch> days,
+        String days,
         String planned,
         String drafts,
         String done,
@@ -27,11 +27,9 @@ record MorningView(
         int more,
         double todayX) {
     private static final double WIDTH = 660;
+    private static final double BOX = 44;
     private static final double FLOOR = 38;
     private static final double HEIGHT = 26;
-
-    /** A day to point at. */
-    record Touch(double x, double width, String label) {}
 
     static MorningView of(Line line, double scale, LocalDate today) {
         List<Strand.Day> days = line.strand().days();
@@ -54,16 +52,20 @@ record MorningView(
     }
 
     private static String one(double value) {
-        return String.format(Locale.ROOT, "%.1f", value);
+        return Path.figure(value);
     }
 
     /** @param width of a day */
     private record Drawn(List<Strand.Day> days, double width, double scale) {
-        List<Touch> touches() {
-            List<Touch> touches = new ArrayList<>();
-            for (int i = 0; i < days.size(); i++)
-                touches.add(new Touch(i * width + 2, width - 4, days.get(i).label()));
-            return touches;
+        /** A day each to point at. */
+        String touches() {
+            Svg svg = new Svg();
+            for (int i = 0; i < days.size(); i++) {
+                svg.begin("rect").with("class", "touch").with("y", 0).with("height", BOX);
+                svg.with("x", i * width + 2).with("width", width - 4).inside();
+                svg.title(days.get(i).label()).close("rect");
+            }
+            return svg.toString();
         }
 
         /** Columns of one kind from the floor up. */

@@ -39,6 +39,13 @@ public final class Path {
         return this;
     }
 
+    /** A number to a hundredth, without trailing zeros. */
+    public static String figure(double value) {
+        Path path = new Path();
+        path.append(value);
+        return path.toString();
+    }
+
     private void append(double value) {
         long hundredths = Math.round(value * 100);
         if (hundredths < 0) text.append('-');

@@ -12,6 +12,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.evidence.EvidenceService;
+import pemblar.app.frame.Recent;
 import pemblar.app.session.AerobicStore;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.ThresholdService;
@@ -39,11 +40,13 @@ class FitnessService {
     private static final int[] RESULT_SECONDS = {1200, 1800, 2400, 3000, 3600, 5400, 7200, 10_800, 14_400};
     private static final double[] METRES = {5000, 10_000, 21_097.5, 42_195};
     private static final double[] SECONDS = {1200, 3600, 10_800, 18_000};
+    private static final int MOST_FITS = 100;
     private final AerobicStore pieces;
     private final ThresholdService thresholds;
     private final EffortService efforts;
     private final EvidenceService evidence;
     private final InstantSource clock;
+    private final Recent<List<SessionMean>, AerobicTrend> fits = new Recent<>(MOST_FITS, AerobicTrend::of);
 
     FitnessService(
             AerobicStore pieces,
@@ -70,7 +73,7 @@ class FitnessService {
                                 AerobicStore.Stored::sessionId, LinkedHashMap::new, Collectors.toList()));
         List<SessionMean> means = new ArrayList<>();
         bySession.forEach((id, list) -> means.add(mean(id, list, values)));
-        return AerobicTrend.of(means);
+        return fits.of(means);
     }
 
     /** How many sessions of the year count with the sky's temperature. */

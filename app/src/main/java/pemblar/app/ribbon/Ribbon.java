@@ -2,6 +2,7 @@ package pemblar.app.ribbon;
 
 import java.time.LocalDate;
 import java.util.List;
+import pemblar.app.frame.Svg;
 import pemblar.core.season.Priority;
 
 /**
@@ -36,7 +37,33 @@ public record Ribbon(
             double overHeight,
             LocalDate first,
             LocalDate last,
-            String label) {}
+            String label) {
+        private static final double TOP = 12;
+        private static final double TOUCHED = 56;
+
+        private void draw(Svg svg, String address) {
+            svg.begin("a").with("href", address).with("class", "column").with("aria-label", label);
+            svg.with("data-x", x).with("data-w", width).with("tabindex", "-1").inside();
+            svg.title(label);
+            rect(svg, "touch", TOP, TOUCHED);
+            rect(svg, "done", doneY, doneHeight);
+            if (overHeight > 0) rect(svg, "over", overY, overHeight);
+            rect(svg, "planned", plannedY, plannedHeight);
+            svg.close("a");
+        }
+
+        private void rect(Svg svg, String kind, double y, double height) {
+            svg.begin("rect").with("class", kind).with("x", x).with("width", width);
+            svg.with("y", y).with("height", height).end();
+        }
+    }
+
+    /** The columns as elements; each leads to its days on the board. */
+    public String drawn(long athleteId) {
+        Svg svg = new Svg();
+        for (Column c : columns) c.draw(svg, "/a/" + athleteId + "/board?from=" + c.first());
+        return svg.toString();
+    }
 
     /** A phase under the columns. */
     public record Band(double x, double width, String text) {}

@@ -46,18 +46,15 @@ public class PlanService implements Undoable {
     /** Kept for undo: it is taken back only while nobody has changed anything since. */
     private record Change(Held before, Held after) {}
 
-    /**
-     * Events in order of day, without their demands; for an athlete whom the caller has already asked for, as all that
-     * follow.
-     */
+    /** Events in order of day; for an athlete whom the caller has already asked for, as all that follow. */
     @Transactional(readOnly = true)
     public List<SeasonEvent> events(Athlete athlete) {
-        return store.events(athlete.id(), false);
+        return store.read(athlete.id()).events();
     }
 
     @Transactional(readOnly = true)
     public List<Block> blocks(Athlete athlete) {
-        return store.blocks(athlete.id());
+        return store.read(athlete.id()).blocks();
     }
 
     @Transactional(readOnly = true)
@@ -160,7 +157,7 @@ public class PlanService implements Undoable {
     /** Blocks that cover every day of a span: the planned ones, with weeks in between. */
     @Transactional(readOnly = true)
     public List<Block> covering(Athlete athlete, LocalDate from, LocalDate to) {
-        return cover(store.blocks(athlete.id()), from, to);
+        return cover(store.read(athlete.id()).blocks(), from, to);
     }
 
     public static List<Block> cover(List<Block> planned, LocalDate from, LocalDate to) {
@@ -213,7 +210,7 @@ public class PlanService implements Undoable {
     /** An event of an athlete. */
     @Transactional(readOnly = true)
     public Optional<SeasonEvent> event(Athlete athlete, long id) {
-        return store.events(athlete.id(), true).stream()
+        return store.read(athlete.id()).events().stream()
                 .filter(e -> e.id() == id)
                 .findFirst();
     }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import pemblar.app.frame.Once;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonSettings.Away;
 import pemblar.app.season.SeasonSettings.Marked;
@@ -109,6 +110,10 @@ class SeasonStore {
     }
 
     Held read(long athleteId) {
+        return Once.of("season", List.of(athleteId), () -> look(athleteId));
+    }
+
+    private Held look(long athleteId) {
         record Set(int revision, SeasonSettings settings) {}
         Set set = sql.sql("select * from season where athlete_id = ?")
                 .param(athleteId)
@@ -134,6 +139,12 @@ class SeasonStore {
 
     /** What is ahead of several athletes, from four queries. */
     Map<Long, Ahead> ahead(List<Long> athleteIds) {
+        return athleteIds.size() == 1
+                ? Map.of(athleteIds.get(0), Ahead.of(read(athleteIds.get(0))))
+                : aheadOfMany(athleteIds);
+    }
+
+    private Map<Long, Ahead> aheadOfMany(List<Long> athleteIds) {
         record Event(long athleteId, SeasonEvent event) {}
         record Other(long athleteId, Away away) {}
         record Weekly(long athleteId, double hours) {}

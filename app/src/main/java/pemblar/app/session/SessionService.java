@@ -12,6 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Once;
 import pemblar.app.frame.Viewer;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.design.Design;
@@ -50,10 +51,13 @@ public class SessionService {
     /** For an athlete whom the caller has already asked for. */
     @Transactional(readOnly = true)
     public List<Slab> between(Athlete athlete, LocalDate from, LocalDate to) {
-        return sessions.between(athlete.id(), from, to).stream()
-                .filter(row -> row.isSeenBy(athlete))
-                .map(Slab::of)
-                .toList();
+        return Once.of(
+                "slabs",
+                List.of(athlete, from, to),
+                () -> sessions.between(athlete.id(), from, to).stream()
+                        .filter(row -> row.isSeenBy(athlete))
+                        .map(Slab::of)
+                        .toList());
     }
 
     @Transactional(readOnly = true)

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Once;
 import pemblar.app.season.Ahead;
 import pemblar.app.season.PlanService;
 import pemblar.core.load.LoadTrend;
@@ -45,7 +46,7 @@ public class TrendService {
     }
 
     public Trend of(Athlete athlete) {
-        return of(List.of(athlete)).get(0);
+        return Once.of("trend", List.of(athlete), () -> of(List.of(athlete)).get(0));
     }
 
     /** The trends of a whole roster from a few queries, in the roster's order. */

@@ -16,6 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Once;
 import pemblar.app.frame.Viewer;
 import pemblar.core.load.SessionSummary.Part;
 import pemblar.core.sport.Measure;
@@ -77,11 +78,14 @@ public class ThresholdService {
     /** For an athlete whom the caller has already asked for. */
     @Transactional(readOnly = true)
     public DatedValues of(Athlete athlete) {
-        return new DatedValues(
-                values.findByAthleteIdOrderByValidFrom(athlete.id()).stream()
-                        .map(DatedValueRow::toCore)
-                        .toList(),
-                athlete.sex());
+        return Once.of(
+                "values",
+                List.of(athlete),
+                () -> new DatedValues(
+                        values.findByAthleteIdOrderByValidFrom(athlete.id()).stream()
+                                .map(DatedValueRow::toCore)
+                                .toList(),
+                        athlete.sex()));
     }
 
     /** Values and zone sets together. For an athlete whom the caller has already asked for. */

@@ -52,7 +52,8 @@ public final class Outlook {
     public static double[] of(LocalDate first, double[] loads, LocalDate today, Plan plan, Set<LocalDate> planned) {
         double[] all = loads.clone();
         for (Block block : plan.blocks())
-            if (block.targetLoad() > 0 && isEmpty(block, planned)) fill(all, first, block, today, plan);
+            if (block.last().isAfter(today) && block.targetLoad() > 0 && isEmpty(block, planned))
+                fill(all, first, block, today, plan);
         for (Event event : plan.events())
             for (LocalDate day = event.day(); !day.isAfter(event.last()); day = day.plusDays(1)) {
                 int index = index(first, day);
@@ -67,7 +68,9 @@ public final class Outlook {
     }
 
     private static boolean isEmpty(Block block, Set<LocalDate> planned) {
-        return planned.stream().noneMatch(block::contains);
+        for (int i = 0; i < block.days(); i++)
+            if (planned.contains(block.first().plusDays(i))) return false;
+        return true;
     }
 
     /** The target's share of each trainable day lies on those that are still to come. */

@@ -1,0 +1,38 @@
+package pemblar.app.frame;
+
+import java.util.List;
+import java.util.function.Supplier;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
+
+/**
+ * What several parts of one page ask is looked up once for it. Only a page that is read (GET) keeps anything, and no
+ * longer than it takes: whatever writes, and every job, always looks anew. What is kept must not be changed.
+ */
+public final class Once {
+    private static final String PREFIX = Once.class.getName() + ".";
+
+    private Once() {}
+
+    /** @param what is asked, @param of whom or of which, compared by equals */
+    @SuppressWarnings("unchecked")
+    public static <T> T of(String what, List<?> of, Supplier<T> look) {
+        if (!(RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes page)
+                || !"GET".equals(page.getRequest().getMethod())) return look.get();
+        String name = PREFIX + what;
+        Kept kept = (Kept) page.getAttribute(name, RequestAttributes.SCOPE_REQUEST);
+        if (kept == null) {
+            kept = new Kept(new java.util.HashMap<>());
+            page.setAttribute(name, kept, RequestAttributes.SCOPE_REQUEST);
+        }
+        Object known = kept.values().get(of);
+        if (known == null) {
+            known = look.get();
+            kept.values().put(of, known);
+        }
+        return (T) known;
+    }
+
+    private record Kept(java.util.Map<List<?>, Object> values) {}
+}
