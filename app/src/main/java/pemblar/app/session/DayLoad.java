@@ -51,6 +51,22 @@ public record DayLoad(
                 liftedPlannedSeconds);
     }
 
+    /** Both together, of the same day. */
+    DayLoad with(DayLoad other) {
+        return new DayLoad(
+                athleteId,
+                day,
+                plannedLoad + other.plannedLoad,
+                doneLoad + other.doneLoad,
+                openLoad + other.openLoad,
+                plannedSeconds + other.plannedSeconds,
+                doneSeconds + other.doneSeconds,
+                withoutLoad + other.withoutLoad,
+                liftedDone + other.liftedDone,
+                liftedOpen + other.liftedOpen,
+                liftedPlannedSeconds + other.liftedPlannedSeconds);
+    }
+
     /** The load that counts for the trend: done, and from today on also what is still open. */
     public double counting(LocalDate today) {
         return day.isBefore(today) ? doneLoad : doneLoad + openLoad;

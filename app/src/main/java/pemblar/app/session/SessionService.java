@@ -3,7 +3,6 @@ package pemblar.app.session;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,7 +17,6 @@ import pemblar.app.threshold.ThresholdService;
 import pemblar.core.design.Design;
 import pemblar.core.recording.Recording;
 import pemblar.core.sport.Measure;
-import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Workout;
 import pemblar.core.zone.Zones;
@@ -27,6 +25,7 @@ import pemblar.core.zone.Zones;
 @Service
 public class SessionService {
     private final TrainingSessionRepository sessions;
+    private final LoadDays days;
     private final RecordingDataRepository data;
     private final MendedRecordings mended;
     private final AthleteService athletes;
@@ -35,6 +34,7 @@ public class SessionService {
 
     SessionService(
             TrainingSessionRepository sessions,
+            LoadDays days,
             RecordingDataRepository data,
             MendedRecordings mended,
             AthleteService athletes,
@@ -42,6 +42,7 @@ public class SessionService {
             InstantSource clock) {
         this.clock = clock;
         this.sessions = sessions;
+        this.days = days;
         this.data = data;
         this.mended = mended;
         this.athletes = athletes;
@@ -125,11 +126,11 @@ public class SessionService {
     /** Every day that has a session, in order, for some athletes at once. */
     @Transactional(readOnly = true)
     public List<DayLoad> dayLoads(List<Athlete> athletes) {
-        List<Long> withDrafts = new ArrayList<>(List.of(-1L)); // a list in a query must hold something
-        athletes.stream().filter(Athlete::draftsSeen).map(Athlete::id).forEach(withDrafts::add);
+        List<Long> withDrafts =
+                athletes.stream().filter(Athlete::draftsSeen).map(Athlete::id).toList();
         LocalDate yesterday =
                 LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).minusDays(1);
-        return sessions.dayLoads(athletes.stream().map(Athlete::id).toList(), withDrafts, yesterday, Sport.STRENGTH);
+        return days.of(athletes.stream().map(Athlete::id).toList(), withDrafts, yesterday);
     }
 
     /**

@@ -30,23 +30,6 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
             + "is not null or s.doneSeconds is not null) order by s.day desc, r.startedAt desc, s.id desc limit :count")
     List<SessionRow> lastDone(long athleteId, int count);
 
-    /** Drafts count for some athletes alone, and not on days that are over: nobody could have followed them. */
-    @Query("select new pemblar.app.session.DayLoad(s.athleteId, s.day, coalesce(sum(s.plannedLoad), 0), "
-            + "coalesce(sum(coalesce(r.loadPoints, s.doneLoad)), 0), "
-            + "coalesce(sum(case when r.id is null and s.doneSeconds is null then s.plannedLoad else "
-            + "0 end), 0), coalesce(sum(s.plannedSeconds), 0), coalesce(sum(coalesce(r.timerSeconds, "
-            + "s.doneSeconds)), 0), "
-            + "sum(case when r.id is not null and r.loadPoints is null then 1 else 0 end), "
-            + "coalesce(sum(case when s.sport = :lifted then coalesce(r.loadPoints, s.doneLoad) else 0 end), 0), "
-            + "coalesce(sum(case when s.sport = :lifted and r.id is null and s.doneSeconds is null then s.plannedLoad "
-            + "else 0 end), 0), "
-            + "coalesce(sum(case when s.sport = :lifted then s.plannedSeconds else 0 end), 0)) "
-            + "from SessionRow s left join s.recording r with r.athleteId in :athleteIds "
-            + "where s.athleteId in :athleteIds and (s.draft = false or s.athleteId in :withDrafts and "
-            + "s.day >= :draftsFrom) group by "
-            + "s.athleteId, s.day order by s.day")
-    List<DayLoad> dayLoads(List<Long> athleteIds, List<Long> withDrafts, LocalDate draftsFrom, Sport lifted);
-
     @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day = :day and (s.structure is "
             + "not null or s.purpose is not null) and s.recording is null and s.draft = false and (s.sport = :sport or "
             + ":sport = pemblar.core.sport.Sport.OTHER)")

@@ -4,6 +4,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import org.springframework.format.annotation.DateTimeFormat;
@@ -21,6 +22,7 @@ import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.template.TemplateService.How;
+import pemblar.app.workout.WorkoutService;
 
 /** The page of templates. */
 @Controller
@@ -28,9 +30,18 @@ import pemblar.app.template.TemplateService.How;
 class TemplateController {
     private final Pages pages;
     private final TemplateService templates;
+    private final TemplateEditing editing;
+    private final WorkoutService workouts;
     private final AthleteService athletes;
 
-    TemplateController(Pages pages, TemplateService templates, AthleteService athletes) {
+    TemplateController(
+            Pages pages,
+            TemplateService templates,
+            TemplateEditing editing,
+            WorkoutService workouts,
+            AthleteService athletes) {
+        this.editing = editing;
+        this.workouts = workouts;
         this.pages = pages;
         this.templates = templates;
         this.athletes = athletes;
@@ -39,8 +50,9 @@ class TemplateController {
     @GetMapping
     String show(
             @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        pages.open(model, athleteId, viewer, "board", null, null);
+        Pages.Opened page = pages.open(model, athleteId, viewer, "board", null, null);
         model.addAttribute("templates", templates.own(viewer));
+        model.addAttribute("lacking", editing.lacking(viewer, page.athlete(), page.today()));
         model.addAttribute("weekdays", Units.mine().weekdays());
         return "template/templates";
     }
@@ -60,6 +72,36 @@ class TemplateController {
             flash.addFlashAttribute("said", e.getMessage());
         }
         return "redirect:/a/" + athleteId + "/templates";
+    }
+
+    @GetMapping("/{id}")
+    String one(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "board", null, null);
+        model.addAttribute("template", editing.opened(viewer, id, page.athlete(), page.today()));
+        model.addAttribute("library", workouts.library(viewer));
+        return "template/template";
+    }
+
+    @PostMapping("/{id}")
+    String change(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam Map<String, String> typed,
+            @RequestParam(required = false) Set<Integer> out,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        athletes.require(athleteId, viewer);
+        try {
+            flash.addFlashAttribute("said", editing.change(viewer, id, typed, out == null ? Set.of() : out));
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("problem", e.getMessage());
+            flash.addFlashAttribute("typed", typed);
+        }
+        return "redirect:/a/" + athleteId + "/templates/" + id;
     }
 
     @PostMapping("/{id}/put")

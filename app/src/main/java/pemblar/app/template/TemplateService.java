@@ -16,13 +16,7 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.session.ScheduleService.Chosen;
 import pemblar.app.session.ScheduleService.Placed;
-import pemblar.core.design.Design;
 import pemblar.core.schedule.Placement;
-import pemblar.core.strength.StrengthShorthand;
-import pemblar.core.strength.StrengthText;
-import pemblar.core.strength.StrengthWorkout;
-import pemblar.core.workout.Workout;
-import pemblar.formats.json.WorkoutJson;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -43,47 +37,6 @@ public class TemplateService {
         this.schedule = schedule;
         this.athletes = athletes;
         this.clock = clock;
-    }
-
-    /** One session of a template, as it is stored: the workout as JSON, or strength as its shorthand. */
-    record Entry(
-            int offset,
-            Integer startMinute,
-            String title,
-            String workout,
-            String strength,
-            Long workoutId,
-            Integer version) {
-        static Entry of(int offset, Placed placed) {
-            Chosen chosen = placed.chosen();
-            return chosen.design().answer(new Design.Cases<>() {
-                @Override
-                public Entry endurance(Workout workout) {
-                    String json = WorkoutJson.write(workout);
-                    return new Entry(
-                            offset,
-                            placed.startMinute(),
-                            chosen.title(),
-                            json,
-                            null,
-                            chosen.workoutId(),
-                            chosen.version());
-                }
-
-                @Override
-                public Entry strength(StrengthWorkout workout) {
-                    String text = StrengthText.of(workout);
-                    return new Entry(offset, placed.startMinute(), chosen.title(), null, text, null, null);
-                }
-            });
-        }
-
-        Design design() {
-            return strength == null
-                    ? new Design.Endurance(WorkoutJson.read(workout))
-                    : new Design.Strength(
-                            StrengthShorthand.read(strength).workout().orElseThrow());
-        }
     }
 
     /** A template as a list shows it. */
@@ -113,7 +66,7 @@ public class TemplateService {
                 entries.stream().map(Entry::title).distinct().limit(6).toList());
     }
 
-    private static List<Entry> entries(TemplateRow row) {
+    static List<Entry> entries(TemplateRow row) {
         return JSON.readValue(row.entries, new TypeReference<List<Entry>>() {});
     }
 
@@ -151,7 +104,7 @@ public class TemplateService {
         return placed.size();
     }
 
-    private TemplateRow require(Viewer viewer, long templateId) {
+    TemplateRow require(Viewer viewer, long templateId) {
         return templates
                 .findByIdAndAccountId(templateId, viewer.accountId())
                 .orElseThrow(() -> new NotFoundException("template"));

@@ -9,8 +9,10 @@ import java.util.Set;
  * @param seconds, load null when a threshold is missing
  * @param parts its drawing in a box of 240 by 60, one path for each zone
  * @param trains durations of the power profile that its steps train
+ * @param foundBy words for what it is for and for its zones, lower case
  */
-public record Shelf(Shelved kept, Integer seconds, Double load, List<Part> parts, Set<Integer> trains) {
+public record Shelf(
+        Shelved kept, Integer seconds, Double load, List<Part> parts, Set<Integer> trains, Set<String> foundBy) {
     /** All steps of one zone. */
     public record Part(int zone, String path) {}
 }

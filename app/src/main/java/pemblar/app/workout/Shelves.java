@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.stereotype.Component;
+import pemblar.core.schedule.FoundBy;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.TrainedDurations;
 import pemblar.core.workout.Workout;
@@ -34,12 +35,13 @@ class Shelves {
 
     private record Key(Workout workout, Zones zones) {}
 
-    private record Figures(Integer seconds, Double load, List<Shelf.Part> parts, Set<Integer> trains) {}
+    private record Figures(
+            Integer seconds, Double load, List<Shelf.Part> parts, Set<Integer> trains, Set<String> foundBy) {}
 
     Shelf of(Shelved kept, Zones zones) {
         Figures figures =
                 known.computeIfAbsent(new Key(kept.workout(), zones), key -> figures(key.workout(), key.zones()));
-        return new Shelf(kept, figures.seconds(), figures.load(), figures.parts(), figures.trains());
+        return new Shelf(kept, figures.seconds(), figures.load(), figures.parts(), figures.trains(), figures.foundBy());
     }
 
     private static Figures figures(Workout workout, Zones zones) {
@@ -49,9 +51,10 @@ class Shelves {
                     forecast.seconds(),
                     forecast.load().isPresent() ? (Double) forecast.load().getAsDouble() : null,
                     parts(Drawing.of(forecast, zones, workout.sport())),
-                    TrainedDurations.of(forecast));
+                    TrainedDurations.of(forecast),
+                    FoundBy.words(forecast, zones, workout.sport()));
         } catch (IllegalArgumentException e) {
-            return new Figures(null, null, List.of(), Set.of()); // a threshold is missing: the shelf says so
+            return new Figures(null, null, List.of(), Set.of(), Set.of()); // a threshold is missing: the shelf says so
         }
     }
 

@@ -34,7 +34,7 @@ class SheetAndSearchTest {
     private static Shelf shelf(boolean archived) {
         Shelved kept = new Shelved(
                 1, "Five by four", WORKOUT, "Hard days", List.of("hills"), Shelved.Origin.OWN, false, archived, 1);
-        return new Shelf(kept, 3600, 80.0, List.of(), Set.of(300));
+        return new Shelf(kept, 3600, 80.0, List.of(), Set.of(300), Set.of("intervals", "z5", "vo2max"));
     }
 
     private static Search search(
@@ -78,5 +78,34 @@ class SheetAndSearchTest {
         assertTrue(drawing.shapes().get(1).highY() < drawing.shapes().get(1).lowY());
         assertEquals(
                 0, drawing.shapes().get(drawing.shapes().size() - 1).amount(), "an open step has no length to drag");
+    }
+
+    private static boolean finds(String words) {
+        return search(words, null, null, null, null, null, null, null).finds(shelf(false));
+    }
+
+    @Test
+    void aLengthIsFoundExactlyAndAWorkoutByItsZonesAndItsPurpose() {
+        assertTrue(finds("4 min"));
+        assertTrue(finds("4min smooth"));
+        assertFalse(finds("5 min"), "15min is another length");
+        assertFalse(finds("14 min"));
+        assertTrue(finds("vo2"));
+        assertTrue(finds("z5 hills"));
+        assertTrue(finds("Intervals"));
+        assertFalse(finds("z4"));
+        assertFalse(finds("recovery"));
+    }
+
+    @Test
+    void whatAWorkoutIsFoundByComesFromItsTimeInEachZone() {
+        Zones zones = Zones.usual(Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200));
+        Workout workout = Shorthand.read("20min 60%, 5 x (4min 112%, 3min 50%), 1min 80%", Sport.RIDE)
+                .workout()
+                .orElseThrow();
+        Set<String> words = pemblar.core.schedule.FoundBy.words(
+                pemblar.core.workout.Forecast.of(workout, zones), zones, Sport.RIDE);
+        assertTrue(words.containsAll(Set.of("intervals", "vo2max", "z5", "endurance")), words.toString());
+        assertFalse(words.contains("tempo"), "one minute on the way is no tempo: " + words);
     }
 }

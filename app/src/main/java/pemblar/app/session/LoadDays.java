@@ -1,0 +1,66 @@
+package pemblar.app.session;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** The sums of each day, which the database keeps as sessions are written; drafts lie in a row of their own. */
+@Repository
+class LoadDays {
+    private final JdbcClient sql;
+
+    LoadDays(JdbcClient sql) {
+        this.sql = sql;
+    }
+
+    /**
+     * In order of day, each athlete's day once.
+     *
+     * @param withDrafts of whom drafts count, from {@code draftsFrom} on: on days that are over nobody could have
+     *     followed them
+     */
+    List<DayLoad> of(List<Long> athleteIds, List<Long> withDrafts, LocalDate draftsFrom) {
+        if (athleteIds.isEmpty()) return List.of();
+        return whole(sql.sql("select * from load_day where athlete_id in (:athletes)"
+                        + " and (not draft or athlete_id in (:withDrafts) and day >= :from)"
+                        + " order by day, athlete_id, draft")
+                .param("athletes", athleteIds)
+                .param("withDrafts", withDrafts.isEmpty() ? List.of(-1L) : withDrafts)
+                .param("from", draftsFrom)
+                .query((rs, i) -> day(rs))
+                .list());
+    }
+
+    private static DayLoad day(ResultSet rs) throws SQLException {
+        return new DayLoad(
+                rs.getLong("athlete_id"),
+                rs.getObject("day", LocalDate.class),
+                rs.getDouble("planned_load"),
+                rs.getDouble("done_load"),
+                rs.getDouble("open_load"),
+                rs.getLong("planned_seconds"),
+                rs.getLong("done_seconds"),
+                rs.getLong("without_load"),
+                rs.getDouble("lifted_done"),
+                rs.getDouble("lifted_open"),
+                rs.getLong("lifted_planned_seconds"));
+    }
+
+    /** What is shared and what is a draft of one day lie next to each other. */
+    private static List<DayLoad> whole(List<DayLoad> rows) {
+        List<DayLoad> days = new ArrayList<>(rows.size());
+        for (DayLoad row : rows) {
+            DayLoad last = days.isEmpty() ? null : days.get(days.size() - 1);
+            boolean same = last != null
+                    && last.athleteId() == row.athleteId()
+                    && last.day().equals(row.day());
+            if (same) days.set(days.size() - 1, last.with(row));
+            else days.add(row);
+        }
+        return days;
+    }
+}
