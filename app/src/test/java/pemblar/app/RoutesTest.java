@@ -42,6 +42,7 @@ class RoutesTest {
             Map.entry("POST /reset/{token}", "who has the link"),
             Map.entry("GET /roster", "signed in"),
             Map.entry("GET /roster/{athleteId}", "coach"),
+            Map.entry("GET /roster/{athleteId}/groups", "coach"),
             Map.entry("POST /roster/groups", "coach"),
             Map.entry("POST /roster/topics", "coach, their own list"),
             Map.entry("GET /roster/beside", "whom one may see: BesideTest"),

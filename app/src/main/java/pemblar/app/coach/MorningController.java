@@ -115,6 +115,16 @@ class MorningController {
         return "coach/strand :: opened";
     }
 
+    /** In which groups an athlete is, and could be; fetched when it is asked for. */
+    @GetMapping("/roster/{athleteId}/groups")
+    String groups(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        model.addAttribute("athlete", athletes.require(athleteId, viewer));
+        model.addAttribute("groups", morning.groups(viewer));
+        model.addAttribute("in", morning.groupsOf(viewer, athleteId));
+        return "coach/groups :: groups";
+    }
+
     @PostMapping("/roster/{athleteId}/dealt")
     String dealt(
             @PathVariable long athleteId,

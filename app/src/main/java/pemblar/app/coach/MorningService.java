@@ -50,8 +50,8 @@ public class MorningService {
         this.clock = clock;
     }
 
-    /** @param dealt with, until something new happens @param groups ids of the groups the athlete is in */
-    record Line(Athlete athlete, Strand strand, boolean dealt, List<Long> groups) {}
+    /** @param dealt with, until something new happens */
+    record Line(Athlete athlete, Strand strand, boolean dealt) {}
 
     /** A coach's group with how many are in it. */
     public record Group(long id, String name, int count) {}
@@ -82,11 +82,7 @@ public class MorningService {
                     ? compute(athlete)
                     : state == null ? Strand.of(List.of(), List.of()) : state.strand();
             strand = strand.shown(off, unseen(unseen.getOrDefault(athlete.id(), 0)));
-            lines.add(new Line(
-                    athlete,
-                    strand,
-                    fingerprint(strand).equals(dealt.get(athlete.id())),
-                    groups.getOrDefault(athlete.id(), List.of())));
+            lines.add(new Line(athlete, strand, fingerprint(strand).equals(dealt.get(athlete.id()))));
         }
         lines.sort(Comparator.comparing(
                         (Line l) -> l.dealt() || l.strand().reasons().isEmpty())
@@ -228,6 +224,11 @@ public class MorningService {
                                 : count + " recordings of the last 7 days are not looked at yet.",
                         UNSEEN_WEIGHS,
                         null);
+    }
+
+    @Transactional(readOnly = true)
+    public List<Long> groupsOf(Viewer coach, long athleteId) {
+        return members(coach).getOrDefault(athleteId, List.of());
     }
 
     private Map<Long, List<Long>> members(Viewer coach) {

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Units;
@@ -69,6 +70,24 @@ class SeasonController {
             Model model) {
         fill(athleteId, viewer, from, to, model);
         return "planner/season";
+    }
+
+    /** What can be done to a block besides its load and hours; fetched when its menu is opened. */
+    @GetMapping("/menu")
+    String menu(
+            @PathVariable long athleteId,
+            @RequestParam LocalDate first,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        pemblar.app.athlete.Athlete athlete = pages.athlete(athleteId, viewer);
+        model.addAttribute("athlete", athlete);
+        model.addAttribute(
+                "block",
+                plan.held(athlete).blocks().stream()
+                        .filter(b -> b.first().equals(first))
+                        .findFirst()
+                        .orElseThrow(() -> new NotFoundException("block")));
+        return "planner/menu :: menu";
     }
 
     /** The drawing as it would be, for a drag; nothing is saved. */

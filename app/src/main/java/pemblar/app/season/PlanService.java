@@ -88,7 +88,7 @@ public class PlanService implements Undoable {
 
     @Transactional(readOnly = true)
     public List<SeasonSettings.Marked> marked(Athlete athlete) {
-        return store.marked(athlete.id());
+        return store.read(athlete.id()).marked();
     }
 
     /**
