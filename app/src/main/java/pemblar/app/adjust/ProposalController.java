@@ -21,6 +21,7 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.SeasonSettings.Away;
 import pemblar.app.session.TrendService;
+import pemblar.core.sport.Sport;
 
 /** What the plan could answer: what is open, one proposal in detail, days away, and what became of earlier ones. */
 @Controller
@@ -171,6 +172,7 @@ class ProposalController {
             @RequestParam Away.Kind kind,
             @RequestParam(defaultValue = "0") String hours,
             @RequestParam(defaultValue = "") String reason,
+            @RequestParam(required = false) Sport only,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         return said(athleteId, "", flash, () -> {
@@ -180,7 +182,8 @@ class ProposalController {
                     Typed.day("To", last),
                     Typed.number("Hours a week", hours, 0, 100),
                     reason.isBlank() ? kind.name().toLowerCase(java.util.Locale.ROOT) : reason.strip(),
-                    kind);
+                    kind,
+                    only);
             adjusting.away(athleteId, viewer, away);
             return "Away from " + Words.day(from) + " to " + Words.day(away.to())
                     + ". What falls into it is answered below.";

@@ -256,7 +256,12 @@ class Situations {
                 case WORK -> Situation.Reason.WORK;
                 case TRAVEL, OTHER -> Situation.Reason.TRAVEL;
             };
-            all.add(new Situation.Away(a.from(), a.to(), reason, a.weeklyHours()));
+            all.add(new Situation.Away(
+                    a.from(),
+                    a.to(),
+                    reason,
+                    a.weeklyHours(),
+                    a.only() == null ? "" : a.only().key()));
         }
         return all;
     }

@@ -82,8 +82,14 @@ class CalendarEntries {
     private Entry away(Away away) {
         String reason = away.reason().isBlank() ? "" : ": " + away.reason();
         String hours = away.weeklyHours() > 0 ? ", " + shown.plain(away.weeklyHours()) + " h a week" : "";
+        String only = away.weeklyHours() > 0 && away.only() != null
+                ? ", only " + away.only().doing()
+                : "";
         return Entry.days(
-                "away-" + away.from() + "-" + away.to() + "@pemblar", away.from(), away.to(), "Away" + reason + hours);
+                "away-" + away.from() + "-" + away.to() + "@pemblar",
+                away.from(),
+                away.to(),
+                "Away" + reason + hours + only);
     }
 
     /** Days of the blocks that are planned on which nothing stands. */

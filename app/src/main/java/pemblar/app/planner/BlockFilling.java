@@ -63,7 +63,9 @@ final class BlockFilling {
 
     /** Blocks have to come in their order: each keeps its distance from the one before. */
     Filled fill(Block block) {
-        List<DayPlan.Slot> slots = DayPlan.of(days(block), fixed, wish(block), ground.shares());
+        List<DayPlan.Slot> slots = DayPlan.of(days(block), fixed, wish(block), ground.shares()).stream()
+                .map(this::asOnTheWay)
+                .toList();
         List<Fixed> kept = fixed.stream()
                 .filter(f -> !f.race() && block.contains(f.date()))
                 .toList();
@@ -140,6 +142,15 @@ final class BlockFilling {
 
     private List<Day> days(Block block) {
         return block.first().datesUntil(block.last().plusDays(1)).map(this::day).toList();
+    }
+
+    /** On days away with one sport alone it is that one. */
+    private DayPlan.Slot asOnTheWay(DayPlan.Slot slot) {
+        return ground.held().away().stream()
+                .filter(a -> a.only() != null && a.weeklyHours() > 0 && a.contains(slot.date()))
+                .findFirst()
+                .map(a -> slot.in(a.only()))
+                .orElse(slot);
     }
 
     private Day day(LocalDate date) {

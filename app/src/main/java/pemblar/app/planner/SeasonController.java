@@ -269,6 +269,8 @@ class SeasonController {
             @RequestParam("awayTo") String last,
             @RequestParam String hours,
             @RequestParam String reason,
+            @RequestParam(defaultValue = "OTHER") Away.Kind awayKind,
+            @RequestParam(required = false) Sport only,
             @RequestParam(required = false) Integer revision,
             @RequestParam(defaultValue = "false") boolean replan,
             HttpServletRequest request,
@@ -285,7 +287,9 @@ class SeasonController {
                                 Typed.day("From", first),
                                 Typed.day("To", last),
                                 Typed.number("Hours a week", hours, 0, 100),
-                                reason.strip())));
+                                reason.strip(),
+                                awayKind,
+                                only)));
     }
 
     @PostMapping("/away/{index}/remove")
@@ -363,6 +367,7 @@ class SeasonController {
         model.addAttribute("setUp", plan.isSetUp(page.athlete()));
         model.addAttribute("kinds", SeasonEvent.Kind.values());
         model.addAttribute("weekdays", Units.mine().weekdays());
+        model.addAttribute("awayKinds", Away.Kind.values());
     }
 
     private void draw(Pages.Opened page, Held held, LocalDate from, LocalDate to, Model model) {

@@ -86,8 +86,8 @@ public record SeasonSettings(
                 shares);
     }
 
-    /** Days with other hours than usual, and why. */
-    public record Away(LocalDate from, LocalDate to, double weeklyHours, String reason, Kind kind) {
+    /** Days with other hours than usual, and why. @param only the one sport that can be done then; null: any */
+    public record Away(LocalDate from, LocalDate to, double weeklyHours, String reason, Kind kind, Sport only) {
         /** Why; after illness or injury the return is eased. */
         public enum Kind {
             TRAVEL,
@@ -102,7 +102,17 @@ public record SeasonSettings(
         }
 
         public Away(LocalDate from, LocalDate to, double weeklyHours, String reason) {
-            this(from, to, weeklyHours, reason, Kind.OTHER);
+            this(from, to, weeklyHours, reason, Kind.OTHER, null);
+        }
+
+        public boolean contains(LocalDate day) {
+            return !day.isBefore(from) && !day.isAfter(to);
+        }
+
+        /** What is left of training then: nothing, hours, of one sport or of any. */
+        public String left(String hours) {
+            if (weeklyHours <= 0) return "no training";
+            return hours + " h a week" + (only == null ? "" : ", only " + only.doing());
         }
     }
 

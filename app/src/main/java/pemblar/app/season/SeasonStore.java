@@ -132,7 +132,8 @@ class SeasonStore {
                                 day(rs, "to_day"),
                                 rs.getDouble("weekly_hours"),
                                 rs.getString("reason"),
-                                Away.Kind.valueOf(rs.getString("kind"))))
+                                Away.Kind.valueOf(rs.getString("kind")),
+                                rs.getString("only_sport") == null ? null : Sport.valueOf(rs.getString("only_sport"))))
                         .list(),
                 marked(athleteId));
     }
@@ -370,14 +371,15 @@ class SeasonStore {
                 .update();
         for (Away a : away)
             sql.sql("insert into season_exception (athlete_id, from_day, to_day, weekly_hours, "
-                            + "reason, kind) values (?, ?, ?, ?, ?, ?)")
+                            + "reason, kind, only_sport) values (?, ?, ?, ?, ?, ?, ?)")
                     .params(
                             athleteId,
                             a.from(),
                             a.to(),
                             a.weeklyHours(),
                             a.reason(),
-                            a.kind().name())
+                            a.kind().name(),
+                            a.only() == null ? null : a.only().name())
                     .update();
     }
 

@@ -18,8 +18,8 @@ final class Returning {
     private Returning() {}
 
     /**
-     * Sessions on days away that the hours left there cannot hold: pinned ones stay, then the shortest first, as many
-     * as there is time for.
+     * Sessions on days away that the hours left there cannot hold, or that are of another sport than can be done there:
+     * pinned ones stay, then the shortest first, as many as there is time for.
      */
     static List<Session> tooLong(Away away, Plan plan) {
         double left = away.hoursPerWeek() / WEEK * away.days() + 1e-9;
@@ -29,7 +29,7 @@ final class Returning {
                 .sorted(Comparator.comparing((Session p) -> !p.pinned()).thenComparingDouble(Session::hours))
                 .toList();
         for (Session p : inside) {
-            boolean stays = away.hoursPerWeek() > 0 && p.hours() <= left;
+            boolean stays = away.hoursPerWeek() > 0 && away.allows(p) && p.hours() <= left;
             if (stays) left -= p.hours();
             else all.add(p);
         }

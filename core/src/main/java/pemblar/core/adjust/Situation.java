@@ -149,8 +149,16 @@ public record Situation(
         }
     }
 
-    /** Days that can't be trained, or only for so many hours a week. */
-    public record Away(LocalDate first, LocalDate last, Reason reason, double hoursPerWeek) {
+    /** Days that can't be trained, or only for so many hours a week. @param sport the only one then; empty: any */
+    public record Away(LocalDate first, LocalDate last, Reason reason, double hoursPerWeek, String sport) {
+        public Away(LocalDate first, LocalDate last, Reason reason, double hoursPerWeek) {
+            this(first, last, reason, hoursPerWeek, "");
+        }
+
+        boolean allows(Session session) {
+            return sport.isEmpty() || sport.equals(session.sport());
+        }
+
         public boolean contains(LocalDate day) {
             return !day.isBefore(first) && !day.isAfter(last);
         }

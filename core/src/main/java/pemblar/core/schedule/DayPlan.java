@@ -114,7 +114,8 @@ public final class DayPlan {
             this(date, startMinute, purpose, seconds, mostSeconds, null, Kind.PLAIN, false);
         }
 
-        Slot in(Sport other) {
+        /** The same of another sport. */
+        public Slot in(Sport other) {
             return new Slot(date, startMinute, purpose, seconds, mostSeconds, other, kind, sharp);
         }
 

@@ -232,7 +232,8 @@ final class AdjustTopic implements Topic {
                     last,
                     Situation.Reason.valueOf(f.choice("reason", List.of("travel", "illness", "injury", "work"))
                             .toUpperCase(Locale.ROOT)),
-                    f.number("hoursPerWeek", "hours that are left", 0, 168, 0)));
+                    f.number("hoursPerWeek", "hours that are left", 0, 168, 0),
+                    f.word("sport")));
         }
         return all;
     }
