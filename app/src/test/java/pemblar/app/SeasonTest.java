@@ -272,6 +272,28 @@ class SeasonTest {
         change("/demands/" + event, "length", "5min", "amount", "99", "unit", "WATTS_PER_KG", "after", "FRESH");
         assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event))
                 .isEqualTo(1);
+        assertThat(page).contains("not tried all-out").contains("Put its test there");
+        String day = TODAY.plusDays(4).toString();
+        assertThat(change("/demands/" + event + "/test", "index", "0", "day", day))
+                .satisfiesAnyOf(
+                        t -> assertThat(t).contains("is on the board"),
+                        t -> assertThat(t).contains("Set a threshold power first"));
+        change("/demands/" + event, "length", "3min", "amount", "4.4", "unit", "WATTS_PER_KG", "after", "FRESH");
+        assertThat(change("/demands/" + event + "/test", "index", "1", "day", day))
+                .contains("“Test: 3:00 all-out” is on the board");
+        assertThat(sql.queryForObject(
+                        "select count(*) from session where athlete_id = ? and title = 'Test: 3:00 all-out'"
+                                + " and day = ?",
+                        Integer.class,
+                        athlete,
+                        TODAY.plusDays(4)))
+                .isEqualTo(1);
+        assertThat(change("/demands/" + event + "/test", "index", "1", "day", "soon"))
+                .contains("Day: “soon” is not a day");
+        assertThat(change("/demands/" + event + "/test", "index", "9", "day", day))
+                .contains("no longer there");
+        sql.update("delete from session where athlete_id = ? and title like 'Test: %'", athlete);
+        change("/demands/" + event + "/remove", "index", "1");
         change("/demands/" + event + "/remove", "index", "0");
         assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event))
                 .isZero();

@@ -25,6 +25,7 @@ import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonEvent.After;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonEvent.Unit;
+import pemblar.app.session.ScheduleService;
 import pemblar.app.session.SessionService;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.recording.Channel;
@@ -44,6 +45,7 @@ class DemandController {
     private final SeasonChanges changes;
     private final DemandService demands;
     private final SessionService sessions;
+    private final ScheduleService schedule;
     private final Shown shown;
 
     DemandController(
@@ -52,7 +54,9 @@ class DemandController {
             SeasonChanges changes,
             DemandService demands,
             SessionService sessions,
+            ScheduleService schedule,
             Shown shown) {
+        this.schedule = schedule;
         this.pages = pages;
         this.plan = plan;
         this.changes = changes;
@@ -107,7 +111,7 @@ class DemandController {
         String missing = verdict == Verdict.THERE
                 ? "there"
                 : verdict == Verdict.NOT_TRIED
-                        ? "not tried all-out in the last half-year"
+                        ? "not tried all-out in the last half-year" + modelled(answer, sport)
                         : d.unit() == Unit.SPEED
                                 ? seconds(Shown.unit(sport).paceMetres()
                                                 * (1 / answer.check().best() - 1 / d.amount())) + " "
@@ -128,6 +132,39 @@ class DemandController {
                 100 * zero(answer.check().best()) / most,
                 100 * zero(answer.fresh()) / most,
                 d.source());
+    }
+
+    private String modelled(DemandService.Answer answer, Sport sport) {
+        if (Double.isNaN(answer.modelled())) return "";
+        return "; critical power and W′ give "
+                + amount(answer.demand().unit(), sport, answer.modelled())
+                + (answer.demand().after() == After.FRESH ? "" : " fresh");
+    }
+
+    /** Puts the test of what was not tried on a day. */
+    @PostMapping("/{id}/test")
+    String test(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int index,
+            @RequestParam(defaultValue = "") String day,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        Athlete athlete = pages.athlete(athleteId, viewer);
+        SeasonEvent event = plan.event(athlete, id).orElseThrow(() -> new NotFoundException("event"));
+        try {
+            LocalDate on = Typed.day("Day", day);
+            ScheduleService.Chosen test = demands.test(athlete, event, index, pages.today(athlete));
+            schedule.scheduleAll(
+                    athleteId,
+                    viewer,
+                    List.of(new ScheduleService.Placed(on, null, test)),
+                    "Put “" + test.title() + "” on the board.");
+            flash.addFlashAttribute("good", "“" + test.title() + "” is on the board, on " + shown.day(on) + ".");
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("problem", e.getMessage());
+        }
+        return "redirect:/a/" + athleteId + "/season/demands/" + id;
     }
 
     private static double zero(double value) {

@@ -8,21 +8,25 @@ import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Shown;
 import pemblar.app.season.Held;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonEvent.After;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonEvent.Unit;
 import pemblar.app.session.EffortService;
+import pemblar.app.session.ScheduleService.Chosen;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.schedule.DemandCheck;
 import pemblar.core.schedule.DemandCheck.Verdict;
+import pemblar.core.schedule.DemandTest;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
+import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.DatedZones;
 
 /** Holds what an event asks for against the athlete's best efforts of the last months, fresh and after prior work. */
@@ -30,6 +34,9 @@ import pemblar.core.zone.DatedZones;
 public class DemandService {
     private static final int DAYS = 180;
     private static final int MOST_LEANINGS = 2;
+    private static final int LEAST_MODELLED = 120;
+    private static final int MOST_MODELLED = 3600;
+    private static final double STEADY = 0.65;
     private final EffortService efforts;
     private final ThresholdService thresholds;
 
@@ -43,8 +50,14 @@ public class DemandService {
         return athlete.trains(event.sport()) ? event.sport() : athlete.first();
     }
 
-    /** A demand with the answer to it. @param fresh best mean when fresh, in the demand's unit; NaN without any */
-    public record Answer(EventDemand demand, DemandCheck check, double fresh) {}
+    /**
+     * A demand with the answer to it.
+     *
+     * @param fresh best mean when fresh, in the demand's unit; NaN without any
+     * @param modelled what critical power and W' give for it when fresh, in the demand's unit; NaN where they say
+     *     nothing
+     */
+    public record Answer(EventDemand demand, DemandCheck check, double fresh, double modelled) {}
 
     @Transactional(readOnly = true)
     public List<Answer> answers(Athlete athlete, SeasonEvent event, LocalDate today) {
@@ -62,9 +75,55 @@ public class DemandService {
             answers.add(new Answer(
                     demand,
                     DemandCheck.of(demand.seconds(), demand.amount(), best, fresh, demand.after() != After.FRESH),
-                    fresh));
+                    fresh,
+                    demand.unit() == Unit.SPEED ? Double.NaN : modelled(athlete, sport, demand, today)));
         }
         return answers;
+    }
+
+    /** Where the model of two parameters holds: efforts of 2 to 60 min. */
+    private double modelled(Athlete athlete, Sport sport, EventDemand demand, LocalDate today) {
+        Thresholds values = thresholds.zonesOf(athlete).on(today).thresholds();
+        Thresholds own = values.forSport(sport);
+        boolean holds = demand.seconds() >= LEAST_MODELLED && demand.seconds() <= MOST_MODELLED;
+        if (!holds || !own.knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME)) return Double.NaN;
+        double watts = own.require(Quantity.CRITICAL_POWER) + own.require(Quantity.W_PRIME) / demand.seconds();
+        double mass = demand.unit() == Unit.WATTS_PER_KG
+                ? values.get(Quantity.BODY_MASS).orElse(Double.NaN)
+                : 1;
+        return watts / mass;
+    }
+
+    /**
+     * The test of a demand: its effort, after as much work as it asks for, at 65 % of threshold power where work is
+     * asked for.
+     *
+     * @throws IllegalArgumentException with a sentence when it cannot be planned
+     */
+    @Transactional(readOnly = true)
+    public Chosen test(Athlete athlete, SeasonEvent event, int index, LocalDate today) {
+        if (index < 0 || index >= event.demands().size())
+            throw new IllegalArgumentException("This demand is no longer there.");
+        EventDemand demand = event.demands().get(index);
+        Sport sport = sport(athlete, event);
+        int before = switch (demand.after()) {
+            case FRESH -> 0;
+            case TIME -> (int) Math.round(demand.afterAmount());
+            case WORK -> (int) Math.round(demand.afterAmount() / (STEADY * threshold(athlete, sport, today)));
+        };
+        String title = "Test: " + new Shown().clock(demand.seconds()) + " all-out" + (before == 0 ? "" : ", not fresh");
+        return new Chosen(title, DemandTest.of(sport, demand.seconds(), before), null, null);
+    }
+
+    private double threshold(Athlete athlete, Sport sport, LocalDate today) {
+        return thresholds
+                .zonesOf(athlete)
+                .on(today)
+                .thresholds()
+                .forSport(sport)
+                .get(Quantity.THRESHOLD_POWER)
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "Set a threshold power first: it says how long so much work takes."));
     }
 
     private record Bests(BestCurve curve, AfterWork after) {
