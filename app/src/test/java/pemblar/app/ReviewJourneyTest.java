@@ -207,8 +207,8 @@ class ReviewJourneyTest extends Browser {
         }
         assertThat(see("#difference").getText()).startsWith("At equal power");
         seeText("#overlay-holder", "over one another");
-        assertThat(browser.findElements(By.cssSelector(".trace"))).hasSizeGreaterThanOrEqualTo(15);
-        assertThat(browser.findElements(By.cssSelector("#lines tbody tr"))).hasSizeGreaterThanOrEqualTo(15);
+        wait.until(b -> b.findElements(By.cssSelector(".trace")).size() >= 15);
+        wait.until(b -> b.findElements(By.cssSelector("#lines tbody tr")).size() >= 15);
         accessible();
         String before = see("#difference").getText();
         browser.findElements(By.cssSelector("#lines tbody summary")).get(0).click();
