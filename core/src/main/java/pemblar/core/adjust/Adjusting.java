@@ -86,9 +86,8 @@ public final class Adjusting {
     public record More(int blocks, Set<Broken> broken) {}
 
     public static More beyond(Situation s, List<Change> changes) {
-        Candidates candidates = new Candidates(s, List.of());
         List<Change> more = new ArrayList<>(changes);
-        List<Situation.Target> blocks = candidates.loading(s.today());
+        List<Situation.Target> blocks = new Absence(new Room(s, List.of())).loading(s.today());
         Plan after = Plan.after(s, changes);
         for (Situation.Target block : blocks)
             for (Session p : after.sessions())

@@ -1,0 +1,110 @@
+package pemblar.core.adjust;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.Set;
+import pemblar.core.adjust.Situation.Target;
+import pemblar.core.season.Block.Phase;
+
+/** What the days ahead have room for: whether a session may go to a day, and whether changes keep the limits. */
+final class Room {
+    static final int DAYS_TO_MOVE = 3;
+    static final double EASY_SHARE = 0.6;
+    static final int WAIT_DAYS = 2;
+    static final int WEEK = 7;
+    static final int TAPER_DAYS = 14;
+    private static final int FRESH_DAYS = 3;
+    /** Sessions are scaled in whole percents, down. */
+    private static final double PERCENT = 100;
+
+    private final Situation s;
+    private final Plan plan;
+    private final Set<Broken> now;
+    private final boolean strained;
+
+    Room(Situation s, List<Trigger> triggers) {
+        this.s = s;
+        this.plan = Plan.of(s);
+        this.now = new Foresight(s, plan).broken();
+        this.strained = triggers.stream().anyMatch(t -> t.kind() == Trigger.Kind.BODY);
+    }
+
+    Situation situation() {
+        return s;
+    }
+
+    /** The plan as it is. */
+    Plan plan() {
+        return plan;
+    }
+
+    /** The limits that it breaks already. */
+    Set<Broken> now() {
+        return now;
+    }
+
+    boolean keeps(List<Change> changes) {
+        return now.containsAll(new Foresight(s, Plan.after(s, changes)).broken());
+    }
+
+    /**
+     * Not away, no event's day, not just before an A event, nothing key in a taper or recovery, nothing hard while the
+     * body is strained.
+     */
+    boolean isOpenFor(Session session, LocalDate day) {
+        if (s.isEventDay(day) || s.awayOn(day).isPresent() || isFull(session, day) || !hasTime(session, day))
+            return false;
+        if (strained && session.isKey() && day.isBefore(s.today().plusDays(WAIT_DAYS))) return false;
+        boolean fresh = s.nextAim()
+                .filter(e -> !day.isBefore(e.day().minusDays(FRESH_DAYS)) && !day.isAfter(e.last()))
+                .isPresent();
+        boolean easyBlock = s.blocks().stream()
+                .anyMatch(b -> b.contains(day) && (b.phase() == Phase.TAPER || b.phase() == Phase.RECOVERY));
+        boolean returning = s.away().stream()
+                .anyMatch(a -> session.hard() && Returning.isTooEarly(s, a, day)
+                        || Returning.most(s, plan, a, day) < session.load());
+        return !(fresh && session.isKey()) && !(easyBlock && session.isKey()) && !returning;
+    }
+
+    private boolean hasTime(Session session, LocalDate day) {
+        if (s.limits().weekdayHours().isEmpty() || day.equals(session.day())) return true;
+        double taken = plan.sessions().stream()
+                .filter(p -> p.day().equals(day) && !p.id().equals(session.id()))
+                .mapToDouble(Session::hours)
+                .sum();
+        return taken + session.hours() <= s.limits().hoursOf(day) + 1e-9;
+    }
+
+    /** With this session, which comes from elsewhere, the block of that day would be over its target. */
+    private boolean isFull(Session session, LocalDate day) {
+        return s.blocks().stream()
+                .filter(b -> b.load() > 0 && b.contains(day) && !b.contains(session.day()))
+                .anyMatch(b -> Excess.isTooMuch(b, planned(b, session) + session.load()));
+    }
+
+    /** What is done in a block and ahead in it, without a session. */
+    private double planned(Target block, Session without) {
+        return block.done().orElse(0)
+                + plan.sessions().stream()
+                        .filter(p -> block.contains(p.day()) && !p.id().equals(without.id()))
+                        .mapToDouble(Session::load)
+                        .sum();
+    }
+
+    List<Session> open() {
+        return plan.sessions().stream().filter(p -> !p.pinned()).toList();
+    }
+
+    static Change move(String id, LocalDate day) {
+        return new Change.Move(id, day, OptionalInt.empty());
+    }
+
+    static Change easier(Session session) {
+        return new Change.Swap(session.id(), session.load() * EASY_SHARE, session.hours(), false, "easy instead");
+    }
+
+    static double whole(double factor) {
+        return Math.floor(PERCENT * factor + 1e-9) / PERCENT;
+    }
+}
