@@ -3,7 +3,9 @@ package pemblar.app.frame;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.Task;
+import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import javax.sql.DataSource;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -26,9 +28,17 @@ class JobsConfiguration {
                 .build();
     }
 
+    /** Jobs that come again and again have to be started as such: one that is only known never runs. */
     @Bean(destroyMethod = "stop")
     Scheduler jobs(DataSource database, List<Task<?>> tasks) {
-        return Scheduler.create(database, tasks.toArray(new Task<?>[0]))
+        List<RecurringTask<?>> again = new ArrayList<>();
+        List<Task<?>> queued = new ArrayList<>();
+        for (Task<?> task : tasks) {
+            if (task instanceof RecurringTask<?> recurring) again.add(recurring);
+            else queued.add(task);
+        }
+        return Scheduler.create(database, queued.toArray(new Task<?>[0]))
+                .startTasks(again)
                 .threads(2)
                 .pollingInterval(Duration.ofMillis(300))
                 .heartbeatInterval(Duration.ofSeconds(5))
