@@ -3,10 +3,12 @@ package pemblar.app;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import com.github.kagkarlsson.scheduler.Scheduler;
 import java.net.http.HttpResponse;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -15,7 +17,25 @@ import org.junit.jupiter.params.provider.ValueSource;
 class PagesTest {
     private static final int MOST_STATEMENTS = 12;
     private static final int MOST_BYTES = 300_000;
+    private static final int QUIET = 3;
+    private static final int POLL_MILLISECONDS = 350;
     private static Person jonna;
+
+    /** Statements are counted, so nothing else may ask meanwhile: jobs pause. */
+    @BeforeAll
+    static void jobsPause() throws InterruptedException {
+        Scheduler jobs = Running.APPLICATION.getBean(Scheduler.class);
+        jobs.pause();
+        for (int quiet = 0; quiet < QUIET; quiet++) {
+            Thread.sleep(POLL_MILLISECONDS);
+            if (!jobs.getCurrentlyExecuting().isEmpty()) quiet = 0;
+        }
+    }
+
+    @AfterAll
+    static void jobsGoOn() {
+        Running.APPLICATION.getBean(Scheduler.class).resume();
+    }
 
     @BeforeAll
     static void signIn() {
