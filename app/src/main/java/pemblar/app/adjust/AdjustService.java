@@ -135,11 +135,11 @@ public class AdjustService {
             Adjusting.Answer answer,
             Map<String, Slab> slabs,
             Situation situation) {
-        String unmade = p.trigger() != Trigger.Kind.AWAY
+        String unmade = p.trigger() != Trigger.Kind.AWAY || situation.nextAim().isEmpty()
                 ? ""
                 : Words.unmade(
                         Adjusting.beyond(situation, p.changes()),
-                        p.effect().chronic(),
+                        p,
                         answer.leave().chronic());
         return new Shown(
                 number,

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
+import pemblar.app.season.SeasonSettings;
 
 /** What proposals keep to for each of a group, and one set of limits for all or some of them. */
 @Controller
@@ -30,6 +31,7 @@ class GroupLimitsController {
         model.addAttribute("viewer", viewer);
         model.addAttribute("group", members.group());
         model.addAttribute("members", members.members());
+        model.addAttribute("usual", LimitStore.usual(SeasonSettings.USUAL));
         model.addAttribute("decides", Limits.Decides.values());
         model.addAttribute("degrees", Units.mine().temperatureUnit());
         return "adjust/group-limits";

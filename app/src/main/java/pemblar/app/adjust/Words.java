@@ -12,6 +12,7 @@ import pemblar.core.adjust.Adjusting;
 import pemblar.core.adjust.Broken;
 import pemblar.core.adjust.Change;
 import pemblar.core.adjust.Effect;
+import pemblar.core.adjust.Proposal;
 import pemblar.core.adjust.Situation;
 import pemblar.core.season.Event;
 
@@ -62,12 +63,15 @@ final class Words {
      *
      * @param leave chronic load that the plan had come to
      */
-    static String unmade(Adjusting.More more, double then, double leave) {
-        if (Math.round(then) >= Math.round(leave)) return "";
-        if (more.blocks() == 0) return " There is no loading block left before the taper to make it up in.";
-        if (more.broken().isEmpty())
-            return " No more of it is made up: a block holds at most 15 % more than was planned.";
-        return " To make up more would break " + broken(more.broken(), Set.of()) + ", so it is not.";
+    static String unmade(Adjusting.More more, Proposal proposal, double leave) {
+        if (Math.round(proposal.effect().chronic()) >= Math.round(leave)) return "";
+        if (more.blocks() == 0) return " No loading block begins before the taper, so none of it is made up.";
+        if (!more.broken().isEmpty())
+            return " A little more in every block ahead would break " + broken(more.broken(), Set.of()) + ".";
+        boolean madeUp = proposal.changes().stream().anyMatch(c -> c instanceof Change.Retarget);
+        return madeUp
+                ? " No more of it is made up: a block holds at most 15 % more than was planned."
+                : " This one makes none of it up.";
     }
 
     static String signed(double value) {

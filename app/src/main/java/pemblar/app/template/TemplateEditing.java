@@ -29,8 +29,6 @@ import tools.jackson.databind.json.JsonMapper;
 /** Opens a template, says what an athlete lacks for it, and changes it. */
 @Service
 class TemplateEditing {
-    private static final int MOST_DAYS = 400;
-    private static final int MOST_ENTRIES = 300;
     private static final int LONGEST_TITLE = 80;
     private static final JsonMapper JSON = JsonMapper.shared();
     private final TemplateService templates;
@@ -165,8 +163,9 @@ class TemplateEditing {
         if (!typed.getOrDefault("add", "").isBlank()) changed.add(added(typed, viewer));
         if (changed.isEmpty())
             throw new IllegalArgumentException("Sessions: keep one at least, or delete the template.");
-        if (changed.size() > MOST_ENTRIES)
-            throw new IllegalArgumentException("Sessions: at most " + MOST_ENTRIES + " fit into a template.");
+        if (changed.size() > TemplateService.MOST_ENTRIES)
+            throw new IllegalArgumentException(
+                    "Sessions: at most " + TemplateService.MOST_ENTRIES + " fit into a template.");
         row.title = title;
         row.entries = JSON.writeValueAsString(inOrder(changed));
         return "Kept. What was put on boards from it before stays as it is.";
@@ -174,8 +173,9 @@ class TemplateEditing {
 
     private static Entry moved(Entry entry, int index, Map<String, String> typed) {
         String day = typed.get("day." + index);
-        int offset =
-                day == null ? entry.offset() : Typed.whole("Day of “" + entry.title() + "”", day, 1, MOST_DAYS) - 1;
+        int offset = day == null
+                ? entry.offset()
+                : Typed.whole("Day of “" + entry.title() + "”", day, 1, TemplateService.LONGEST_DAYS) - 1;
         String time = typed.get("time." + index);
         return entry.on(offset, time == null ? entry.startMinute() : minute("Time of “" + entry.title() + "”", time));
     }
@@ -191,7 +191,9 @@ class TemplateEditing {
         if (!typed.get("add").matches("-?\\d{1,18}"))
             throw new IllegalArgumentException("Workout: choose one of the library.");
         Shelved kept = workouts.require(Long.parseLong(typed.get("add")), viewer);
-        int offset = Typed.whole("Day of the new session", typed.getOrDefault("addDay", "1"), 1, MOST_DAYS) - 1;
+        int offset = Typed.whole(
+                        "Day of the new session", typed.getOrDefault("addDay", "1"), 1, TemplateService.LONGEST_DAYS)
+                - 1;
         Integer minute = minute("Time of the new session", typed.getOrDefault("addTime", ""));
         return Entry.of(
                 offset,

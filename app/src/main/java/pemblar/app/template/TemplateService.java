@@ -24,8 +24,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class TemplateService {
     private static final JsonMapper JSON = JsonMapper.shared();
-    private static final int LONGEST_DAYS = 400;
-    private static final int MOST_ENTRIES = 300;
+    static final int LONGEST_DAYS = 400;
+    static final int MOST_ENTRIES = 300;
     private final TemplateRepository templates;
     private final ScheduleService schedule;
     private final AthleteService athletes;
