@@ -45,6 +45,7 @@ class RoutesTest {
             Map.entry("GET /roster/{athleteId}/groups", "coach"),
             Map.entry("POST /roster/groups", "coach"),
             Map.entry("POST /roster/topics", "coach, their own list"),
+            Map.entry("GET /roster/further", "coach, their own list"),
             Map.entry("GET /roster/beside", "whom one may see: BesideTest"),
             Map.entry("GET /roster/groups/{id}", "coach"),
             Map.entry("POST /roster/groups/{id}/put", "coach"),

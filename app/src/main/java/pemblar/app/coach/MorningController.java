@@ -1,6 +1,5 @@
 package pemblar.app.coach;
 
-import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Objects;
@@ -18,7 +17,6 @@ import pemblar.app.adjust.AdjustService;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.CoachingService;
-import pemblar.app.coach.MorningService.Line;
 import pemblar.app.frame.Viewer;
 import pemblar.app.note.NoteService;
 import pemblar.app.session.SessionService;
@@ -27,7 +25,6 @@ import pemblar.app.session.TrendService;
 /** Where a person begins: athletes at their own today, coaches at their morning. */
 @Controller
 class MorningController {
-    private static final double LEAST_SCALE = 60;
     private static final int NOTES_SHOWN = 4;
     private final AthleteService athletes;
     private final CoachingService coachings;
@@ -61,44 +58,33 @@ class MorningController {
 
     @GetMapping("/roster")
     String morning(
-            @RequestParam(required = false) Long group,
-            @RequestParam(defaultValue = "") String search,
+            MorningPage.Asked asked,
             @RequestParam(required = false) Long open,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        List<Line> lines = morning.lines(viewer, group, search);
-        double scale = Math.max(
-                LEAST_SCALE,
-                lines.stream()
-                        .flatMap(l -> l.strand().days().stream())
-                        .mapToDouble(d -> Math.max(d.planned(), d.done()))
-                        .sorted()
-                        .skip((long) (0.98 * lines.size() * 22))
-                        .findFirst()
-                        .orElse(LEAST_SCALE));
         model.addAttribute("viewer", viewer);
-        model.addAttribute(
-                "strands",
-                lines.stream().map(l -> MorningView.of(l, scale, today(l))).toList());
-        model.addAttribute(
-                "waiting",
-                lines.stream()
-                        .filter(l -> !l.dealt() && !l.strand().reasons().isEmpty())
-                        .count());
-        model.addAttribute("groups", morning.groups(viewer));
+        model.addAttribute("page", page(viewer, asked));
+        List<MorningService.Group> groups = morning.groups(viewer);
+        model.addAttribute("groups", groups);
+        model.addAttribute("grouped", !groups.isEmpty());
         model.addAttribute("topics", Topic.values());
         model.addAttribute("off", morning.off(viewer));
-        model.addAttribute("group", group);
-        model.addAttribute("search", search);
         model.addAttribute("requests", coachings.open(viewer));
         model.addAttribute("opened", open);
         return "coach/morning";
     }
 
-    private static LocalDate today(Line line) {
-        return line.strand().days().size() > Strands.DAYS_BEHIND
-                ? line.strand().days().get(Strands.DAYS_BEHIND).day()
-                : LocalDate.EPOCH;
+    /** Those who stand further down, fetched when the end of the list comes into view. */
+    @GetMapping("/roster/further")
+    String further(
+            MorningPage.Asked asked, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        model.addAttribute("page", page(viewer, asked));
+        model.addAttribute("grouped", !morning.groups(viewer).isEmpty());
+        return "coach/strands :: strands";
+    }
+
+    private MorningPage page(Viewer viewer, MorningPage.Asked asked) {
+        return MorningPage.of(morning.lines(viewer, asked.group(), asked.search()), asked);
     }
 
     /** What is behind a strand, in place: the last session, notes with a field to answer, proposals. */

@@ -19,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Recent;
 import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.Looks;
@@ -33,9 +34,11 @@ import tools.jackson.databind.json.JsonMapper;
 public class MorningService {
     private static final Logger LOG = LoggerFactory.getLogger(MorningService.class);
     private static final int MOST_ANEW = 60;
+    private static final int MOST_READ = 1000;
     private static final int UNSEEN_DAYS = 7;
     private static final double UNSEEN_WEIGHS = 18;
     private static final JsonMapper JSON = JsonMapper.shared();
+    private final Recent<Written, Strand> read = new Recent<>(MOST_READ, Written::read);
     private final JdbcClient sql;
     private final AthleteService athletes;
     private final Strands strands;
@@ -55,6 +58,16 @@ public class MorningService {
 
     /** A coach's group with how many are in it. */
     public record Group(long id, String name, int count) {}
+
+    /** A strand as it stands in its row. */
+    private record Written(String reasons, String days, double weight) {
+        Strand read() {
+            return new Strand(
+                    JSON.readValue(reasons, new TypeReference<List<Strand.Reason>>() {}),
+                    JSON.readValue(days, new TypeReference<List<Strand.Day>>() {}),
+                    weight);
+        }
+    }
 
     private record Stored(LocalDate day, boolean dirty, Strand strand) {}
 
@@ -157,19 +170,14 @@ public class MorningService {
 
     private Map<Long, Stored> stored(List<Athlete> roster) {
         Map<Long, Stored> all = new HashMap<>();
-        sql.sql("select * from morning_state where athlete_id in (:ids)")
+        sql.sql("select athlete_id, day, dirty, reasons, strand, weight from morning_state where athlete_id in (:ids)")
                 .param("ids", roster.stream().map(Athlete::id).toList())
                 .query(rs -> {
-                    List<Strand.Reason> reasons =
-                            JSON.readValue(rs.getString("reasons"), new TypeReference<List<Strand.Reason>>() {});
-                    List<Strand.Day> days =
-                            JSON.readValue(rs.getString("strand"), new TypeReference<List<Strand.Day>>() {});
+                    Written written =
+                            new Written(rs.getString("reasons"), rs.getString("strand"), rs.getDouble("weight"));
                     all.put(
                             rs.getLong("athlete_id"),
-                            new Stored(
-                                    rs.getObject("day", LocalDate.class),
-                                    rs.getBoolean("dirty"),
-                                    new Strand(reasons, days, rs.getDouble("weight"))));
+                            new Stored(rs.getObject("day", LocalDate.class), rs.getBoolean("dirty"), read.of(written)));
                 });
         return all;
     }

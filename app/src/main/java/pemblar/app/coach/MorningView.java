@@ -10,22 +10,8 @@ import pemblar.app.frame.Svg;
 /**
  * A strand as it is drawn in a box of 660 by 44, one scale for the whole list. What looks alike is one path over all
  * its days, so that a hundred athletes make no page of ten thousand elements.
- *
- * @param cuts where a bar is higher than the scale; its figure is in the words of its day
  */
-record MorningView(
-        Line line,
-        String days,
-        String planned,
-        String drafts,
-        String done,
-        String cuts,
-        String ticks,
-        String flags,
-        String first,
-        String second,
-        int more,
-        double todayX) {
+record MorningView(Line line, String drawing) {
     private static final double WIDTH = 660;
     private static final double BOX = 44;
     private static final double FLOOR = 38;
@@ -33,22 +19,32 @@ record MorningView(
 
     static MorningView of(Line line, double scale, LocalDate today) {
         List<Strand.Day> days = line.strand().days();
-        Drawn drawn = new Drawn(days, WIDTH / Math.max(1, days.size()), scale);
+        return new MorningView(line, new Drawn(days, WIDTH / Math.max(1, days.size()), scale).all(today));
+    }
+
+    public long id() {
+        return line.athlete().id();
+    }
+
+    public String name() {
+        return line.athlete().name();
+    }
+
+    public boolean dealt() {
+        return line.dealt();
+    }
+
+    public String first() {
+        return line.strand().reasons().isEmpty()
+                ? "Nothing stands out."
+                : line.strand().reasons().get(0).text();
+    }
+
+    /** The next reason, and how many there are besides; empty without one. */
+    public String second() {
         List<Strand.Reason> reasons = line.strand().reasons();
-        double at = days.isEmpty() ? 0 : (today.toEpochDay() - days.get(0).day().toEpochDay()) * drawn.width();
-        return new MorningView(
-                line,
-                drawn.touches(),
-                drawn.bars(days.stream().map(Strand.Day::planned).toList()),
-                drawn.bars(days.stream().map(Strand.Day::drafts).toList()),
-                drawn.bars(days.stream().map(Strand.Day::done).toList()),
-                drawn.marks(d -> Math.max(d.planned(), d.done()) > scale, 2, "16l" + one(drawn.width() - 4) + " -4"),
-                drawn.marks(Strand.Day::checkin, drawn.width() / 2, "1v4"),
-                drawn.marks(d -> !d.event().isEmpty(), drawn.width() / 2, "0h9l-2.5 4 2.5 4h-9z"),
-                reasons.isEmpty() ? "" : reasons.get(0).text(),
-                reasons.size() > 1 ? reasons.get(1).text() : "",
-                Math.max(0, reasons.size() - 2),
-                at);
+        if (reasons.size() < 2) return "";
+        return reasons.get(1).text() + (reasons.size() > 2 ? " + " + (reasons.size() - 2) + " more" : "");
     }
 
     private static String one(double value) {
@@ -57,15 +53,40 @@ record MorningView(
 
     /** @param width of a day */
     private record Drawn(List<Strand.Day> days, double width, double scale) {
-        /** A day each to point at. */
-        String touches() {
+        String all(LocalDate today) {
             Svg svg = new Svg();
+            path(svg, "done", bars(days.stream().map(Strand.Day::done).toList()));
+            path(svg, "planned", bars(days.stream().map(Strand.Day::planned).toList()));
+            path(svg, "drafts", bars(days.stream().map(Strand.Day::drafts).toList()));
+            // where a bar is higher than the scale; its figure is in the words of its day
+            path(svg, "cut", marks(d -> Math.max(d.planned(), d.done()) > scale, 2, "16l" + one(width - 4) + " -4"));
+            path(svg, "tick", marks(Strand.Day::checkin, width / 2, "1v4"));
+            path(svg, "flag", marks(d -> !d.event().isEmpty(), width / 2, "0h9l-2.5 4 2.5 4h-9z"));
+            touches(svg);
+            line(svg, "axis", 0, WIDTH, FLOOR, FLOOR);
+            double at =
+                    days.isEmpty() ? 0 : (today.toEpochDay() - days.get(0).day().toEpochDay()) * width;
+            line(svg, "now", at, at, 0, BOX);
+            return svg.toString();
+        }
+
+        private static void path(Svg svg, String kind, String drawn) {
+            if (!drawn.isEmpty())
+                svg.begin("path").with("class", kind).with("d", drawn).end();
+        }
+
+        private static void line(Svg svg, String kind, double x1, double x2, double y1, double y2) {
+            svg.begin("line").with("class", kind).with("x1", x1).with("x2", x2);
+            svg.with("y1", y1).with("y2", y2).end();
+        }
+
+        /** A day each to point at. */
+        private void touches(Svg svg) {
             for (int i = 0; i < days.size(); i++) {
                 svg.begin("rect").with("class", "touch").with("y", 0).with("height", BOX);
                 svg.with("x", i * width + 2).with("width", width - 4).inside();
                 svg.title(days.get(i).label()).close("rect");
             }
-            return svg.toString();
         }
 
         /** Columns of one kind from the floor up. */

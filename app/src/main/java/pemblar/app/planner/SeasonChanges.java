@@ -136,6 +136,11 @@ public class SeasonChanges {
                 });
     }
 
+    private double loadPerHour(Athlete athlete) {
+        LocalDate today = trends.of(athlete).today();
+        return planner.loadPerHour(athlete, BoardFilling.shares(athlete, plan.held(athlete), today), today);
+    }
+
     private List<Block> withHours(Athlete athlete, List<Block> blocks, LocalDate first, double hours) {
         if (!(hours >= 0 && hours <= 28 * 24))
             throw new IllegalArgumentException("Hours: enter 0 or more; a day has 24.");
@@ -145,7 +150,7 @@ public class SeasonChanges {
                 .orElseThrow(() -> new IllegalArgumentException("no block begins on " + first));
         double perHour = old.targetLoad() > 0 && old.targetSeconds() > 0
                 ? old.targetLoad() / (old.targetSeconds() / 3600.0)
-                : SeasonPlanner.loadPerHour(trends.of(athlete));
+                : loadPerHour(athlete);
         return BlockEditing.withLoad(blocks, first, Math.rint(hours * perHour)).stream()
                 .map(b -> !b.first().equals(first)
                         ? b

@@ -11,9 +11,10 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.season.Held;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonSettings;
-import pemblar.app.session.DayLoad;
+import pemblar.app.session.SessionService;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
+import pemblar.core.schedule.SportShares;
 import pemblar.core.season.Ask;
 import pemblar.core.season.Block;
 import pemblar.core.season.Block.Phase;
@@ -33,14 +34,21 @@ public class SeasonPlanner {
     private static final int DAYS_AFTER_LAST_EVENT = 14;
     private static final int DAYS_WITHOUT_EVENT = 112;
     private static final int HISTORY_DAYS = 90;
-    private static final double USUAL_LOAD_PER_HOUR = 55;
+    private final SessionService sessions;
+
+    SeasonPlanner(SessionService sessions) {
+        this.sessions = sessions;
+    }
 
     /** A plan: the blocks as they would be held, the core's answer, and what it was asked. */
     public record Planned(List<Block> blocks, Season season, Ask ask) {}
 
     /** Blocks that have begun stay, and so do those that are pinned; the days after them are planned anew. */
     public Planned plan(Athlete athlete, Held held, Trend trend) {
-        Ask ask = ask(athlete, held, trend);
+        return plan(ask(athlete, held, trend), held);
+    }
+
+    static Planned plan(Ask ask, Held held) {
         Season season = Generator.plan(ask);
         List<Block> blocks = new ArrayList<>(held.blocks().stream()
                 .filter(b -> b.first().isBefore(ask.first()) || b.pinned())
@@ -57,7 +65,13 @@ public class SeasonPlanner {
         return Generator.plan(ask(athlete, held, trend)).outcome();
     }
 
-    static Ask ask(Athlete athlete, Held held, Trend trend) {
+    private Ask ask(Athlete athlete, Held held, Trend trend) {
+        SportShares shares = BoardFilling.shares(athlete, held, trend.today());
+        return ask(athlete, held, trend, loadPerHour(athlete, shares, trend.today()));
+    }
+
+    /** @param perHour points that an hour costs */
+    static Ask ask(Athlete athlete, Held held, Trend trend, double perHour) {
         LocalDate today = trend.today();
         LocalDate first = held.blocks().stream()
                 .filter(b -> b.contains(today))
@@ -81,7 +95,7 @@ public class SeasonPlanner {
                 settings.rhythm(),
                 settings.highestBuild(),
                 settings.hours(held.allAway()),
-                LoadPerHour.around(loadPerHour(trend)),
+                LoadPerHour.around(perHour),
                 start,
                 pinned,
                 shape(held, first, start));
@@ -129,15 +143,9 @@ public class SeasonPlanner {
         return new Ask.Start(eve == null ? before : eve.acute(), week, athlete.trend(), List.of());
     }
 
-    /** Points that an hour has cost of late. */
-    static double loadPerHour(Trend trend) {
-        LocalDate from = trend.today().minusDays(HISTORY_DAYS);
-        List<DayLoad> recent = trend.dayLoads().stream()
-                .filter(d -> d.day().isAfter(from) && d.doneSeconds() > 0 && d.withoutLoad() == 0)
-                .toList();
-        double hours = recent.stream().mapToDouble(DayLoad::doneSeconds).sum() / 3600;
-        double load = recent.stream().mapToDouble(DayLoad::doneLoad).sum();
-        return hours < 5 ? USUAL_LOAD_PER_HOUR : Math.max(20, Math.min(120, load / hours));
+    /** Points that an hour costs of sports that share the time, by what such hours cost of late. */
+    double loadPerHour(Athlete athlete, SportShares shares, LocalDate today) {
+        return LoadPerHour.together(sessions.spent(athlete, today.minusDays(HISTORY_DAYS)), shares.shares());
     }
 
     /** In a sentence: the aim and whether it is met, or what is in the way and the nearest aim that is possible. */

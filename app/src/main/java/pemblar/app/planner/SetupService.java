@@ -19,12 +19,14 @@ import pemblar.app.session.SketchService.Existing;
 import pemblar.app.session.TrendService.Trend;
 import pemblar.app.undo.UndoService;
 import pemblar.core.load.LoadTrend;
+import pemblar.core.schedule.SportShares;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Block;
 import pemblar.core.season.BlockEditing;
 import pemblar.core.season.Generator;
 import pemblar.core.season.Priority;
 import pemblar.core.season.Season;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Endurance;
 
 /** Turns the answers of the guided set-up into a season and its sessions. */
@@ -92,8 +94,9 @@ class SetupService {
     Review review(Athlete asked, Viewer viewer, Trend trend, SetupAnswers answers) {
         Athlete athlete = starting(asked, trend, answers);
         Held held = plan.held(athlete);
-        LocalDate day = answers.day() == null ? suggested(athlete, held, trend, answers) : answers.day();
-        Held wanted = wanted(athlete, held, trend, answers, day);
+        double perHour = loadPerHour(athlete, trend, answers);
+        LocalDate day = answers.day() == null ? suggested(athlete, held, trend, answers, perHour) : answers.day();
+        Held wanted = wanted(held, trend, answers, day, perHour);
         SeasonPlanner.Planned planned = planner.plan(athlete, wanted, trend);
         Held full = changed(wanted.withBlocks(planned.blocks()), answers.loads());
         List<BoardFilling.Filled> filled =
@@ -128,9 +131,17 @@ class SetupService {
                 athlete.sharedUntil());
     }
 
-    private Held wanted(Athlete athlete, Held held, Trend trend, SetupAnswers answers, LocalDate day) {
+    private double loadPerHour(Athlete athlete, Trend trend, SetupAnswers answers) {
+        Sport sport = athlete.trains(answers.sport()) ? answers.sport() : athlete.first();
+        boolean chosen = answers.shares().values().stream().anyMatch(share -> share > 0);
+        SportShares shares = chosen ? new SportShares(answers.shares()) : SportShares.of(sport);
+        return planner.loadPerHour(athlete, shares, trend.today());
+    }
+
+    /** @param perHour points that an hour of what is trained costs */
+    private static Held wanted(Held held, Trend trend, SetupAnswers answers, LocalDate day, double perHour) {
         double hours = answers.weeklyMinutes() / 60.0;
-        double aim = Math.max(10, Math.rint(AIMED_SHARE * hours * SeasonPlanner.loadPerHour(trend) / 7));
+        double aim = Math.max(10, Math.rint(AIMED_SHARE * hours * perHour / 7));
         SeasonSettings old = held.settings();
         SeasonSettings settings = new SeasonSettings(
                 null,
@@ -188,12 +199,13 @@ class SetupService {
     }
 
     /** The first Sunday by which the plan reaches what the hours can carry. */
-    private LocalDate suggested(Athlete athlete, Held held, Trend trend, SetupAnswers answers) {
+    private static LocalDate suggested(Athlete athlete, Held held, Trend trend, SetupAnswers answers, double perHour) {
         LocalDate sunday = trend.today().with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY));
         for (int weeks = FEWEST_WEEKS; weeks < MOST_WEEKS; weeks++) {
             LocalDate day = sunday.plusWeeks(weeks);
             if (held.events().stream().anyMatch(e -> e.day().equals(day))) continue;
-            if (Generator.plan(SeasonPlanner.ask(athlete, wanted(athlete, held, trend, answers, day), trend))
+            Held wanted = wanted(held, trend, answers, day, perHour);
+            if (Generator.plan(SeasonPlanner.ask(athlete, wanted, trend, perHour))
                     .outcome()
                     .met()) return day;
         }

@@ -16,7 +16,9 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.design.Design;
 import pemblar.core.recording.Recording;
+import pemblar.core.season.LoadPerHour;
 import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Workout;
 import pemblar.core.zone.Zones;
@@ -121,6 +123,12 @@ public class SessionService {
                         Described.of(s),
                         s.recording == null ? s.doneEffort : s.recording.perceivedEffort))
                 .toList();
+    }
+
+    /** Hours and load of each sport from a day on, of what is done and has a load. */
+    @Transactional(readOnly = true)
+    public Map<Sport, LoadPerHour.Spent> spent(Athlete athlete, LocalDate from) {
+        return Once.of("spent", List.of(athlete.id(), from), () -> days.spent(athlete.id(), from));
     }
 
     /** Every day that has a session, in order, for some athletes at once. */

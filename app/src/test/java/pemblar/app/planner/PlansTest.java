@@ -45,6 +45,7 @@ import pemblar.core.zone.Zones;
  * keeps true; {@code -Dplans.write=true} writes it anew.
  */
 class PlansTest {
+    private static final double PER_HOUR = 52;
     private static final LocalDate TODAY = LocalDate.of(2027, 3, 1);
     private static final LocalDate AIM = TODAY.plusDays(97);
     private static final Shown SHOWN = new Shown();
@@ -104,8 +105,8 @@ class PlansTest {
         Athlete athlete = new Athlete(
                 1, "Nobody", setup.sports(), Sex.NOT_GIVEN, java.time.ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
         Held asked = held(setup);
-        Held held =
-                asked.withBlocks(new SeasonPlanner().plan(athlete, asked, trend).blocks());
+        Held held = asked.withBlocks(SeasonPlanner.plan(SeasonPlanner.ask(athlete, asked, trend, PER_HOUR), asked)
+                .blocks());
         SportShares shares = BoardFilling.shares(athlete, held, TODAY);
         FillingLibrary library = FillingLibrary.of(ShippedShelf.all(), shares.sports(), ZONES);
         BlockFilling filling =
@@ -131,7 +132,7 @@ class PlansTest {
         double[] loads = new double[42];
         for (int i = 0; i < 42; i++) {
             double hours = i % 7 == 0 ? 0 : setup.hours() * 0.66 / 6;
-            loads[i] = hours * 52;
+            loads[i] = hours * PER_HOUR;
             days.add(new DayLoad(1, TODAY.minusDays(42L - i), 0, loads[i], 0, 0, Math.round(hours * 3600), 0));
         }
         return new Trend(TODAY, days, LoadTrend.of(TODAY.minusDays(42), loads, LoadTrend.Settings.DEFAULT));

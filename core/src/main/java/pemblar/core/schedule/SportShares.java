@@ -35,6 +35,11 @@ public final class SportShares {
         return List.copyOf(shares.keySet());
     }
 
+    /** Each sport's part of the time; together they are 1. */
+    public Map<Sport, Double> shares() {
+        return Map.copyOf(shares);
+    }
+
     /** The same sessions with sports; {@code usual} is how long each is likely to become. */
     List<Slot> assign(List<Slot> slots) {
         List<Slot> all = new ArrayList<>();
