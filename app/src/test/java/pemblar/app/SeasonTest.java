@@ -262,6 +262,64 @@ class SeasonTest {
         assertThat(shares.stream().filter(s -> s > 0.95 && s < 1.05).count()).isGreaterThanOrEqualTo(shares.size() - 1);
     }
 
+    /** The expected time of the whole is that of its parts; what cannot be is refused and nothing is lost. */
+    @Test
+    @Order(8)
+    void anEventIsMadeOfParts() {
+        long event = sql.queryForObject("select id from event where athlete_id = ?", Long.class, athlete);
+        String at = "/demands/" + event + "/parts";
+        assertThat(change(at, "sport", "RIDE", "kilometres", "40", "time", "1h15"))
+                .contains("1:15:00")
+                .contains("40");
+        change(at, "sport", "RUN", "kilometres", "10", "time", "45min", "load", "70");
+        assertThat(sql.queryForList(
+                        "select sport || ' ' || seconds || ' ' || coalesce(load_points, -1) from event_part where"
+                                + " event_id = ? order by place",
+                        String.class,
+                        event))
+                .containsExactly("RIDE 4500 -1", "RUN 2700 70");
+        assertThat(sql.queryForObject("select seconds from event where id = ?", Integer.class, event))
+                .isEqualTo(7200);
+        assertThat(change(at, "sport", "SWIM", "kilometres", "", "time", "")).contains("enter at least its distance");
+        assertThat(change(at, "sport", "SWIM", "stage", "3", "time", "1h")).contains("take that part out first");
+        assertThat(change(at, "sport", "SWIM", "time", "soon"))
+                .contains("Expected time")
+                .contains("soon");
+        change(at + "/remove", "place", "1");
+        assertThat(change(at + "/remove", "place", "7")).contains("no longer there");
+        assertThat(runa.post(base + "/season/undo", Map.of()).body()).contains("made of");
+        assertThat(sql.queryForObject("select count(*) from event_part where event_id = ?", Integer.class, event))
+                .isEqualTo(2);
+        change(at + "/remove", "place", "1");
+        change(at + "/remove", "place", "0");
+    }
+
+    /** Hours are asked of an event too; after hours no more than what is kept of it. */
+    @Test
+    @Order(8)
+    void aDemandOfHoursIsTaken() {
+        long event = sql.queryForObject("select id from event where athlete_id = ?", Long.class, athlete);
+        String four = change(
+                "/demands/" + event, "length", "4h", "amount", "2.5", "unit", "WATTS_PER_KG:RIDE", "after", "FRESH");
+        assertThat(four).contains("4:00:00").contains("2.50 W/kg");
+        assertThat(change(
+                        "/demands/" + event,
+                        "length",
+                        "4h",
+                        "amount",
+                        "2",
+                        "unit",
+                        "WATTS_PER_KG",
+                        "after",
+                        "TIME:3600"))
+                .contains("Duration");
+        assertThat(change("/demands/" + event, "length", "4h", "amount", "2", "unit", "MILES", "after", "FRESH"))
+                .contains("What it demands");
+        change("/demands/" + event + "/remove", "index", "0");
+        assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event))
+                .isZero();
+    }
+
     @Test
     @Order(9)
     void demandsAreTypedRefusedAndRemoved() {

@@ -9,6 +9,7 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -59,49 +60,72 @@ public final class PageLoad {
         String address = arguments.length > 0 ? arguments[0] : "http://127.0.0.1:8710";
         if (!URI.create(address).getHost().equals("127.0.0.1"))
             throw new IllegalArgumentException("only 127.0.0.1 is asked, was " + address);
-        PageLoad load = new PageLoad(address);
-        if (arguments.length > 1 && arguments[1].equals("table")) load.table();
-        else load.run();
+        if (arguments.length > 1 && arguments[1].equals("table")) table(address);
+        else new PageLoad(address).run();
     }
 
-    /** Every main page of an athlete and the coach's against the sign-up page, in one run. */
-    private void table() throws IOException, InterruptedException {
-        double[] door = times("/sign-up");
-        System.out.printf(Locale.ROOT, "%-40s %8s %8s %6s%n", "page", "median", "95 %", "ratio");
-        row("/sign-up", door, door);
-        signIn("oda");
-        row("/roster", times("/roster"), door);
-        signIn("jonna");
+    /**
+     * Every main page of an athlete and the coach's against the sign-up page, in two ways: each by itself after its own
+     * warming up, as the first who ask meet it, and then all in turn, when everything is warm and whatever else the
+     * machine does meets all of them alike.
+     */
+    private static void table(String address) throws IOException, InterruptedException {
+        PageLoad nobody = new PageLoad(address);
+        PageLoad coach = new PageLoad(address);
+        PageLoad athlete = new PageLoad(address);
+        coach.signIn("oda");
+        athlete.signIn("jonna");
+        List<Page> pages = new ArrayList<>();
+        pages.add(new Page(nobody, "/sign-up"));
+        pages.add(new Page(coach, "/roster"));
         LocalDate now = LocalDate.now(ZoneOffset.UTC);
-        for (String page : PAGES) {
-            String path = "/a/1/" + page.formatted(now.minusDays(30), now.plusDays(66));
-            row(path, times(path), door);
+        for (String page : PAGES)
+            pages.add(new Page(athlete, "/a/1/" + page.formatted(now.minusDays(30), now.plusDays(66))));
+        for (String page : MORE) pages.add(new Page(athlete, "/a/1/" + page));
+        for (Page page : pages) {
+            for (int i = 0; i < WARM; i++) page.asked();
+            for (int i = 0; i < MEASURED; i++) page.alone()[i] = page.asked();
         }
-        for (String path : MORE) row("/a/1/" + path, times("/a/1/" + path), door);
-    }
-
-    private static void row(String path, double[] times, double[] door) {
-        double ninetyFive = times[times.length * 95 / 100];
+        for (int i = 0; i < MEASURED; i++) for (Page page : pages) page.inTurn()[i] = page.asked();
         System.out.printf(
                 Locale.ROOT,
-                "%-40s %5.1f ms %5.1f ms %5.1f%n",
-                path,
-                times[times.length / 2],
-                ninetyFive,
-                ninetyFive / door[door.length * 95 / 100]);
+                "%-40s %8s %8s %6s   %8s %8s %6s%n",
+                "page",
+                "alone",
+                "95 %",
+                "ratio",
+                "in turn",
+                "95 %",
+                "ratio");
+        double alone = at(95, pages.get(0).alone());
+        double inTurn = at(95, pages.get(0).inTurn());
+        for (Page page : pages)
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-40s %5.1f ms %5.1f ms %6.1f   %5.1f ms %5.1f ms %6.1f%n",
+                    page.path(),
+                    at(50, page.alone()),
+                    at(95, page.alone()),
+                    at(95, page.alone()) / alone,
+                    at(50, page.inTurn()),
+                    at(95, page.inTurn()),
+                    at(95, page.inTurn()) / inTurn);
     }
 
-    /** Milliseconds of many requests, the shortest first. */
-    private double[] times(String path) throws IOException, InterruptedException {
-        for (int i = 0; i < WARM; i++) get(path);
-        double[] milliseconds = new double[MEASURED];
-        for (int i = 0; i < MEASURED; i++) {
-            long begin = System.nanoTime();
-            get(path);
-            milliseconds[i] = (System.nanoTime() - begin) / 1e6;
+    private static double at(int percent, double[] milliseconds) {
+        return Arrays.stream(milliseconds).sorted().toArray()[milliseconds.length * percent / 100];
+    }
+
+    private record Page(PageLoad by, String path, double[] alone, double[] inTurn) {
+        Page(PageLoad by, String path) {
+            this(by, path, new double[MEASURED], new double[MEASURED]);
         }
-        Arrays.sort(milliseconds);
-        return milliseconds;
+
+        double asked() throws IOException, InterruptedException {
+            long begin = System.nanoTime();
+            by.get(path);
+            return (System.nanoTime() - begin) / 1e6;
+        }
     }
 
     private void run() throws IOException, InterruptedException {

@@ -29,7 +29,6 @@ import pemblar.core.adjust.Situation;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.season.Block;
-import pemblar.core.season.Event;
 import pemblar.core.threshold.Quantity;
 
 /** Puts a situation together from what is stored of an athlete. */
@@ -201,7 +200,7 @@ class Situations {
         return held.events().stream()
                 .filter(e -> !e.last().isBefore(today))
                 .map(e -> new Situation.Coming(
-                        open(e.toCore(usual), taken),
+                        e.toCore(usual).without(taken),
                         news.getOrDefault(e.id(), Optional.empty()),
                         news.containsKey(e.id()) && news.get(e.id()).isEmpty()))
                 .toList();
@@ -224,14 +223,6 @@ class Situations {
                         v.from(),
                         v.value()))
                 .toList();
-    }
-
-    private static Event open(Event event, Set<LocalDate> taken) {
-        long open = event.day()
-                .datesUntil(event.last().plusDays(1))
-                .filter(day -> !taken.contains(day))
-                .count();
-        return new Event(event.day(), event.days(), event.priority(), event.load() * open / event.days());
     }
 
     private static Situation.Checkin checkin(Checkin c) {

@@ -39,7 +39,8 @@ public class Access implements ChangeGuard {
 
     /** Empty for who is no coach of this athlete. */
     private Optional<Boolean> plans(long athleteId, Viewer viewer) {
-        return sql.sql("select plans from coaching where athlete_id = ? and coach_account_id = ? and "
+        return sql.sql("select plans from coaching where athlete_id = (select coalesce(kept_by, id) from athlete where "
+                        + "id = ?) and coach_account_id = ? and "
                         + "accepted_at is not null and ended_at is null")
                 .params(athleteId, viewer.accountId())
                 .query(Boolean.class)

@@ -17,6 +17,8 @@ import pemblar.core.threshold.Sex;
  * @param sports what is trained, the first one first; never empty
  * @param draftsSeen whether the person who asks sees what a coach has not shared yet: another who may plan
  * @param sharedUntil what a coach plans up to this day is shared at once; null when there is no such day
+ * @param keptBy the athlete for whom recordings of this other one are kept; null for somebody who has pages of their
+ *     own
  */
 public record Athlete(
         long id,
@@ -26,11 +28,12 @@ public record Athlete(
         LivedZones zones,
         LoadTrend.Settings trend,
         boolean draftsSeen,
-        LocalDate sharedUntil)
+        LocalDate sharedUntil,
+        Long keptBy)
         implements OfAthlete {
     /** As the athlete sees the plan. */
     public Athlete(long id, String name, List<Sport> sports, Sex sex, ZoneId zone, LoadTrend.Settings trend) {
-        this(id, name, sports, sex, LivedZones.in(zone), trend, false, null);
+        this(id, name, sports, sex, LivedZones.in(zone), trend, false, null, null);
     }
 
     public Athlete {
@@ -40,7 +43,12 @@ public record Athlete(
 
     /** The same for somebody who sees drafts, or does not. */
     public Athlete seeingDrafts(boolean seen) {
-        return new Athlete(id, name, sports, sex, zones, trend, seen, sharedUntil);
+        return new Athlete(id, name, sports, sex, zones, trend, seen, sharedUntil, keptBy);
+    }
+
+    /** The same with another load trend. */
+    public Athlete trending(LoadTrend.Settings other) {
+        return new Athlete(id, name, sports, sex, zones, other, draftsSeen, sharedUntil, keptBy);
     }
 
     /** What the athlete trains first: the sport that stands where nobody chose one. */

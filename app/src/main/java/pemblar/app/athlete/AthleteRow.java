@@ -37,6 +37,8 @@ class AthleteRow {
     double chronicDays = LoadTrend.Settings.DEFAULT.chronicDays();
     Double startChronic;
     LocalDate sharedUntil;
+    /** The athlete for whom recordings of this other one are kept. */
+    Long keptBy;
 
     protected AthleteRow() {}
 
@@ -67,6 +69,7 @@ class AthleteRow {
                 LivedZones.read(timeZone, zonesSince),
                 new LoadTrend.Settings(acuteDays, chronicDays, start, start),
                 draftsSeen,
-                sharedUntil);
+                sharedUntil,
+                keptBy);
     }
 }

@@ -78,6 +78,37 @@ public class AthleteService {
                 .toAthlete(true);
     }
 
+    /** Others whose recordings are kept for an athlete, by name. */
+    @Transactional(readOnly = true)
+    public List<Athlete> keptFor(Athlete athlete) {
+        return athletes.findKeptBy(athlete.id()).stream()
+                .map(row -> row.toAthlete(false))
+                .toList();
+    }
+
+    /** Somebody else whose recordings are kept for an athlete; not for one who is kept themselves. */
+    @Transactional
+    public Athlete keep(Athlete athlete, String name, Sport sport) {
+        if (athlete.keptBy() != null) throw new NotFoundException("athlete");
+        AthleteRow row = new AthleteRow(null, name, List.of(sport), Sex.NOT_GIVEN, athlete.zoneOn(LocalDate.MAX));
+        row.keptBy = athlete.id();
+        return athletes.save(row).toAthlete(false);
+    }
+
+    /** With all that is theirs. @throws NotFoundException when this is nobody who is kept for the athlete */
+    @Transactional
+    public void dropKept(Athlete athlete, long keptId) {
+        athletes.delete(athletes.findById(keptId)
+                .filter(row -> row.keptBy != null && row.keptBy == athlete.id())
+                .orElseThrow(() -> new NotFoundException("athlete")));
+    }
+
+    /** The others who were kept for one are kept for another. */
+    @Transactional
+    public void moveKept(Athlete from, Athlete to) {
+        athletes.findKeptBy(from.id()).forEach(row -> row.keptBy = to.id());
+    }
+
     /** The awaited one has come, and has no record of their own. */
     @Transactional
     public void claim(long athleteId, Viewer person) {

@@ -18,8 +18,8 @@ public final class Once {
     /** @param what is asked, @param of whom or of which, compared by equals */
     @SuppressWarnings("unchecked")
     public static <T> T of(String what, List<?> of, Supplier<T> look) {
-        if (!(RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes page)
-                || !"GET".equals(page.getRequest().getMethod())) return look.get();
+        if (!isReading() || !(RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes page))
+            return look.get();
         String name = PREFIX + what;
         Kept kept = (Kept) page.getAttribute(name, RequestAttributes.SCOPE_REQUEST);
         if (kept == null) {
@@ -32,6 +32,12 @@ public final class Once {
             kept.values().put(of, known);
         }
         return (T) known;
+    }
+
+    /** A page is read: nothing that is not committed can be seen, and nothing is changed. */
+    public static boolean isReading() {
+        return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes page
+                && "GET".equals(page.getRequest().getMethod());
     }
 
     private record Kept(java.util.Map<List<?>, Object> values) {}

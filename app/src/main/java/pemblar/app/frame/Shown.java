@@ -31,8 +31,8 @@ public class Shown {
         if (seconds == null || Double.isNaN(seconds.doubleValue())) return NONE;
         long s = Math.round(seconds.doubleValue());
         return s >= 3600
-                ? String.format(Locale.ROOT, "%d:%02d:%02d", s / 3600, s / 60 % 60, s % 60)
-                : String.format(Locale.ROOT, "%d:%02d", s / 60, s % 60);
+                ? s / 3600 + ":" + Figures.two(s / 60 % 60) + ":" + Figures.two(s % 60)
+                : s / 60 + ":" + Figures.two(s % 60);
     }
 
     public String whole(Number value) {
@@ -231,6 +231,6 @@ public class Shown {
     }
 
     public String timeOfDay(Integer minute) {
-        return minute == null ? "" : String.format(Locale.ROOT, "%02d:%02d", minute / 60, minute % 60);
+        return minute == null ? "" : Figures.two(minute / 60) + ":" + Figures.two(minute % 60);
     }
 }

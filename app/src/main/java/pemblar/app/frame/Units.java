@@ -5,7 +5,6 @@ import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import pemblar.core.sport.SpeedUnit;
 import pemblar.core.sport.Sport;
 
@@ -125,7 +124,7 @@ public record Units(
 
     /** A figure with so many digits behind the person's decimal sign. */
     public String decimal(double value, int digits) {
-        String text = String.format(Locale.ROOT, "%." + digits + "f", value);
+        String text = Figures.fixed(value, digits);
         return decimal == Decimal.COMMA ? text.replace('.', ',') : text;
     }
 

@@ -176,25 +176,26 @@ final class BlockFilling {
     /** Each day of an event of which a time is known, unless something stands there already. */
     private List<Slotted> races(Block block) {
         List<Slotted> races = new ArrayList<>();
-        for (SeasonEvent event : ground.held().events()) {
-            if (event.seconds() == null) continue;
-            int seconds = Math.max(300, event.seconds() / event.days());
-            Sport sport = event.sport().isNamed()
-                    ? event.sport()
-                    : ground.shares().sports().get(0);
-            for (int i = 0; i < event.days(); i++) {
-                LocalDate day = event.day().plusDays(i);
+        for (SeasonEvent event : ground.held().events())
+            for (RaceDays.Piece piece :
+                    RaceDays.of(event, ground.shares().sports().get(0))) {
+                LocalDate day = piece.day();
                 boolean taken = fixed.stream().anyMatch(f -> f.date().equals(day) && f.load() > 0 && !f.race());
                 if (!block.contains(day) || day.isBefore(ground.from()) || taken) continue;
-                String name = event.days() == 1 ? event.name() : event.name() + ", stage " + (i + 1);
-                races.add(new Slotted(new Sketch(day, MORNING, cut(name), sport, Purpose.RACE, seconds), null, 100));
+                races.add(new Slotted(sketch(piece), null, 100));
             }
-        }
         return races;
     }
 
-    private static String cut(String name) {
-        return name.length() > 80 ? name.substring(0, 80) : name;
+    private static Sketch sketch(RaceDays.Piece piece) {
+        return new Sketch(
+                piece.day(),
+                piece.startMinute(),
+                piece.title(),
+                piece.sport(),
+                Purpose.RACE,
+                piece.seconds(),
+                piece.load());
     }
 
     private Slotted slotted(Choice choice) {

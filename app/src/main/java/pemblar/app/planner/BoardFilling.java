@@ -3,12 +3,15 @@ package pemblar.app.planner;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.season.EventPart;
 import pemblar.app.season.Held;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.SessionService;
@@ -20,7 +23,6 @@ import pemblar.app.session.Slab;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.workout.WorkoutService;
 import pemblar.core.schedule.DayPlan.Fixed;
-import pemblar.core.schedule.Purpose;
 import pemblar.core.schedule.SportShares;
 import pemblar.core.season.Block;
 import pemblar.core.sport.Sport;
@@ -33,6 +35,7 @@ import pemblar.core.sport.Sport;
 public class BoardFilling {
     private static final int NOON = 720;
     private static final int DAYS_AROUND = 3;
+    private static final int LEAST_SHARE = 16;
     private final SessionService sessions;
     private final SketchService sketches;
     private final WorkoutService workouts;
@@ -156,22 +159,38 @@ public class BoardFilling {
         return a.isAfter(b) ? a : b;
     }
 
-    /** As they were chosen; else all is of the event's sport, or of the first. */
+    /** As they were chosen; else all is of the sports of the next event, or of the first. */
     static SportShares shares(Athlete athlete, Held held, LocalDate day) {
         Map<Sport, Integer> chosen = held.settings().shares();
         return chosen.values().stream().anyMatch(share -> share > 0)
                 ? new SportShares(chosen)
-                : SportShares.of(sport(athlete, held, day));
+                : next(held, day).map(event -> shares(athlete, event)).orElse(SportShares.of(athlete.first()));
     }
 
-    /** The sport of the next event when the athlete trains it, else the first. */
-    private static Sport sport(Athlete athlete, Held held, LocalDate day) {
+    private static Optional<SeasonEvent> next(Held held, LocalDate day) {
         return held.events().stream()
                 .filter(e -> !e.day().isBefore(day))
-                .min(Comparator.comparing(SeasonEvent::priority).thenComparing(SeasonEvent::day))
-                .map(SeasonEvent::sport)
-                .filter(athlete::trains)
-                .orElse(athlete.first());
+                .min(Comparator.comparing(SeasonEvent::priority).thenComparing(SeasonEvent::day));
+    }
+
+    /** By the time of each sport in it, none less than a sixth; the athlete's first when none of them is trained. */
+    private static SportShares shares(Athlete athlete, SeasonEvent event) {
+        List<Sport> trained = event.sports().stream().filter(athlete::trains).toList();
+        if (trained.isEmpty()) return SportShares.of(athlete.first());
+        Map<Sport, Integer> shares = new EnumMap<>(Sport.class);
+        double all = event.parts().stream().mapToDouble(BoardFilling::seconds).sum();
+        for (Sport sport : trained) {
+            double own = event.parts().stream()
+                    .filter(p -> p.sport() == sport)
+                    .mapToDouble(BoardFilling::seconds)
+                    .sum();
+            shares.put(sport, (int) Math.max(LEAST_SHARE, all > 0 ? Math.round(100 * own / all) : LEAST_SHARE));
+        }
+        return new SportShares(shares);
+    }
+
+    private static double seconds(EventPart part) {
+        return part.seconds() == null ? 0 : part.seconds();
     }
 
     private static double load(Slab slab) {
@@ -211,14 +230,11 @@ public class BoardFilling {
         return existing == Existing.REPLACE || existing == Existing.AROUND && slab.placed();
     }
 
-    /** Each day of an event at its share of the time; without a time as long as nothing else is known. */
+    /** What each day of an event is; nothing of days of which nothing is known, or on which something stands. */
     static List<Fixed> races(SeasonEvent event, List<Fixed> fixed) {
-        if (event.seconds() == null) return List.of();
-        int seconds = event.seconds() / event.days();
-        return event.day()
-                .datesUntil(event.last().plusDays(1))
-                .filter(day -> fixed.stream().noneMatch(f -> f.date().equals(day)))
-                .map(day -> new Fixed(day, BlockFilling.MORNING, seconds, Purpose.RACE.load(seconds), true, true))
+        return RaceDays.of(event, event.sport()).stream()
+                .filter(piece -> fixed.stream().noneMatch(f -> f.date().equals(piece.day())))
+                .map(piece -> new Fixed(piece.day(), piece.startMinute(), piece.seconds(), piece.load(), true, true))
                 .toList();
     }
 }

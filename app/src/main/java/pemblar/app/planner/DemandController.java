@@ -20,6 +20,7 @@ import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.planner.SeasonChanges.Asking;
 import pemblar.app.ribbon.Pages;
+import pemblar.app.season.EventPart;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonEvent.After;
@@ -40,6 +41,11 @@ import pemblar.core.sport.Sport;
 @RequestMapping("/a/{athleteId}/season/demands")
 class DemandController {
     private static final int MOST = 20;
+    private static final int LONGEST_SECONDS = 86_400;
+    private static final int LONGEST_TIRED_SECONDS = 7200;
+    private static final List<Sport> SPORTS_OF_PARTS = java.util.Arrays.stream(Sport.values())
+            .filter(sport -> sport.isNamed() && sport != Sport.STRENGTH)
+            .toList();
     private final Pages pages;
     private final PlanService plan;
     private final SeasonChanges changes;
@@ -89,19 +95,47 @@ class DemandController {
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
         SeasonEvent event = plan.event(page.athlete(), id).orElseThrow(() -> new NotFoundException("event"));
-        Sport sport = DemandService.sport(page.athlete(), event);
         List<Line> lines = new ArrayList<>();
         for (DemandService.Answer answer : demands.answers(page.athlete(), event, page.today()))
-            lines.add(line(lines.size(), answer, sport));
+            lines.add(line(lines.size(), answer, DemandService.sport(page.athlete(), event, answer.demand())));
         model.addAttribute("event", event);
         model.addAttribute("lines", lines);
         model.addAttribute("days", event.day().toEpochDay() - page.today().toEpochDay());
         model.addAttribute("joules", AfterWork.joules());
         model.addAttribute("hours", AfterWork.seconds());
-        model.addAttribute("running", sport.ownMeasure() == Measure.SPEED);
-        model.addAttribute("sport", sport);
+        List<Sport> sports = DemandService.sports(page.athlete(), event);
+        List<Measured> measures = measures(sports);
+        model.addAttribute("measures", measures);
+        model.addAttribute("powered", sports.stream().anyMatch(s -> s.ownMeasure() != Measure.SPEED));
+        model.addAttribute("running", sports.get(0).ownMeasure() == Measure.SPEED);
+        model.addAttribute("partSports", SPORTS_OF_PARTS);
+        model.addAttribute("nextSport", sports.get(0));
+        model.addAttribute("nextStage", nextStage(event));
         model.addAttribute("revision", plan.held(page.athlete()).revision());
         return "planner/demands";
+    }
+
+    /** A unit of a sport that an effort can be typed in. */
+    record Measured(String value, String words) {}
+
+    private static List<Measured> measures(List<Sport> sports) {
+        List<Measured> all = new ArrayList<>();
+        for (Sport sport : sports) {
+            String of = sports.size() > 1 ? ", " + new Shown().word(sport) : "";
+            if (sport.ownMeasure() == Measure.SPEED)
+                all.add(new Measured("SPEED:" + sport, Shown.unit(sport).axisUnit() + of));
+            else {
+                all.add(new Measured("WATTS_PER_KG:" + sport, "W/kg" + of));
+                all.add(new Measured("WATTS:" + sport, "W" + of));
+            }
+        }
+        return all;
+    }
+
+    /** The day after the last that has a part. */
+    private static int nextStage(SeasonEvent event) {
+        int last = event.parts().stream().mapToInt(EventPart::stage).max().orElse(0);
+        return Math.min(event.days(), last + 1);
     }
 
     private Line line(int index, DemandService.Answer answer, Sport sport) {
@@ -176,11 +210,14 @@ class DemandController {
     }
 
     private String state(EventDemand d) {
-        return d.after() == After.FRESH
+        String after = d.after() == After.FRESH
                 ? "fresh"
                 : d.after() == After.WORK
                         ? "after " + Math.round(d.afterAmount() / 1000) + " kJ"
                         : "after " + shown.plain(d.afterAmount() / 3600) + " h";
+        return after
+                + (d.stage() == 0 ? "" : ", stage " + d.stage())
+                + (d.sport() == null ? "" : ", " + shown.word(d.sport()));
     }
 
     private String amount(Unit unit, Sport sport, double value) {
@@ -195,17 +232,23 @@ class DemandController {
             @PathVariable long athleteId,
             @PathVariable long id,
             @RequestParam String length,
-            @RequestParam Unit unit,
+            @RequestParam("unit") String measure,
             @RequestParam String amount,
+            @RequestParam(defaultValue = "0") String stage,
             @RequestParam(defaultValue = "FRESH") String after,
             @RequestParam(required = false) Integer revision,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes answer) {
         String back = "redirect:/a/" + athleteId + "/season/demands/" + id;
         try {
-            int seconds = Typed.seconds("Duration", length, 5, 7200);
+            SeasonEvent event =
+                    plan.event(pages.athlete(athleteId, viewer), id).orElseThrow(() -> new NotFoundException("event"));
+            Unit unit = Unit.valueOf(measure.split(":")[0]);
+            Sport sport = sport(pages.athlete(athleteId, viewer), event, measure);
+            int longest = after.equals("FRESH") ? LONGEST_SECONDS : LONGEST_TIRED_SECONDS;
+            int seconds = Typed.seconds("Duration", length, 5, longest);
             double value = unit == Unit.SPEED
-                    ? speed(sportOf(athleteId, viewer, id), amount)
+                    ? speed(sport, amount)
                     : Typed.number("Effort", amount, unit == Unit.WATTS ? 30 : 0.5, unit == Unit.WATTS ? 3000 : 30);
             String[] state = after.split(":");
             add(
@@ -219,7 +262,9 @@ class DemandController {
                             value,
                             After.valueOf(state[0]),
                             state.length > 1 ? Typed.number("After", state[1], 0, 1e8) : 0,
-                            ""));
+                            "",
+                            Typed.whole("Stage", stage, 0, event.days()),
+                            event.sports().size() > 1 ? sport : null));
         } catch (pemblar.app.season.SeasonChangedMeanwhile | IllegalArgumentException e) {
             answer.addFlashAttribute("problem", e.getMessage());
             answer.addFlashAttribute("typedLength", length);
@@ -228,9 +273,10 @@ class DemandController {
         return back;
     }
 
-    private Sport sportOf(long athleteId, Viewer viewer, long id) {
-        Athlete athlete = pages.athlete(athleteId, viewer);
-        return DemandService.sport(athlete, plan.event(athlete, id).orElseThrow(() -> new NotFoundException("event")));
+    /** @param measure the unit, and after a colon the sport where the form names one */
+    private static Sport sport(Athlete athlete, SeasonEvent event, String measure) {
+        String[] named = measure.split(":");
+        return named.length > 1 ? Sport.valueOf(named[1]) : DemandService.sport(athlete, event);
     }
 
     private static double speed(Sport sport, String pace) {

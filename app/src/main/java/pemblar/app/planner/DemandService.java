@@ -50,6 +50,16 @@ public class DemandService {
         return athlete.trains(event.sport()) ? event.sport() : athlete.first();
     }
 
+    /** What the event is made of and the athlete trains; as for the event when that is nothing. */
+    static List<Sport> sports(Athlete athlete, SeasonEvent event) {
+        List<Sport> trained = event.sports().stream().filter(athlete::trains).toList();
+        return trained.isEmpty() ? List.of(sport(athlete, event)) : trained;
+    }
+
+    static Sport sport(Athlete athlete, SeasonEvent event, EventDemand demand) {
+        return demand.sport() == null ? sport(athlete, event) : demand.sport();
+    }
+
     /**
      * A demand with the answer to it.
      *
@@ -61,11 +71,13 @@ public class DemandService {
 
     @Transactional(readOnly = true)
     public List<Answer> answers(Athlete athlete, SeasonEvent event, LocalDate today) {
-        Sport sport = sport(athlete, event);
-        Map<Unit, Bests> bests = new HashMap<>();
+        record Asked(Sport sport, Unit unit) {}
+        Map<Asked, Bests> bests = new HashMap<>();
         List<Answer> answers = new ArrayList<>();
         for (EventDemand demand : event.demands()) {
-            Bests of = bests.computeIfAbsent(demand.unit(), unit -> bests(athlete, sport, unit, today));
+            Sport sport = sport(athlete, event, demand);
+            Bests of = bests.computeIfAbsent(
+                    new Asked(sport, demand.unit()), asked -> bests(athlete, asked.sport(), asked.unit(), today));
             double fresh = of.fresh(demand.seconds());
             double best = demand.after() == After.FRESH
                     ? fresh
@@ -105,7 +117,7 @@ public class DemandService {
         if (index < 0 || index >= event.demands().size())
             throw new IllegalArgumentException("This demand is no longer there.");
         EventDemand demand = event.demands().get(index);
-        Sport sport = sport(athlete, event);
+        Sport sport = sport(athlete, event, demand);
         int before = switch (demand.after()) {
             case FRESH -> 0;
             case TIME -> (int) Math.round(demand.afterAmount());

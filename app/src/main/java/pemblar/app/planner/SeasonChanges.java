@@ -12,6 +12,7 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.OfAthlete;
 import pemblar.app.frame.Viewer;
 import pemblar.app.season.Ahead;
+import pemblar.app.season.EventPart;
 import pemblar.app.season.Held;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
@@ -211,14 +212,13 @@ public class SeasonChanges {
             List<SeasonEvent> events = new ArrayList<>(held.events().stream()
                     .filter(e -> event.id() == 0 || e.id() != event.id())
                     .toList());
-            List<SeasonEvent.EventDemand> demands = event.id() == 0
-                    ? event.demands()
+            SeasonEvent was = event.id() == 0
+                    ? event
                     : held.events().stream()
                             .filter(e -> e.id() == event.id())
                             .findFirst()
-                            .orElseThrow(() -> new NotFoundException("event"))
-                            .demands();
-            events.add(event.demanding(demands));
+                            .orElseThrow(() -> new NotFoundException("event"));
+            events.add(event.demanding(was.demands()).madeOf(was.parts()));
             return held.withEvents(events);
         });
     }
@@ -248,6 +248,17 @@ public class SeasonChanges {
                 athlete,
                 "Changed what “" + event.name() + "” demands.",
                 held -> held.eachEvent(e -> e.id() == id ? e.demanding(demands) : e));
+    }
+
+    @Transactional
+    public void parts(Asking asking, long id, List<EventPart> parts) {
+        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        SeasonEvent event = plan.event(athlete, id).orElseThrow(() -> new NotFoundException("event"));
+        save(
+                asking,
+                athlete,
+                "Changed what “" + event.name() + "” is made of.",
+                held -> held.eachEvent(e -> e.id() == id ? e.madeOf(parts) : e));
     }
 
     @Transactional

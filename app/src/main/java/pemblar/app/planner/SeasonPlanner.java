@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Recent;
 import pemblar.app.season.Held;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonSettings;
@@ -34,6 +35,8 @@ public class SeasonPlanner {
     private static final int DAYS_AFTER_LAST_EVENT = 14;
     private static final int DAYS_WITHOUT_EVENT = 112;
     private static final int HISTORY_DAYS = 90;
+    private static final int MOST_KEPT = 100;
+    private final Recent<Ask, Season> recent = new Recent<>(MOST_KEPT, Generator::plan);
     private final SessionService sessions;
 
     SeasonPlanner(SessionService sessions) {
@@ -62,7 +65,7 @@ public class SeasonPlanner {
 
     /** How well the aim can be met, without changing anything: the core's answer for the days ahead. */
     public Outcome outcome(Athlete athlete, Held held, Trend trend) {
-        return Generator.plan(ask(athlete, held, trend)).outcome();
+        return recent.of(ask(athlete, held, trend)).outcome();
     }
 
     private Ask ask(Athlete athlete, Held held, Trend trend) {

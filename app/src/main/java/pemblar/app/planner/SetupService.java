@@ -120,15 +120,7 @@ class SetupService {
         if (!trend.days().isEmpty()) return athlete;
         double perDay = answers.presentHours() * LOAD_PER_HOUR_WITHOUT_DATA / 7;
         LoadTrend.Settings settings = athlete.trend();
-        return new Athlete(
-                athlete.id(),
-                athlete.name(),
-                athlete.sports(),
-                athlete.sex(),
-                athlete.zones(),
-                new LoadTrend.Settings(settings.acuteDays(), settings.chronicDays(), perDay, perDay),
-                athlete.draftsSeen(),
-                athlete.sharedUntil());
+        return athlete.trending(new LoadTrend.Settings(settings.acuteDays(), settings.chronicDays(), perDay, perDay));
     }
 
     private double loadPerHour(Athlete athlete, Trend trend, SetupAnswers answers) {

@@ -100,6 +100,7 @@ class SessionsController {
                         page.athlete(),
                         found.sessions().stream().map(f -> f.slab().id()).toList()));
         model.addAttribute("more", found.more());
+        model.addAttribute("onPage", SessionSearch.ON_PAGE);
         model.addAttribute("wanted", wanted);
         model.addAttribute("asked", asked);
         model.addAttribute("words", descriptions.known(page.athlete(), null, page.today()));

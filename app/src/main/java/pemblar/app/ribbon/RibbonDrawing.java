@@ -32,7 +32,8 @@ final class RibbonDrawing {
         this.trend = trend;
         this.first = blocks.get(0).first();
         this.last = blocks.get(blocks.size() - 1).last();
-        trend.dayLoads().forEach(d -> byDay.put(d.day(), d));
+        for (DayLoad d : trend.dayLoads())
+            if (!d.day().isBefore(first) && !d.day().isAfter(last)) byDay.put(d.day(), d);
         double most = 20;
         for (Block block : blocks) most = Math.max(most, Math.max(planned(block), done(block)) / block.days());
         for (LoadTrend.Day day : trend.days())

@@ -84,7 +84,8 @@ class SeasonHandover implements Handover {
                 e.sport(),
                 e.metres(),
                 e.seconds(),
-                e.demands());
+                e.demands(),
+                e.parts());
     }
 
     /** Theirs where the person has nothing of their own. */

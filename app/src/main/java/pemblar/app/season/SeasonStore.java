@@ -66,6 +66,26 @@ class SeasonStore {
         return rs.getObject(column, LocalDate.class);
     }
 
+    private Map<Long, List<EventPart>> parts(List<Long> athleteIds) {
+        record Of(long eventId, EventPart part) {}
+        return sql
+                .sql("select * from event_part where athlete_id in (:ids) order by event_id, place")
+                .param("ids", athleteIds)
+                .query((rs, i) -> new Of(rs.getLong("event_id"), part(rs)))
+                .list()
+                .stream()
+                .collect(Collectors.groupingBy(Of::eventId, Collectors.mapping(Of::part, Collectors.toList())));
+    }
+
+    private static EventPart part(ResultSet rs) throws SQLException {
+        return new EventPart(
+                rs.getInt("stage"),
+                Sport.valueOf(rs.getString("sport")),
+                rs.getObject("metres", Double.class),
+                rs.getObject("seconds", Integer.class),
+                rs.getObject("load_points", Double.class));
+    }
+
     /** Events with their demands when asked for. */
     List<SeasonEvent> events(long athleteId, boolean withDemands) {
         record Of(long eventId, EventDemand demand) {}
@@ -79,10 +99,11 @@ class SeasonStore {
                         .stream()
                         .collect(Collectors.groupingBy(
                                 Of::eventId, Collectors.mapping(Of::demand, Collectors.toList())));
-        return sql.sql("select * from event where athlete_id = ? order by day, id")
+        List<SeasonEvent> events = sql.sql("select * from event where athlete_id = ? order by day, id")
                 .param(athleteId)
                 .query((rs, i) -> event(rs, demands))
                 .list();
+        return withParts(events, List.of(athleteId));
     }
 
     private static SeasonEvent event(ResultSet rs, Map<Long, List<EventDemand>> demands) throws SQLException {
@@ -99,6 +120,17 @@ class SeasonStore {
                 demands.getOrDefault(rs.getLong("id"), List.of()));
     }
 
+    /** Most events are not told apart into stages and sports, most athletes have none that is. */
+    private List<SeasonEvent> withParts(List<SeasonEvent> events, List<Long> athleteIds) {
+        if (events.isEmpty()) return events;
+        Map<Long, List<EventPart>> parts = parts(athleteIds);
+        return parts.isEmpty()
+                ? events
+                : events.stream()
+                        .map(e -> e.madeOf(parts.getOrDefault(e.id(), List.of())))
+                        .toList();
+    }
+
     private static EventDemand demand(ResultSet rs) throws SQLException {
         return new EventDemand(
                 rs.getInt("effort_seconds"),
@@ -106,7 +138,9 @@ class SeasonStore {
                 rs.getDouble("amount"),
                 SeasonEvent.After.valueOf(rs.getString("after_kind")),
                 rs.getDouble("after_amount"),
-                rs.getString("source"));
+                rs.getString("source"),
+                rs.getInt("stage"),
+                rs.getString("sport") == null ? null : Sport.valueOf(rs.getString("sport")));
     }
 
     Held read(long athleteId) {
@@ -150,10 +184,13 @@ class SeasonStore {
         record Other(long athleteId, Away away) {}
         record Weekly(long athleteId, double hours) {}
         Map<Long, List<Block>> blocks = blocks(athleteIds);
+        Map<Long, List<EventPart>> parts = parts(athleteIds);
         Map<Long, List<SeasonEvent>> events = sql
                 .sql("select * from event where athlete_id in (:ids) order by day, id")
                 .param("ids", athleteIds)
-                .query((rs, i) -> new Event(rs.getLong("athlete_id"), event(rs, Map.of())))
+                .query((rs, i) -> new Event(
+                        rs.getLong("athlete_id"),
+                        event(rs, Map.of()).madeOf(parts.getOrDefault(rs.getLong("id"), List.of()))))
                 .list()
                 .stream()
                 .collect(
@@ -349,9 +386,10 @@ class SeasonStore {
                             e.metres(),
                             e.seconds())
                     .update();
+            writeParts(athleteId, id, e.parts());
             for (EventDemand d : e.demands())
-                sql.sql("insert into event_demand (event_id, athlete_id, effort_seconds, unit, "
-                                + "amount, after_kind, after_amount, source) values (?, ?, ?, ?, ?, ?, ?, ?)")
+                sql.sql("insert into event_demand (event_id, athlete_id, effort_seconds, unit, amount, after_kind, "
+                                + "after_amount, source, stage, sport) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
                         .params(
                                 id,
                                 athleteId,
@@ -360,8 +398,28 @@ class SeasonStore {
                                 d.amount(),
                                 d.after().name(),
                                 d.afterAmount(),
-                                d.source())
+                                d.source(),
+                                d.stage(),
+                                d.sport() == null ? null : d.sport().name())
                         .update();
+        }
+    }
+
+    private void writeParts(long athleteId, long eventId, List<EventPart> parts) {
+        for (int place = 0; place < parts.size(); place++) {
+            EventPart part = parts.get(place);
+            sql.sql("insert into event_part (event_id, athlete_id, place, stage, sport, metres, seconds, load_points)"
+                            + " values (?, ?, ?, ?, ?, ?, ?, ?)")
+                    .params(
+                            eventId,
+                            athleteId,
+                            place,
+                            part.stage(),
+                            part.sport().name(),
+                            part.metres(),
+                            part.seconds(),
+                            part.load())
+                    .update();
         }
     }
 

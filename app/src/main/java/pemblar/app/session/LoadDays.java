@@ -9,12 +9,15 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import pemblar.app.frame.Recent;
 import pemblar.core.season.LoadPerHour;
 import pemblar.core.sport.Sport;
 
 /** The sums of each day, which the database keeps as sessions are written; drafts lie in a row of their own. */
 @Repository
 class LoadDays {
+    private static final int MOST_KEPT = 100;
+    private final Recent<Asked, List<DayLoad>> kept = new Recent<>(MOST_KEPT, this::look);
     private final JdbcClient sql;
 
     LoadDays(JdbcClient sql) {
@@ -55,6 +58,30 @@ class LoadDays {
                 });
         return all;
     }
+
+    /**
+     * The same of one athlete, from what was read before when nothing has changed since. The changes are asked for
+     * first: days that change in between are newer than they are kept for, and the next who asks reads them anew.
+     */
+    List<DayLoad> of(long athleteId, boolean withDrafts, LocalDate draftsFrom) {
+        return kept.of(sql.sql("select count(*) as days, coalesce(sum(changed), 0)::bigint as changed from load_day"
+                        + " where athlete_id = ?")
+                .param(athleteId)
+                .query((rs, i) -> new Asked(athleteId, withDrafts, draftsFrom, rs.getLong(1), rs.getLong(2)))
+                .single());
+    }
+
+    private List<DayLoad> look(Asked asked) {
+        List<Long> one = List.of(asked.athleteId());
+        return of(one, asked.withDrafts() ? one : List.of(), asked.draftsFrom());
+    }
+
+    /**
+     * A number is given once: as many days with the same sum of numbers are the same days.
+     *
+     * @param days how many there are; {@code changed} the sum of their numbers
+     */
+    private record Asked(long athleteId, boolean withDrafts, LocalDate draftsFrom, long days, long changed) {}
 
     private static DayLoad day(ResultSet rs) throws SQLException {
         return new DayLoad(

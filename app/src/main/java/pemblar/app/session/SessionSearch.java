@@ -1,13 +1,11 @@
 package pemblar.app.session;
 
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
-import org.springframework.data.domain.PageRequest;
-import org.springframework.data.domain.Slice;
-import org.springframework.data.domain.Sort;
-import org.springframework.data.jpa.domain.JpaSort;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
@@ -17,25 +15,29 @@ import pemblar.core.sport.Sport;
 /** Finds done sessions by what is stored of them. */
 @Service
 public class SessionSearch {
-    private static final int ON_PAGE = 50;
+    /** Sessions on a page of the list. */
+    public static final int ON_PAGE = 30;
+
     private static final int MOST_PAGES = 2000;
     private final TrainingSessionRepository sessions;
     private final NoteService notes;
+    private final JdbcClient sql;
 
-    SessionSearch(TrainingSessionRepository sessions, NoteService notes) {
+    SessionSearch(TrainingSessionRepository sessions, NoteService notes, JdbcClient sql) {
         this.sessions = sessions;
         this.notes = notes;
+        this.sql = sql;
     }
 
     /** What sessions can be sorted by. */
     public enum By {
         DAY("s.day"),
         TITLE("lower(s.title)"),
-        TIME("coalesce(r.timerSeconds, s.doneSeconds)"),
-        DISTANCE("r.distanceMetres, s.doneMetres"),
-        EQUIVALENT("r.equivalentWatts"),
-        HEART_RATE("r.meanBpm"),
-        LOAD("r.loadPoints, s.doneLoad"),
+        TIME("coalesce(r.timer_seconds, s.done_seconds)"),
+        DISTANCE("coalesce(r.distance_metres, s.done_metres)"),
+        EQUIVALENT("r.equivalent_watts"),
+        HEART_RATE("r.mean_bpm"),
+        LOAD("coalesce(r.load_points, s.done_load)"),
         INTENSITY("r.intensity");
 
         private final String expression;
@@ -44,11 +46,12 @@ public class SessionSearch {
             this.expression = expression;
         }
 
-        /** What is not known comes last, whichever way. */
+        /** What is not known comes last, whichever way; sessions that are alike, the latest first. */
         String sorted(boolean rising) {
-            return this == DAY || this == TITLE || this == TIME
-                    ? "(" + expression + ")"
-                    : "(coalesce(" + expression + (rising ? ", 1000000000.0))" : ", -1.0))");
+            String way = rising ? " asc" : " desc";
+            return this == DAY
+                    ? "s.day" + way + ", s.id" + way
+                    : expression + way + " nulls last, s.day desc, s.id desc";
         }
     }
 
@@ -100,41 +103,21 @@ public class SessionSearch {
     @Transactional(readOnly = true)
     public Page find(Athlete athlete, Wanted w) {
         List<Long> mentioned = w.text().isBlank()
-                ? List.of(-1L)
-                : withNone(notes.mentioning(athlete.id(), w.text().strip()));
-        Sort sort = JpaSort.unsafe(w.rising() ? Sort.Direction.ASC : Sort.Direction.DESC, w.by().sorted(w.rising()))
-                .and(JpaSort.unsafe(Sort.Direction.DESC, "s.day", "s.id"));
+                ? List.of()
+                : notes.mentioning(athlete.id(), w.text().strip());
         int page = Math.max(0, Math.min(MOST_PAGES, w.page()));
-        Slice<SessionRow> rows = sessions.search(
-                athlete.id(),
-                pattern(w.text()),
-                mentioned,
-                w.sport() == null ? Arrays.asList(Sport.values()) : List.of(w.sport()),
-                w.kind(),
-                w.equipment(),
-                w.surface(),
-                w.weather(),
-                w.tag().isEmpty() ? "%" : "%," + w.tag() + ",%",
-                w.from() == null ? LocalDate.of(1, 1, 1) : w.from(),
-                w.to() == null ? LocalDate.of(9999, 1, 1) : w.to(),
-                w.leastMinutes() == null ? 0 : w.leastMinutes() * 60,
-                w.leastLoad() == null ? -1 : w.leastLoad(),
-                w.with(),
-                PageRequest.of(page, ON_PAGE, sort));
+        List<Long> ids = new SessionQuery(athlete.id(), w, mentioned)
+                .ids(sql, w.by().sorted(w.rising()), ON_PAGE + 1, page * ON_PAGE);
+        List<Long> shown = ids.subList(0, Math.min(ON_PAGE, ids.size()));
+        if (shown.isEmpty()) return new Page(List.of(), false);
+        Map<Long, SessionRow> rows =
+                sessions.all(athlete.id(), shown).stream().collect(Collectors.toMap(row -> row.id, row -> row));
         return new Page(
-                rows.stream().map(r -> new Found(Slab.of(r), Described.of(r))).toList(), rows.hasNext());
-    }
-
-    private static List<Long> withNone(List<Long> ids) {
-        return ids.isEmpty() ? List.of(-1L) : ids;
-    }
-
-    private static String pattern(String text) {
-        return "%"
-                + text.strip()
-                        .toLowerCase(Locale.ROOT)
-                        .replace("\\", "\\\\")
-                        .replace("%", "\\%")
-                        .replace("_", "\\_") + "%";
+                shown.stream()
+                        .map(rows::get)
+                        .filter(Objects::nonNull)
+                        .map(row -> new Found(Slab.of(row), Described.of(row)))
+                        .toList(),
+                ids.size() > ON_PAGE);
     }
 }

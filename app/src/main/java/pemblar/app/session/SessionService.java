@@ -138,6 +138,10 @@ public class SessionService {
                 athletes.stream().filter(Athlete::draftsSeen).map(Athlete::id).toList();
         LocalDate yesterday =
                 LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).minusDays(1);
+        if (athletes.size() == 1 && Once.isReading()) {
+            Athlete one = athletes.get(0);
+            return days.of(one.id(), one.draftsSeen(), one.draftsSeen() ? yesterday : LocalDate.MIN);
+        }
         return days.of(athletes.stream().map(Athlete::id).toList(), withDrafts, yesterday);
     }
 

@@ -37,8 +37,18 @@ public class SketchService {
         this.desk = desk;
     }
 
-    /** A session to be. @param startMinute minutes since midnight, or null */
-    public record Sketch(LocalDate day, Integer startMinute, String title, Sport sport, Purpose purpose, int seconds) {
+    /**
+     * A session to be.
+     *
+     * @param startMinute minutes since midnight, or null
+     * @param load points that it is expected to cost, or null for what its purpose says
+     */
+    public record Sketch(
+            LocalDate day, Integer startMinute, String title, Sport sport, Purpose purpose, int seconds, Double load) {
+        public Sketch(LocalDate day, Integer startMinute, String title, Sport sport, Purpose purpose, int seconds) {
+            this(day, startMinute, title, sport, purpose, seconds, null);
+        }
+
         Sketch checked() {
             if (title.isBlank() || title.length() > LONGEST_TITLE)
                 throw new IllegalArgumentException("Title: enter 1 to 80 characters.");
@@ -48,7 +58,7 @@ public class SketchService {
         }
 
         Sketch on(LocalDate other) {
-            return new Sketch(other, startMinute, title, sport, purpose, seconds);
+            return new Sketch(other, startMinute, title, sport, purpose, seconds, load);
         }
     }
 
@@ -93,7 +103,7 @@ public class SketchService {
         row.startMinute = sketch.startMinute();
         row.purpose = sketch.purpose();
         row.plannedSeconds = sketch.seconds();
-        row.plannedLoad = sketch.purpose().load(sketch.seconds());
+        row.plannedLoad = sketch.load() == null ? (Double) sketch.purpose().load(sketch.seconds()) : sketch.load();
         row.plannedSilhouette = String.format(
                 Locale.ROOT,
                 "%d,%.3f,%.3f",

@@ -4,8 +4,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.data.domain.Pageable;
-import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
@@ -64,35 +62,6 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
 
     @Query("select s.id from SessionRow s where s.recording.id = :recordingId")
     Optional<Long> idOfRecording(long recordingId);
-
-    @Query("select s from SessionRow s left join fetch s.recording r where s.athleteId = :athleteId and (r "
-            + "is not null or s.doneSeconds is not null) and s.day between :from and :to and s.sport "
-            + "in :sports "
-            + "and (lower(s.title) like :text escape '\\' or lower(s.tags) like :text escape '\\' or "
-            + "lower(coalesce(s.doneNote, '')) like :text escape '\\' or s.id in :mentioned) "
-            + "and (:kind = '' or s.kind = :kind) and (:equipment = '' or s.equipment = :equipment) "
-            + "and (:surface = '' or s.surface = :surface) and (:weather = '' or s.weather = :weather) "
-            + "and concat(',', s.tags, ',') like :tag and coalesce(r.timerSeconds, s.doneSeconds) >= "
-            + ":leastSeconds and coalesce(r.loadPoints, s.doneLoad, 0) >= :leastLoad "
-            + "and (:with = '' or :with = 'PLAN' and s.plannedSeconds is not null or :with = "
-            + "'NO_PLAN' and s.plannedSeconds is null or :with = 'RECORDING' and r is not null or "
-            + ":with = 'NO_RECORDING' and r is null)")
-    Slice<SessionRow> search(
-            long athleteId,
-            String text,
-            List<Long> mentioned,
-            List<Sport> sports,
-            String kind,
-            String equipment,
-            String surface,
-            String weather,
-            String tag,
-            LocalDate from,
-            LocalDate to,
-            double leastSeconds,
-            double leastLoad,
-            String with,
-            Pageable page);
 
     @Query("select s.recording.id from SessionRow s where s.athleteId = :athleteId and s.recording is not "
             + "null and (:kind = '' or s.kind = :kind) and (:equipment = '' or s.equipment = :equipment) "

@@ -9,6 +9,8 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Once;
+import pemblar.app.frame.Recent;
+import pemblar.app.frame.Same;
 import pemblar.app.season.Ahead;
 import pemblar.app.season.PlanService;
 import pemblar.core.load.LoadTrend;
@@ -25,6 +27,8 @@ public class TrendService {
     private static final int FARTHEST_YEARS = 3;
 
     private static final int EARLIEST_YEARS = 30;
+    private static final int MOST_KEPT = 100;
+    private final Recent<Asked, Trend> recent = new Recent<>(MOST_KEPT, Asked::compute);
     private final SessionService sessions;
     private final PlanService plan;
     private final InstantSource clock;
@@ -46,7 +50,24 @@ public class TrendService {
     }
 
     public Trend of(Athlete athlete) {
-        return Once.of("trend", List.of(athlete), () -> of(List.of(athlete)).get(0));
+        return Once.of(
+                "trend",
+                List.of(athlete),
+                () -> Once.isReading() ? known(athlete) : of(List.of(athlete)).get(0));
+    }
+
+    private Trend known(Athlete athlete) {
+        List<Athlete> one = List.of(athlete);
+        Ahead ahead = plan.ahead(one).get(athlete.id());
+        LocalDate today = athlete.dayOf(clock.instant());
+        return recent.of(new Asked(athlete.trend(), today, new Same<>(sessions.dayLoads(one)), ahead));
+    }
+
+    /** All that a trend rests on. */
+    private record Asked(LoadTrend.Settings settings, LocalDate today, Same<List<DayLoad>> sums, Ahead ahead) {
+        Trend compute() {
+            return trend(settings, today, sums.value(), ahead);
+        }
     }
 
     /** The trends of a whole roster from a few queries, in the roster's order. */
@@ -73,7 +94,11 @@ public class TrendService {
 
     /** The trend as it would be with another plan. The past rests on what was done alone, up to today. */
     public static Trend trend(Athlete athlete, LocalDate today, List<DayLoad> sums, Ahead ahead) {
-        LoadTrend.Settings settings = start(athlete.trend(), today, sums);
+        return trend(athlete.trend(), today, sums, ahead);
+    }
+
+    private static Trend trend(LoadTrend.Settings own, LocalDate today, List<DayLoad> sums, Ahead ahead) {
+        LoadTrend.Settings settings = start(own, today, sums);
         Outlook.Plan plan = ahead.toCore(settings.startChronic());
         LocalDate aimed = plan.last().orElse(LocalDate.MIN);
         if (sums.isEmpty() && aimed.isBefore(today)) return new Trend(today, sums, List.of());

@@ -29,7 +29,7 @@ class LivedZonesTest {
     @Test
     void anAthletesClockFollows() {
         Athlete athlete = new Athlete(
-                1, "Nell", List.of(Sport.RUN), Sex.NOT_GIVEN, TRAVELLED, LoadTrend.Settings.DEFAULT, false, null);
+                1, "Nell", List.of(Sport.RUN), Sex.NOT_GIVEN, TRAVELLED, LoadTrend.Settings.DEFAULT, false, null, null);
         assertThat(athlete.at(FIRST.minusDays(2), 7 * 60)).isEqualTo(Instant.parse("2026-05-02T06:00:00Z"));
         assertThat(athlete.at(FIRST.plusDays(2), 7 * 60)).isEqualTo(Instant.parse("2026-05-05T22:00:00Z"));
         assertThat(athlete.dayOf(Instant.parse("2026-05-05T22:00:00Z"))).isEqualTo(FIRST.plusDays(2));

@@ -55,10 +55,7 @@ final class Foresight {
         for (Session session : plan.sessions()) add(training, session.day(), session.load());
         for (Situation.Coming coming : plan.events())
             for (int i = 0; i < coming.event().days(); i++)
-                add(
-                        events,
-                        coming.event().day().plusDays(i),
-                        coming.event().load() / coming.event().days());
+                add(events, coming.event().day().plusDays(i), coming.event().loadOn(i));
         for (Target block : plan.blocks()) if (isEmpty(block)) spread(training, block);
     }
 

@@ -103,7 +103,7 @@ final class PlanUnderChange implements Change.Cases<Void> {
         while (index < events.size() && !events.get(index).event().day().equals(move.from())) index++;
         if (index == events.size()) throw new IllegalArgumentException("there is no event on " + move.from());
         Event event = events.get(index).event();
-        Event moved = new Event(move.to(), event.days(), event.priority(), event.load());
+        Event moved = event.on(move.to());
         events.set(index, new Coming(moved, Optional.of(move.from()), false));
         return null;
     }

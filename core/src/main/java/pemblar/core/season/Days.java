@@ -23,7 +23,7 @@ final class Days {
         this.event = new boolean[ask.days()];
         this.away = new boolean[ask.days()];
         this.hours = new double[ask.days()];
-        for (Event e : ask.events()) for (int i = 0; i < e.days(); i++) mark(index(e.day()) + i, e.load() / e.days());
+        for (Event e : ask.events()) for (int i = 0; i < e.days(); i++) mark(index(e.day()) + i, e.loadOn(i));
         for (int i = 0; i < hours.length; i++) {
             LocalDate day = ask.first().plusDays(i);
             away[i] = ask.hours().isAway(day);

@@ -194,10 +194,7 @@ final class Model {
 
     double eventLoadBetween(int index) {
         java.time.LocalDate day = ask.first().minusDays(ask.start().between().size() - (long) index);
-        return ask.events().stream()
-                .filter(e -> !day.isBefore(e.day()) && !day.isAfter(e.last()))
-                .mapToDouble(e -> e.load() / e.days())
-                .sum();
+        return ask.events().stream().mapToDouble(e -> e.loadOn(day)).sum();
     }
 
     /** The rise of chronic load in 7 days by training, one for each planned day. */

@@ -62,7 +62,7 @@ public final class Outlook {
                         && index >= 0
                         && index < all.length
                         && loads[index] == 0;
-                if (open) all[index] += event.load() / event.days();
+                if (open) all[index] += event.loadOn(day);
             }
         return all;
     }
