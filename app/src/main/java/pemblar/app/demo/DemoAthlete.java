@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import pemblar.app.season.EventPart;
 import pemblar.app.season.SeasonEvent.After;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonEvent.Unit;
@@ -70,6 +71,16 @@ record DemoAthlete(
     }
 
     /** The sport of the events: several at once are none of them. */
+    /** The triathlete's event is told part by part. */
+    List<EventPart> parts() {
+        return swims()
+                ? List.of(
+                        new EventPart(1, Sport.SWIM, 1500.0, 30 * 60, null),
+                        new EventPart(1, Sport.RIDE, 40_000.0, 76 * 60, null),
+                        new EventPart(1, Sport.RUN, 10_000.0, 48 * 60, null))
+                : List.of();
+    }
+
     Sport eventSport() {
         return isMixed() ? Sport.OTHER : sports.get(0);
     }

@@ -123,6 +123,7 @@ class DemoLoader implements ApplicationRunner {
     private final DemoMornings mornings;
     private final DemoRoster roster;
     private final DemoSky sky;
+    private final DemoOthers others;
     private final ThresholdService thresholds;
     private final WorkoutService workouts;
     private final ScheduleService schedule;
@@ -151,7 +152,9 @@ class DemoLoader implements ApplicationRunner {
             DemoMornings mornings,
             DemoDrafts drafts,
             DemoSky sky,
+            DemoOthers others,
             DemoRoster roster) {
+        this.others = others;
         this.drafts = drafts;
         this.sky = sky;
         this.roster = roster;
@@ -194,6 +197,11 @@ class DemoLoader implements ApplicationRunner {
                 tests.add(demo, athlete, viewer, today(athlete));
                 words.add(demo, athlete, viewer, coach);
                 mornings.add(demo, athlete, today(athlete));
+                if (demo.name().startsWith("Jonna"))
+                    others.add(
+                            athlete,
+                            viewer,
+                            today(athlete).plusDays(DemoAthlete.NEXT_A).minusYears(1));
                 if (demo.sports().get(0) == Sport.RUN) drafts.add(athlete, coach, DAYS_SHARED);
                 return count;
             }));
@@ -294,7 +302,8 @@ class DemoLoader implements ApplicationRunner {
                         demo.eventSport(),
                         null,
                         3 * 3600,
-                        demo.demands()));
+                        demo.demands(),
+                        demo.parts()));
         List<Block> planned =
                 blocks(demo).stream().map(block -> block.at(today)).toList();
         plan.make(

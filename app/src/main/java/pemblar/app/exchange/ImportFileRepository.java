@@ -14,4 +14,9 @@ interface ImportFileRepository extends Repository<ImportFileRow, Long> {
             + "string), f.message, f.sessionId) "
             + "from ImportFileRow f where f.athleteId = :athleteId order by f.id desc limit :count")
     List<ImportService.Progress> latest(long athleteId, int count);
+
+    @Query("select f from ImportFileRow f where f.athleteId in :athleteIds and f.state in "
+            + "(pemblar.app.exchange.ImportFileRow.State.WAITING, pemblar.app.exchange.ImportFileRow.State.REFUSED) "
+            + "order by f.id desc limit :count")
+    List<ImportFileRow> notTaken(List<Long> athleteIds, int count);
 }

@@ -8,7 +8,9 @@ import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import java.time.Duration;
 import java.time.InstantSource;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -69,6 +71,18 @@ public class ImportService {
     @Transactional(readOnly = true)
     public List<Progress> latest(Athlete athlete, int count) {
         return files.latest(athlete.id(), count);
+    }
+
+    /** Files of several athletes that wait or were refused, the latest first, by athlete. */
+    @Transactional(readOnly = true)
+    public Map<Long, List<Progress>> notTaken(List<Athlete> athletes, int count) {
+        if (athletes.isEmpty()) return Map.of();
+        return files.notTaken(athletes.stream().map(Athlete::id).toList(), count).stream()
+                .collect(Collectors.groupingBy(
+                        row -> row.athleteId,
+                        Collectors.mapping(
+                                row -> new Progress(row.id, row.fileName, row.state.name(), row.message, row.sessionId),
+                                Collectors.toList())));
     }
 
     @Transactional

@@ -10,11 +10,16 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.planner.CompareService.Side;
 import pemblar.app.planner.CompareService.Stretch;
+import pemblar.app.planner.CompareService.Whose;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.SeasonEvent;
+import pemblar.app.session.TrendService;
 import pemblar.core.season.Priority;
 
 /** Compares two stretches of plan or history, such as a race week and a training week. */
@@ -25,10 +30,14 @@ class CompareController {
     private static final int USUAL_DAYS = 10;
     private final Pages pages;
     private final CompareService compare;
+    private final AthleteService athletes;
+    private final TrendService trends;
 
-    CompareController(Pages pages, CompareService compare) {
+    CompareController(Pages pages, CompareService compare, AthleteService athletes, TrendService trends) {
         this.pages = pages;
         this.compare = compare;
+        this.athletes = athletes;
+        this.trends = trends;
     }
 
     @GetMapping
@@ -38,6 +47,7 @@ class CompareController {
             @RequestParam(required = false) LocalDate to,
             @RequestParam(required = false) LocalDate otherFrom,
             @RequestParam(required = false) LocalDate otherTo,
+            @RequestParam(required = false) Long other,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", from, to);
@@ -61,16 +71,30 @@ class CompareController {
                     "problem", "A stretch ends before it begins; choose a last day that is not before the first.");
         else if (first.days() > MOST_DAYS || second.days() > MOST_DAYS)
             model.addAttribute("problem", "A stretch can have at most " + MOST_DAYS + " days.");
-        else fill(page, first, second, model);
+        else fill(page, other, first, second, model);
         return "planner/compare";
     }
 
-    private void fill(Pages.Opened page, Stretch first, Stretch second, Model model) {
+    private Whose theirs(List<Athlete> others, long other) {
+        Athlete athlete = others.stream()
+                .filter(o -> o.id() == other)
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("other"));
+        return new Whose(athlete, trends.of(athlete));
+    }
+
+    private void fill(Pages.Opened page, Long other, Stretch first, Stretch second, Model model) {
+        List<Athlete> others = athletes.keptFor(page.athlete());
+        Whose own = new Whose(page.athlete(), page.trend());
+        Whose theirs = other == null ? own : theirs(others, other);
+        model.addAttribute("others", others);
+        model.addAttribute("theirs", other == null ? null : theirs.athlete());
+        model.addAttribute("lacksLoad", theirs.lacksLoad(second));
         Optional<SeasonEvent> event = page.events().stream()
                 .filter(e -> e.priority() == Priority.A && e.day().isAfter(first.to()))
                 .findFirst();
         model.addAttribute("event", event.orElse(null));
-        List<Side> sides = compare.compare(page.athlete(), page.trend(), first, second, event);
+        List<Side> sides = compare.compare(own, theirs, first, second, event);
         model.addAttribute("sides", sides);
         model.addAttribute(
                 "zoneKeys",

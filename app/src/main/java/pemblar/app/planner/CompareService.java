@@ -64,21 +64,27 @@ class CompareService {
             double chronicAtEvent,
             double balanceAtEvent) {}
 
-    @Transactional(readOnly = true)
-    public List<Side> compare(
-            Athlete athlete, Trend trend, Stretch first, Stretch second, Optional<SeasonEvent> event) {
-        DatedZones values = thresholds.zonesOf(athlete);
-        return List.of(
-                side(athlete, trend, first, first, event, values), side(athlete, trend, second, first, event, values));
+    /** Whose days a stretch is made of. */
+    record Whose(Athlete athlete, Trend trend) {
+        /** Something was done in a stretch of which no load is known. */
+        boolean lacksLoad(Stretch stretch) {
+            return trend.dayLoads().stream()
+                    .anyMatch(d -> d.withoutLoad() > 0
+                            && !d.day().isBefore(stretch.from())
+                            && !d.day().isAfter(stretch.to()));
+        }
     }
 
-    private Side side(
-            Athlete athlete,
-            Trend trend,
-            Stretch stretch,
-            Stretch replaced,
-            Optional<SeasonEvent> event,
-            DatedZones values) {
+    /** @param other whose days the second stretch is; the athlete themselves or one whose recordings they keep */
+    @Transactional(readOnly = true)
+    public List<Side> compare(Whose own, Whose other, Stretch first, Stretch second, Optional<SeasonEvent> event) {
+        return List.of(side(own, own, first, first, event), side(own, other, second, first, event));
+    }
+
+    private Side side(Whose own, Whose of, Stretch stretch, Stretch replaced, Optional<SeasonEvent> event) {
+        Athlete athlete = of.athlete();
+        Trend trend = of.trend();
+        DatedZones values = thresholds.zonesOf(athlete);
         List<Whole> whole = sessions.wholeBetween(athlete, stretch.from(), stretch.to());
         List<Slab> slabs = whole.stream()
                 .map(Whole::slab)
@@ -88,7 +94,7 @@ class CompareService {
                 .mapToDouble(s ->
                         s.done() != null ? s.done().seconds() : s.plannedSeconds() == null ? 0 : s.plannedSeconds())
                 .sum();
-        List<LoadTrend.Day> as = swapped(athlete, trend, replaced, stretch);
+        List<LoadTrend.Day> as = swapped(own, replaced, of.trend(), stretch);
         LoadTrend.Day end = on(as, replaced.to());
         LoadTrend.Day after = on(as, replaced.to().plusDays(1));
         LoadTrend.Day morning = event.map(e -> on(as, e.day())).orElse(null);
@@ -101,7 +107,7 @@ class CompareService {
                 (int) slabs.stream().filter(Slab::hard).count(),
                 stretch.days() - (int) slabs.stream().map(Slab::day).distinct().count(),
                 ZoneTimes.of(whole, trend.today(), values),
-                bests(athlete, stretch),
+                bests(athlete, own.athlete().first(), stretch),
                 end == null ? Double.NaN : end.chronic(),
                 after == null ? Double.NaN : after.balance(),
                 eve == null ? Double.NaN : eve.chronic(),
@@ -121,24 +127,24 @@ class CompareService {
         return index < 0 || index >= days.size() ? null : days.get((int) index);
     }
 
-    /** The trend with the days of one stretch trained like another. */
-    private static List<LoadTrend.Day> swapped(Athlete athlete, Trend trend, Stretch replaced, Stretch like) {
-        if (trend.days().isEmpty()) return List.of();
-        LocalDate first = trend.days().get(0).date();
-        double[] loads = trend.days().stream().mapToDouble(LoadTrend.Day::load).toArray();
+    /** One's own trend with the days of a stretch trained like those of another, whoever's they are. */
+    private static List<LoadTrend.Day> swapped(Whose own, Stretch replaced, Trend of, Stretch like) {
+        if (own.trend().days().isEmpty()) return List.of();
+        LocalDate first = own.trend().days().get(0).date();
+        double[] loads =
+                own.trend().days().stream().mapToDouble(LoadTrend.Day::load).toArray();
+        double[] liked = like.from()
+                .datesUntil(like.to().plusDays(1))
+                .mapToDouble(day -> of.on(day) == null ? 0 : of.on(day).load())
+                .toArray();
         int index = (int) ChronoUnit.DAYS.between(first, replaced.from());
         return LoadTrend.of(
                 first,
-                Swap.of(loads, index, replaced.days(), (int) ChronoUnit.DAYS.between(first, like.from()), like.days()),
-                athlete.trend());
+                Swap.like(loads, index, replaced.days(), liked),
+                own.athlete().trend());
     }
 
-    private static Sport sport(Athlete athlete) {
-        return athlete.first();
-    }
-
-    private List<Best> bests(Athlete athlete, Stretch stretch) {
-        Sport sport = sport(athlete);
+    private List<Best> bests(Athlete athlete, Sport sport, Stretch stretch) {
         BestCurve curve = efforts.curve(athlete, sport, sport.ownMeasure(), stretch.from(), stretch.to());
         List<Best> bests = new ArrayList<>();
         for (int seconds : EFFORTS) bests.add(new Best(seconds, curve.at(seconds)));

@@ -3,7 +3,6 @@ package pemblar.app.planner;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -29,9 +28,6 @@ import pemblar.app.season.SeasonEvent.Unit;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.session.SessionService;
 import pemblar.core.effort.AfterWork;
-import pemblar.core.recording.Channel;
-import pemblar.core.recording.Recording;
-import pemblar.core.recording.Series;
 import pemblar.core.schedule.DemandCheck.Verdict;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
@@ -150,15 +146,16 @@ class DemandController {
                                 ? seconds(Shown.unit(sport).paceMetres()
                                                 * (1 / answer.check().best() - 1 / d.amount())) + " "
                                         + Shown.unit(sport).unit() + " missing"
-                                : amount(d.unit(), sport, answer.check().missing()) + " missing, "
+                                : DemandWords.amount(
+                                                d.unit(), sport, answer.check().missing()) + " missing, "
                                         + shown.percent(answer.check().missing() / d.amount());
         return new Line(
                 index,
                 shown.clock(d.seconds()),
-                state(d),
-                amount(d.unit(), sport, d.amount()),
-                amount(d.unit(), sport, answer.check().best()),
-                amount(d.unit(), sport, answer.fresh()),
+                DemandWords.state(d),
+                DemandWords.amount(d.unit(), sport, d.amount()),
+                DemandWords.amount(d.unit(), sport, answer.check().best()),
+                DemandWords.amount(d.unit(), sport, answer.fresh()),
                 missing,
                 answer.check().train() == null ? "" : shown.word(answer.check().train()),
                 verdict,
@@ -171,7 +168,7 @@ class DemandController {
     private String modelled(DemandService.Answer answer, Sport sport) {
         if (Double.isNaN(answer.modelled())) return "";
         return "; critical power and W′ give "
-                + amount(answer.demand().unit(), sport, answer.modelled())
+                + DemandWords.amount(answer.demand().unit(), sport, answer.modelled())
                 + (answer.demand().after() == After.FRESH ? "" : " fresh");
     }
 
@@ -207,24 +204,6 @@ class DemandController {
 
     private static String seconds(double seconds) {
         return Math.round(seconds) + " s";
-    }
-
-    private String state(EventDemand d) {
-        String after = d.after() == After.FRESH
-                ? "fresh"
-                : d.after() == After.WORK
-                        ? "after " + Math.round(d.afterAmount() / 1000) + " kJ"
-                        : "after " + shown.plain(d.afterAmount() / 3600) + " h";
-        return after
-                + (d.stage() == 0 ? "" : ", stage " + d.stage())
-                + (d.sport() == null ? "" : ", " + shown.word(d.sport()));
-    }
-
-    private String amount(Unit unit, Sport sport, double value) {
-        if (Double.isNaN(value)) return "–";
-        return unit == Unit.SPEED
-                ? shown.speed(sport, value)
-                : unit == Unit.WATTS ? shown.whole(value) + " W" : shown.decimal(value, 2) + " W/kg";
     }
 
     @PostMapping("/{id}")
@@ -287,11 +266,16 @@ class DemandController {
     private void add(long athleteId, Viewer viewer, long id, Integer revision, EventDemand demand) {
         SeasonEvent event =
                 plan.event(pages.athlete(athleteId, viewer), id).orElseThrow(() -> new NotFoundException("event"));
-        if (event.demands().size() >= MOST)
-            throw new IllegalArgumentException("At most " + MOST + " efforts fit; remove one first.");
         List<EventDemand> all = new ArrayList<>(event.demands());
+        room(all);
         all.add(demand);
         changes.demands(new Asking(athleteId, viewer, revision, false), id, all);
+    }
+
+    /** @throws IllegalArgumentException when an event has as many demands as it can */
+    static void room(List<EventDemand> demands) {
+        if (demands.size() >= MOST)
+            throw new IllegalArgumentException("At most " + MOST + " efforts fit; remove one first.");
     }
 
     @PostMapping("/{id}/remove")
@@ -313,78 +297,5 @@ class DemandController {
             answer.addFlashAttribute("problem", e.getMessage());
         }
         return "redirect:/a/" + athleteId + "/season/demands/" + id;
-    }
-
-    /** Chooses the event that a selected stretch of a recording stands for. */
-    @GetMapping("/from")
-    String choose(
-            @PathVariable long athleteId,
-            @RequestParam long session,
-            @RequestParam int from,
-            @RequestParam int to,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
-        model.addAttribute(
-                "events",
-                plan.held(page.athlete()).events().stream()
-                        .filter(e -> !e.day().isBefore(page.today()))
-                        .toList());
-        stretch(athleteId, viewer, session, from, to).ifPresent(d -> {
-            model.addAttribute("demand", d);
-            model.addAttribute(
-                    "demandWords",
-                    shown.clock(d.seconds()) + " at "
-                            + amount(
-                                    d.unit(),
-                                    sessions.slab(athleteId, viewer, session).sport(),
-                                    d.amount()) + ", " + state(d));
-        });
-        model.addAttribute("stretchSession", session);
-        model.addAttribute("stretchFrom", from);
-        model.addAttribute("stretchTo", to);
-        return "planner/demand-from";
-    }
-
-    @PostMapping("/from")
-    String take(
-            @PathVariable long athleteId,
-            @RequestParam long session,
-            @RequestParam int from,
-            @RequestParam int to,
-            @RequestParam long event,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes answer) {
-        EventDemand demand =
-                stretch(athleteId, viewer, session, from, to).orElseThrow(() -> new NotFoundException("stretch"));
-        try {
-            add(athleteId, viewer, event, null, demand);
-        } catch (IllegalArgumentException e) {
-            answer.addFlashAttribute("problem", e.getMessage());
-        }
-        return "redirect:/a/" + athleteId + "/season/demands/" + event;
-    }
-
-    /** The stretch as a demand: its mean, and the work or time before it, down to the level that is kept. */
-    private Optional<EventDemand> stretch(long athleteId, Viewer viewer, long sessionId, int from, int to) {
-        SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
-        Recording recording = opened.recording().orElseThrow(() -> new NotFoundException("recording"));
-        boolean power = recording.has(Channel.POWER);
-        Series values = recording.channel(power ? Channel.POWER : Channel.SPEED).orElse(null);
-        if (values == null || from < 0 || to > values.size() || to - from < 5 || to - from > 7200)
-            return Optional.empty();
-        double mean = values.mean(from, to);
-        if (!(mean > 0)) return Optional.empty();
-        LocalDate day = opened.slab().day();
-        String source = opened.slab().title() + ", " + day;
-        double before = AfterWork.workBefore(values, from);
-        double level = 0;
-        if (power) for (int joules : AfterWork.joules()) if (before >= joules) level = joules;
-        if (power)
-            return Optional.of(new EventDemand(
-                    to - from, Unit.WATTS, Math.rint(mean), level > 0 ? After.WORK : After.FRESH, level, source));
-        for (int seconds : AfterWork.seconds()) if (from >= seconds) level = seconds;
-        return Optional.of(
-                new EventDemand(to - from, Unit.SPEED, mean, level > 0 ? After.TIME : After.FRESH, level, source));
     }
 }

@@ -6,6 +6,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
@@ -66,6 +67,15 @@ public class SessionService {
     @Transactional(readOnly = true)
     public List<Slab> lastDone(Athlete athlete, int count) {
         return sessions.lastDone(athlete.id(), count).stream().map(Slab::of).toList();
+    }
+
+    /** The latest of several athletes together, by athlete. */
+    @Transactional(readOnly = true)
+    public Map<Long, List<Slab>> lastDone(List<Athlete> athletes, int count) {
+        if (athletes.isEmpty()) return Map.of();
+        return sessions.lastDoneOf(athletes.stream().map(Athlete::id).toList(), count).stream()
+                .collect(
+                        Collectors.groupingBy(row -> row.athleteId, Collectors.mapping(Slab::of, Collectors.toList())));
     }
 
     @Transactional(readOnly = true)

@@ -28,6 +28,10 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
             + "is not null or s.doneSeconds is not null) order by s.day desc, r.startedAt desc, s.id desc limit :count")
     List<SessionRow> lastDone(long athleteId, int count);
 
+    @Query("select s from SessionRow s left join fetch s.recording r where s.athleteId in :athleteIds and (r "
+            + "is not null or s.doneSeconds is not null) order by s.day desc, s.id desc limit :count")
+    List<SessionRow> lastDoneOf(List<Long> athleteIds, int count);
+
     @Query("select s from SessionRow s where s.athleteId = :athleteId and s.day = :day and (s.structure is "
             + "not null or s.purpose is not null) and s.recording is null and s.draft = false and (s.sport = :sport or "
             + ":sport = pemblar.core.sport.Sport.OTHER)")

@@ -1,0 +1,146 @@
+package pemblar.app.others;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Shown;
+import pemblar.app.frame.Typed;
+import pemblar.app.frame.Units;
+import pemblar.app.frame.Viewer;
+import pemblar.app.others.OthersService.File;
+import pemblar.app.others.OthersService.Told;
+import pemblar.app.ribbon.Pages;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
+import pemblar.core.threshold.Quantity;
+
+/** Recordings of others: who rode or ran the event, with what is known of them, and their files. */
+@Controller
+@RequestMapping("/a/{athleteId}/others")
+class OthersController {
+    private static final int MOST_FILES = 20;
+    private static final List<Sport> SPORTS = Arrays.stream(Sport.values())
+            .filter(sport -> sport.isNamed() && sport != Sport.STRENGTH)
+            .toList();
+    private final Pages pages;
+    private final OthersService others;
+
+    OthersController(Pages pages, OthersService others) {
+        this.pages = pages;
+        this.others = others;
+    }
+
+    @GetMapping
+    String list(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
+        if (page.athlete().keptBy() != null) throw new NotFoundException("others");
+        model.addAttribute("others", others.all(page.athlete()));
+        model.addAttribute("sports", SPORTS);
+        model.addAttribute("first", page.athlete().first());
+        return "others/others";
+    }
+
+    @PostMapping
+    String keep(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "RIDE") Sport sport,
+            @RequestParam(defaultValue = "") String mass,
+            @RequestParam(defaultValue = "") String threshold,
+            @RequestParam(required = false) List<MultipartFile> files,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        Athlete athlete = pages.athlete(athleteId, viewer);
+        if (athlete.keptBy() != null) throw new NotFoundException("others");
+        try {
+            Told told = new Told(
+                    name,
+                    sport,
+                    mass.isBlank() ? null : (Double) Units.mine().kilograms("Body mass", mass, 30, 200),
+                    threshold.isBlank() ? null : (Double) threshold(sport, threshold));
+            others.keep(athleteId, viewer, told, read(files));
+            flash.addFlashAttribute("good", "Kept. The files are being read; what they hold stands below in a moment.");
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("problem", e.getMessage());
+            flash.addFlashAttribute("typedName", name);
+            flash.addFlashAttribute("typedSport", sport);
+            flash.addFlashAttribute("typedMass", mass);
+            flash.addFlashAttribute("typedThreshold", threshold);
+        }
+        return back(athleteId);
+    }
+
+    private static double threshold(Sport sport, String typed) {
+        if (sport.ownMeasure() != Measure.SPEED) return Typed.number("Threshold power", typed, 40, 600);
+        Quantity quantity = OthersService.quantity(sport);
+        double metres = Shown.unit(sport).paceMetres();
+        return metres
+                / Typed.seconds(
+                        "Threshold pace " + Shown.unit(sport).unit(),
+                        typed,
+                        (int) Math.ceil(metres / quantity.highest()),
+                        (int) (metres / quantity.lowest()));
+    }
+
+    private static List<File> read(List<MultipartFile> files) {
+        List<File> all = new ArrayList<>();
+        if (files == null) return all;
+        for (MultipartFile file : files) {
+            if (file.isEmpty()) continue;
+            if (all.size() == MOST_FILES)
+                throw new IllegalArgumentException("Recordings: at most " + MOST_FILES + " files at once.");
+            try {
+                String name = file.getOriginalFilename() == null ? "recording" : file.getOriginalFilename();
+                all.add(new File(name, file.getBytes()));
+            } catch (IOException e) {
+                throw new IllegalArgumentException(
+                        "Recordings: " + file.getOriginalFilename() + " did not arrive whole; send it again.");
+            }
+        }
+        return all;
+    }
+
+    @PostMapping("/{otherId}/files")
+    String add(
+            @PathVariable long athleteId,
+            @PathVariable long otherId,
+            @RequestParam(required = false) List<MultipartFile> files,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        try {
+            others.add(athleteId, viewer, otherId, read(files));
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("problem", e.getMessage());
+        }
+        return back(athleteId);
+    }
+
+    @PostMapping("/{otherId}/remove")
+    String remove(
+            @PathVariable long athleteId,
+            @PathVariable long otherId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        others.remove(athleteId, viewer, otherId);
+        flash.addFlashAttribute("good", "Removed with their recordings. Demands taken from them stay with the event.");
+        return back(athleteId);
+    }
+
+    private static String back(long athleteId) {
+        return "redirect:/a/" + athleteId + "/others";
+    }
+}

@@ -1,0 +1,161 @@
+package pemblar.app.others;
+
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.exchange.ImportService;
+import pemblar.app.exchange.ImportService.Progress;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+import pemblar.app.session.SessionService;
+import pemblar.app.session.Slab;
+import pemblar.app.threshold.ThresholdService;
+import pemblar.core.sport.Sport;
+import pemblar.core.threshold.Quantity;
+import pemblar.core.threshold.Thresholds;
+import pemblar.core.zone.DatedZones;
+
+/**
+ * Keeps what somebody else recorded for an athlete. The other one is an athlete without pages of their own, so nothing
+ * of theirs ever counts among the athlete's sessions, load or best efforts.
+ */
+@Service
+public class OthersService {
+    private static final int MOST = 30;
+    private static final int LONGEST_NAME = 80;
+    private static final int SHOWN = 20;
+    private final AthleteService athletes;
+    private final ThresholdService thresholds;
+    private final ImportService imports;
+    private final SessionService sessions;
+    private final InstantSource clock;
+
+    OthersService(
+            AthleteService athletes,
+            ThresholdService thresholds,
+            ImportService imports,
+            SessionService sessions,
+            InstantSource clock) {
+        this.athletes = athletes;
+        this.thresholds = thresholds;
+        this.imports = imports;
+        this.sessions = sessions;
+        this.clock = clock;
+    }
+
+    /**
+     * Somebody whose recordings are kept.
+     *
+     * @param massKilograms NaN when it is not known
+     * @param threshold in watts or m/s, NaN when it is not known
+     * @param waiting files that are not read yet, or were refused
+     */
+    public record Other(
+            long id,
+            String name,
+            Sport sport,
+            double massKilograms,
+            Quantity quantity,
+            double threshold,
+            List<Slab> sessions,
+            List<Progress> waiting) {
+        public boolean knowsMass() {
+            return !Double.isNaN(massKilograms);
+        }
+
+        public boolean knowsThreshold() {
+            return !Double.isNaN(threshold);
+        }
+    }
+
+    /** What is told of somebody. Values are null when they are not known. */
+    public record Told(String name, Sport sport, Double massKilograms, Double threshold) {}
+
+    /** A file as it came. */
+    public record File(String name, byte[] content) {}
+
+    @Transactional(readOnly = true)
+    public List<Other> all(Athlete athlete) {
+        LocalDate today = athlete.dayOf(clock.instant());
+        List<Athlete> kept = athletes.keptFor(athlete);
+        Map<Athlete, DatedZones> values = thresholds.zonesOf(kept);
+        Map<Long, List<Slab>> done = sessions.lastDone(kept, SHOWN);
+        Map<Long, List<Progress>> waiting = imports.notTaken(kept, SHOWN);
+        return kept.stream()
+                .map(o -> other(
+                        o,
+                        values.get(o).on(today).thresholds(),
+                        done.getOrDefault(o.id(), List.of()),
+                        waiting.getOrDefault(o.id(), List.of())))
+                .toList();
+    }
+
+    private static Other other(Athlete other, Thresholds known, List<Slab> done, List<Progress> waiting) {
+        Quantity quantity = quantity(other.first());
+        return new Other(
+                other.id(),
+                other.name(),
+                other.first(),
+                known.get(Quantity.BODY_MASS).orElse(Double.NaN),
+                quantity,
+                known.get(quantity).orElse(Double.NaN),
+                done,
+                waiting);
+    }
+
+    /** What somebody of a sport is measured by: threshold power on wheels, threshold pace on foot and in water. */
+    static Quantity quantity(Sport sport) {
+        return switch (sport.ownMeasure()) {
+            case SPEED -> Quantity.of(Quantity.Kind.THRESHOLD_SPEED, sport);
+            default -> Quantity.of(Quantity.Kind.THRESHOLD_POWER, Sport.RIDE);
+        };
+    }
+
+    /**
+     * Keeps recordings of somebody who is new.
+     *
+     * @throws IllegalArgumentException with a sentence when a value is impossible; nothing is kept then
+     */
+    @Transactional
+    public long keep(long athleteId, Viewer viewer, Told told, List<File> files) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        String name = told.name().strip();
+        if (name.isEmpty() || name.length() > LONGEST_NAME)
+            throw new IllegalArgumentException("Name: enter 1 to 80 characters.");
+        if (files.isEmpty()) throw new IllegalArgumentException("Recordings: choose at least one file.");
+        if (athletes.keptFor(athlete).size() >= MOST)
+            throw new IllegalArgumentException("Recordings of " + MOST + " others are kept at most; remove one first.");
+        Athlete other = athletes.keep(athlete, name, told.sport());
+        values(other, viewer, told);
+        for (File file : files) imports.upload(other.id(), viewer, file.name(), file.content());
+        return other.id();
+    }
+
+    private void values(Athlete other, Viewer viewer, Told told) {
+        Map<Quantity, Double> values = new HashMap<>();
+        if (told.massKilograms() != null) values.put(Quantity.BODY_MASS, told.massKilograms());
+        if (told.threshold() != null) values.put(quantity(told.sport()), told.threshold());
+        LocalDate today = other.dayOf(clock.instant());
+        if (!values.isEmpty()) thresholds.adopt(other.id(), viewer, today, values, "");
+    }
+
+    /** More recordings of somebody who is kept already. */
+    @Transactional
+    public void add(long athleteId, Viewer viewer, long otherId, List<File> files) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        if (athletes.keptFor(athlete).stream().noneMatch(o -> o.id() == otherId)) throw new NotFoundException("other");
+        for (File file : files) imports.upload(otherId, viewer, file.name(), file.content());
+    }
+
+    /** With all their recordings; demands that were taken from them stay. */
+    @Transactional
+    public void remove(long athleteId, Viewer viewer, long otherId) {
+        athletes.dropKept(athletes.require(athleteId, viewer), otherId);
+    }
+}
