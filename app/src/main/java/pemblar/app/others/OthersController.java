@@ -2,7 +2,6 @@ package pemblar.app.others;
 
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -23,7 +22,6 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.others.OthersService.File;
 import pemblar.app.others.OthersService.Told;
 import pemblar.app.ribbon.Pages;
-import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 
@@ -32,9 +30,6 @@ import pemblar.core.threshold.Quantity;
 @RequestMapping("/a/{athleteId}/others")
 class OthersController {
     private static final int MOST_FILES = 20;
-    private static final List<Sport> SPORTS = Arrays.stream(Sport.values())
-            .filter(sport -> sport.isNamed() && sport != Sport.STRENGTH)
-            .toList();
     private final Pages pages;
     private final OthersService others;
 
@@ -49,7 +44,7 @@ class OthersController {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
         if (page.athlete().keptBy() != null) throw new NotFoundException("others");
         model.addAttribute("others", others.all(page.athlete()));
-        model.addAttribute("sports", SPORTS);
+        model.addAttribute("sports", Sport.TRAINED);
         model.addAttribute("first", page.athlete().first());
         return "others/others";
     }
@@ -85,8 +80,9 @@ class OthersController {
     }
 
     private static double threshold(Sport sport, String typed) {
-        if (sport.ownMeasure() != Measure.SPEED) return Typed.number("Threshold power", typed, 40, 600);
         Quantity quantity = OthersService.quantity(sport);
+        if (quantity.kind() != Quantity.Kind.THRESHOLD_SPEED)
+            return Typed.number("Threshold, " + quantity.unit(), typed, quantity.lowest(), quantity.highest());
         double metres = Shown.unit(sport).paceMetres();
         return metres
                 / Typed.seconds(

@@ -109,12 +109,15 @@ public class OthersService {
                 waiting);
     }
 
-    /** What somebody of a sport is measured by: threshold power on wheels, threshold pace on foot and in water. */
+    /** What somebody of a sport is measured by first: power, pace or heart rate at the threshold. */
     static Quantity quantity(Sport sport) {
-        return switch (sport.ownMeasure()) {
-            case SPEED -> Quantity.of(Quantity.Kind.THRESHOLD_SPEED, sport);
-            default -> Quantity.of(Quantity.Kind.THRESHOLD_POWER, Sport.RIDE);
-        };
+        return Quantity.of(
+                switch (sport.measures().get(0)) {
+                    case SPEED -> Quantity.Kind.THRESHOLD_SPEED;
+                    case POWER -> Quantity.Kind.THRESHOLD_POWER;
+                    case HEART_RATE -> Quantity.Kind.THRESHOLD_HEART_RATE;
+                },
+                sport);
     }
 
     /**

@@ -39,9 +39,6 @@ class DemandController {
     private static final int MOST = 20;
     private static final int LONGEST_SECONDS = 86_400;
     private static final int LONGEST_TIRED_SECONDS = 7200;
-    private static final List<Sport> SPORTS_OF_PARTS = java.util.Arrays.stream(Sport.values())
-            .filter(sport -> sport.isNamed() && sport != Sport.STRENGTH)
-            .toList();
     private final Pages pages;
     private final PlanService plan;
     private final SeasonChanges changes;
@@ -104,7 +101,7 @@ class DemandController {
         model.addAttribute("measures", measures);
         model.addAttribute("powered", sports.stream().anyMatch(s -> s.ownMeasure() != Measure.SPEED));
         model.addAttribute("running", sports.get(0).ownMeasure() == Measure.SPEED);
-        model.addAttribute("partSports", SPORTS_OF_PARTS);
+        model.addAttribute("partSports", Sport.TRAINED);
         model.addAttribute("nextSport", sports.get(0));
         model.addAttribute("nextStage", nextStage(event));
         model.addAttribute("revision", plan.held(page.athlete()).revision());
