@@ -1,5 +1,7 @@
 // Moves slabs, days and start times by pointer and keyboard; the server decides and answers with the board as it then
 // is.
+import {otherDay} from '../frame/days.js';
+
 const board = () => document.getElementById('board');
 let focusAfter = null;
 let focusLine = false;
@@ -11,12 +13,6 @@ function send(path, values) {
     swap: 'outerHTML',
     values: {from: b.dataset.from, to: b.dataset.to, ...values},
   });
-}
-
-function otherDay(day, by) {
-  const date = new Date(day + 'T12:00:00Z');
-  date.setUTCDate(date.getUTCDate() + by);
-  return date.toISOString().slice(0, 10);
 }
 
 function sortable() {

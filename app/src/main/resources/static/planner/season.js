@@ -1,4 +1,6 @@
 // Drags a block's top, an edge or an event. While dragging the server draws what would be; letting go saves it.
+import {otherDay} from '../frame/days.js';
+
 const season = () => document.getElementById('season');
 const holder = () => document.getElementById('season-holder');
 const replans = () => document.getElementById('replan')?.checked ?? true;
@@ -9,12 +11,6 @@ let focusAfter = null;
 function state() {
   const s = season().dataset;
   return {revision: s.revision, from: s.from ?? '', to: s.to ?? '', replan: replans()};
-}
-
-function otherDay(day, by) {
-  const date = new Date(day + 'T12:00:00Z');
-  date.setUTCDate(date.getUTCDate() + by);
-  return date.toISOString().slice(0, 10);
 }
 
 const epochDay = day => Math.round(Date.parse(day + 'T00:00:00Z') / 86400000);

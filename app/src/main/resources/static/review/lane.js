@@ -25,7 +25,7 @@ export function decode(deltas, scale, growing) {
   return values;
 }
 
-function niceTicks(low, high, height) {
+export function niceTicks(low, high, height) {
   const span = high - low,
     wanted = Math.max(1, Math.floor(height / 24)),
     raw = span / wanted,
@@ -37,7 +37,7 @@ function niceTicks(low, high, height) {
 }
 
 // Paces at round seconds, closer together where the lane has room for them.
-function paceTicks(low, high, height, metres) {
+export function paceTicks(low, high, height, metres) {
   const fastest = metres / high,
     slowest = metres / low,
     room = (24 * (high - low)) / height;
