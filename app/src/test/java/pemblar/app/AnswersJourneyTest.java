@@ -169,11 +169,11 @@ class AnswersJourneyTest {
         Eventually.holds(SOON, () -> isMoved(ids.get(0)));
         Browser.seeText("h1", "need");
         openStrand(ids.get(1));
-        Browser.click("#strand-" + ids.get(1) + " button.take");
+        Browser.click(".strand[data-athlete='" + ids.get(1) + "'] button.take");
         Eventually.holds(SOON, () -> isMoved(ids.get(1)));
         Browser.seeText("h1", "need");
         openStrand(ids.get(2));
-        Browser.click("#strand-" + ids.get(2) + " button.leave");
+        Browser.click(".strand[data-athlete='" + ids.get(2) + "'] button.leave");
         Eventually.holds(
                 SOON,
                 () -> sql.queryForObject(
@@ -188,7 +188,7 @@ class AnswersJourneyTest {
 
     private static void openStrand(long id) {
         Browser.click(".strand[data-athlete='" + id + "'] button.open");
-        Browser.see("#strand-" + id + " .short-proposal");
+        Browser.see(".strand[data-athlete='" + id + "'] .short-proposal");
     }
 
     private static void takeWithKeys(long id) {

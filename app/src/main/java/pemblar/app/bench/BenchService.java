@@ -303,12 +303,17 @@ public class BenchService {
         imports.upload(athleteId, viewer, "bench-unit-" + opened.slab().day() + ".fit", activity);
     }
 
-    /** A simulated session happens at its planned time. */
-    private static Instant begin(SessionService.Opened opened) {
+    /** A simulated session happens at its planned time; one of a day ahead is done today, and has just ended. */
+    private Instant begin(SessionService.Opened opened) {
+        LocalDate today = opened.athlete().dayOf(clock.instant());
         int minute = opened.slab().startMinute() == null
                 ? EVENING_MINUTE
                 : opened.slab().startMinute();
-        return opened.athlete().at(opened.slab().day(), minute);
+        if (!opened.slab().day().isAfter(today))
+            return opened.athlete().at(opened.slab().day(), minute);
+        Instant midnight = opened.athlete().at(today, 0);
+        Instant begun = clock.instant().minusSeconds(opened.slab().longestSeconds());
+        return begun.isBefore(midnight) ? midnight : begun;
     }
 
     /** A stand-in body near to the athlete's own values; what is not known takes an ordinary value. */
