@@ -38,7 +38,8 @@ public class MorningService {
     private static final int UNSEEN_DAYS = 7;
     private static final double UNSEEN_WEIGHS = 18;
     private static final JsonMapper JSON = JsonMapper.shared();
-    private final Recent<Written, Strand> read = new Recent<>(MOST_READ, Written::read);
+    private final Recent<Written, Strand> read =
+            new Recent<>(MOST_READ, row -> strands(List.of(row.athleteId())).get(row.athleteId()));
     private final JdbcClient sql;
     private final AthleteService athletes;
     private final Strands strands;
@@ -59,15 +60,8 @@ public class MorningService {
     /** A coach's group with how many are in it. */
     public record Group(long id, String name, int count) {}
 
-    /** A strand as it stands in its row. */
-    private record Written(String reasons, String days, double weight) {
-        Strand read() {
-            return new Strand(
-                    JSON.readValue(reasons, new TypeReference<List<Strand.Reason>>() {}),
-                    JSON.readValue(days, new TypeReference<List<Strand.Day>>() {}),
-                    weight);
-        }
-    }
+    /** A row as it was written: whoever writes it again leaves another mark. */
+    private record Written(long athleteId, String mark) {}
 
     private record Stored(LocalDate day, boolean dirty, Strand strand) {}
 
@@ -168,16 +162,43 @@ public class MorningService {
         return strand;
     }
 
+    /** What stands in the rows that were written since they were read last is read; the rest is known. */
     private Map<Long, Stored> stored(List<Athlete> roster) {
-        Map<Long, Stored> all = new HashMap<>();
-        sql.sql("select athlete_id, day, dirty, reasons, strand, weight from morning_state where athlete_id in (:ids)")
+        record Row(long athleteId, LocalDate day, boolean dirty, Written written) {}
+        List<Row> rows = sql.sql("select athlete_id, day, dirty, xmin::text || ctid::text as written from"
+                        + " morning_state where athlete_id in (:ids)")
                 .param("ids", roster.stream().map(Athlete::id).toList())
+                .query((rs, i) -> new Row(
+                        rs.getLong("athlete_id"),
+                        rs.getObject("day", LocalDate.class),
+                        rs.getBoolean("dirty"),
+                        new Written(rs.getLong("athlete_id"), rs.getString("written"))))
+                .list();
+        Map<Long, Strand> strands = new HashMap<>();
+        rows.forEach(row -> read.known(row.written()).ifPresent(strand -> strands.put(row.athleteId(), strand)));
+        List<Row> unread = rows.stream()
+                .filter(row -> !strands.containsKey(row.athleteId()))
+                .toList();
+        if (!unread.isEmpty())
+            strands.putAll(strands(unread.stream().map(Row::athleteId).toList()));
+        unread.forEach(row -> read.keep(row.written(), strands.get(row.athleteId())));
+        return rows.stream()
+                .collect(Collectors.toMap(
+                        Row::athleteId, row -> new Stored(row.day(), row.dirty(), strands.get(row.athleteId()))));
+    }
+
+    private Map<Long, Strand> strands(List<Long> athleteIds) {
+        Map<Long, Strand> all = new HashMap<>();
+        sql.sql("select athlete_id, reasons, strand, weight from morning_state where athlete_id in (:ids)")
+                .param("ids", athleteIds)
                 .query(rs -> {
-                    Written written =
-                            new Written(rs.getString("reasons"), rs.getString("strand"), rs.getDouble("weight"));
                     all.put(
                             rs.getLong("athlete_id"),
-                            new Stored(rs.getObject("day", LocalDate.class), rs.getBoolean("dirty"), read.of(written)));
+                            new Strand(
+                                    JSON.readValue(
+                                            rs.getString("reasons"), new TypeReference<List<Strand.Reason>>() {}),
+                                    JSON.readValue(rs.getString("strand"), new TypeReference<List<Strand.Day>>() {}),
+                                    rs.getDouble("weight")));
                 });
         return all;
     }

@@ -3,6 +3,7 @@ package pemblar.app.frame;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 
 /**
@@ -32,5 +33,15 @@ public final class Recent<Q, A> {
         A answer = compute.apply(question);
         answers.put(question, answer);
         return answer;
+    }
+
+    /** Without computing it. */
+    public Optional<A> known(Q question) {
+        return Optional.ofNullable(answers.get(question));
+    }
+
+    /** What was computed for many at once. */
+    public void keep(Q question, A answer) {
+        answers.put(question, answer);
     }
 }
