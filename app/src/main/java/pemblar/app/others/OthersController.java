@@ -1,7 +1,6 @@
 package pemblar.app.others;
 
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -14,12 +13,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Limits;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
-import pemblar.app.others.OthersService.File;
+import pemblar.app.frame.WholeFiles;
 import pemblar.app.others.OthersService.Told;
 import pemblar.app.ribbon.Pages;
 import pemblar.core.sport.Sport;
@@ -32,10 +32,14 @@ class OthersController {
     private static final int MOST_FILES = 20;
     private final Pages pages;
     private final OthersService others;
+    private final Limits limits;
+    private final WholeFiles whole;
 
-    OthersController(Pages pages, OthersService others) {
+    OthersController(Pages pages, OthersService others, Limits limits, WholeFiles whole) {
         this.pages = pages;
         this.others = others;
+        this.limits = limits;
+        this.whole = whole;
     }
 
     @GetMapping
@@ -67,7 +71,8 @@ class OthersController {
                     sport,
                     mass.isBlank() ? null : (Double) Units.mine().kilograms("Body mass", mass, 30, 200),
                     threshold.isBlank() ? null : (Double) threshold(sport, threshold));
-            others.keep(athleteId, viewer, told, read(files));
+            List<MultipartFile> chosen = chosen(viewer, files);
+            take(athleteId, viewer, others.keep(athleteId, viewer, told), chosen);
             flash.addFlashAttribute("good", "Kept. The files are being read; what they hold stands below in a moment.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("problem", e.getMessage());
@@ -92,22 +97,39 @@ class OthersController {
                         (int) (metres / quantity.lowest()));
     }
 
-    private static List<File> read(List<MultipartFile> files) {
-        List<File> all = new ArrayList<>();
-        if (files == null) return all;
-        for (MultipartFile file : files) {
-            if (file.isEmpty()) continue;
-            if (all.size() == MOST_FILES)
-                throw new IllegalArgumentException("Recordings: at most " + MOST_FILES + " files at once.");
-            try {
-                String name = file.getOriginalFilename() == null ? "recording" : file.getOriginalFilename();
-                all.add(new File(name, file.getBytes()));
-            } catch (IOException e) {
-                throw new IllegalArgumentException(
-                        "Recordings: " + file.getOriginalFilename() + " did not arrive whole; send it again.");
-            }
+    /** @throws IllegalArgumentException when there are none, too many at once or too many in a minute */
+    private List<MultipartFile> chosen(Viewer viewer, List<MultipartFile> files) {
+        List<MultipartFile> chosen = files == null
+                ? List.of()
+                : files.stream().filter(f -> !f.isEmpty()).toList();
+        if (chosen.isEmpty()) throw new IllegalArgumentException("Recordings: choose at least one file.");
+        if (chosen.size() > MOST_FILES)
+            throw new IllegalArgumentException("Recordings: at most " + MOST_FILES + " files at once.");
+        if (!limits.allowUpload(viewer.accountId()))
+            throw new IllegalArgumentException(
+                    "That was a lot of uploads in a minute. Wait a minute and send these again.");
+        return chosen;
+    }
+
+    /** One file after the other, so that no more than a few are held at a time whoever sends them. */
+    private void take(long athleteId, Viewer viewer, long otherId, List<MultipartFile> files) {
+        for (MultipartFile file : files)
+            whole.with(() -> {
+                others.add(athleteId, viewer, otherId, name(file), content(file));
+                return otherId;
+            });
+    }
+
+    private static String name(MultipartFile file) {
+        return file.getOriginalFilename() == null ? "recording" : file.getOriginalFilename();
+    }
+
+    private static byte[] content(MultipartFile file) {
+        try {
+            return file.getBytes();
+        } catch (IOException e) {
+            throw new IllegalArgumentException("Recordings: " + name(file) + " did not arrive whole; send it again.");
         }
-        return all;
     }
 
     @PostMapping("/{otherId}/files")
@@ -118,7 +140,7 @@ class OthersController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            others.add(athleteId, viewer, otherId, read(files));
+            take(athleteId, viewer, otherId, chosen(viewer, files));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("problem", e.getMessage());
         }

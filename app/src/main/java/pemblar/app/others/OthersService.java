@@ -77,9 +77,6 @@ public class OthersService {
     /** What is told of somebody. Values are null when they are not known. */
     public record Told(String name, Sport sport, Double massKilograms, Double threshold) {}
 
-    /** A file as it came. */
-    public record File(String name, byte[] content) {}
-
     @Transactional(readOnly = true)
     public List<Other> all(Athlete athlete) {
         LocalDate today = athlete.dayOf(clock.instant());
@@ -121,22 +118,20 @@ public class OthersService {
     }
 
     /**
-     * Keeps recordings of somebody who is new.
+     * Begins to keep recordings of somebody who is new.
      *
-     * @throws IllegalArgumentException with a sentence when a value is impossible; nothing is kept then
+     * @throws IllegalArgumentException with a sentence when a value is impossible; nobody is kept then
      */
     @Transactional
-    public long keep(long athleteId, Viewer viewer, Told told, List<File> files) {
+    public long keep(long athleteId, Viewer viewer, Told told) {
         Athlete athlete = athletes.require(athleteId, viewer);
         String name = told.name().strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME)
             throw new IllegalArgumentException("Name: enter 1 to 80 characters.");
-        if (files.isEmpty()) throw new IllegalArgumentException("Recordings: choose at least one file.");
         if (athletes.keptFor(athlete).size() >= MOST)
             throw new IllegalArgumentException("Recordings of " + MOST + " others are kept at most; remove one first.");
         Athlete other = athletes.keep(athlete, name, told.sport());
         values(other, viewer, told);
-        for (File file : files) imports.upload(other.id(), viewer, file.name(), file.content());
         return other.id();
     }
 
@@ -148,12 +143,12 @@ public class OthersService {
         if (!values.isEmpty()) thresholds.adopt(other.id(), viewer, today, values, "");
     }
 
-    /** More recordings of somebody who is kept already. */
+    /** A recording of somebody who is kept. */
     @Transactional
-    public void add(long athleteId, Viewer viewer, long otherId, List<File> files) {
+    public void add(long athleteId, Viewer viewer, long otherId, String name, byte[] content) {
         Athlete athlete = athletes.require(athleteId, viewer);
         if (athletes.keptFor(athlete).stream().noneMatch(o -> o.id() == otherId)) throw new NotFoundException("other");
-        for (File file : files) imports.upload(otherId, viewer, file.name(), file.content());
+        imports.upload(otherId, viewer, name, content);
     }
 
     /** With all their recordings; demands that were taken from them stay. */
