@@ -125,8 +125,10 @@ class AwaitedTest {
         person.get(own + "/sessions");
         person.upload(own + "/sessions/upload", Map.of("mine.fit", ride));
         Eventually.holds(Duration.ofSeconds(30), () -> recordings(begun) == 1 && recordings(own) == 1);
+        coach.upload(begun + "/others?name=Runa+Alm&sport=RIDE", Map.of("race.fit", ride));
         String page = person.get(link(address)).body();
         assertThat(page)
+                .contains("Recordings of others: Runa Alm.")
                 .contains("Your own values stay: threshold power")
                 .contains("maximum heart rate 188 bpm")
                 .contains("on 1 day you have something too")
@@ -134,6 +136,8 @@ class AwaitedTest {
                 .contains("1 recording");
         person.post(link(address), Map.of("accept", "true", "season", "own"));
         assertThat(sessions(own)).anyMatch(s -> s.endsWith("TEMPO")).anyMatch(s -> s.endsWith("LONG"));
+        assertThat(sql.queryForList("select name from athlete where kept_by = ?", String.class, id(own)))
+                .containsExactly("Runa Alm");
         assertThat(value(own, "THRESHOLD_POWER")).isEqualTo(231);
         assertThat(value(own, "MAXIMUM_HEART_RATE")).isEqualTo(188);
         assertThat(blockNames(own)).contains("Own block").doesNotContain("Coach block");

@@ -314,7 +314,8 @@ class SeasonTest {
                         "TIME:3600"))
                 .contains("Duration");
         assertThat(change("/demands/" + event, "length", "4h", "amount", "2", "unit", "MILES", "after", "FRESH"))
-                .contains("What it demands");
+                .contains("Effort in: choose one of the list.")
+                .doesNotContain("pemblar.app");
         change("/demands/" + event + "/remove", "index", "0");
         assertThat(sql.queryForObject("select count(*) from event_demand where event_id = ?", Integer.class, event))
                 .isZero();

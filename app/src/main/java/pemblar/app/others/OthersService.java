@@ -29,7 +29,9 @@ import pemblar.core.zone.DatedZones;
 public class OthersService {
     private static final int MOST = 30;
     private static final int LONGEST_NAME = 80;
-    private static final int SHOWN = 20;
+    /** Recordings of all of them together. */
+    private static final int SHOWN = 500;
+
     private final AthleteService athletes;
     private final ThresholdService thresholds;
     private final ImportService imports;

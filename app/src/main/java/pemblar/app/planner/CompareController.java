@@ -89,7 +89,7 @@ class CompareController {
         Whose theirs = other == null ? own : theirs(others, other);
         model.addAttribute("others", others);
         model.addAttribute("theirs", other == null ? null : theirs.athlete());
-        model.addAttribute("lacksLoad", theirs.lacksLoad(second));
+        model.addAttribute("lacksLoad", own.lacksLoad(first) || theirs.lacksLoad(second));
         Optional<SeasonEvent> event = page.events().stream()
                 .filter(e -> e.priority() == Priority.A && e.day().isAfter(first.to()))
                 .findFirst();

@@ -2,6 +2,7 @@ package pemblar.app.planner;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -219,7 +220,7 @@ class DemandController {
         try {
             SeasonEvent event =
                     plan.event(pages.athlete(athleteId, viewer), id).orElseThrow(() -> new NotFoundException("event"));
-            Unit unit = Unit.valueOf(measure.split(":")[0]);
+            Unit unit = named(Unit.values(), "Effort in", measure.split(":")[0]);
             Sport sport = sport(pages.athlete(athleteId, viewer), event, measure);
             int longest = after.equals("FRESH") ? LONGEST_SECONDS : LONGEST_TIRED_SECONDS;
             int seconds = Typed.seconds("Duration", length, 5, longest);
@@ -236,7 +237,7 @@ class DemandController {
                             seconds,
                             unit,
                             value,
-                            After.valueOf(state[0]),
+                            named(After.values(), "State", state[0]),
                             state.length > 1 ? Typed.number("After", state[1], 0, 1e8) : 0,
                             "",
                             Typed.whole("Stage", stage, 0, event.days()),
@@ -252,7 +253,14 @@ class DemandController {
     /** @param measure the unit, and after a colon the sport where the form names one */
     private static Sport sport(Athlete athlete, SeasonEvent event, String measure) {
         String[] named = measure.split(":");
-        return named.length > 1 ? Sport.valueOf(named[1]) : DemandService.sport(athlete, event);
+        return named.length > 1 ? named(Sport.values(), "Effort in", named[1]) : DemandService.sport(athlete, event);
+    }
+
+    private static <E extends Enum<E>> E named(E[] all, String field, String name) {
+        return Arrays.stream(all)
+                .filter(value -> value.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(field + ": choose one of the list."));
     }
 
     private static double speed(Sport sport, String pace) {

@@ -11,7 +11,6 @@ import pemblar.core.sport.Sport;
 
 /** What an event is on the board: a session a day, or where a day is made of several parts one for each, in a row. */
 final class RaceDays {
-    private static final int MORNING = 9 * 60;
     private static final int LAST_MINUTE = 24 * 60 - 1;
     private static final int SHORTEST_SECONDS = 300;
     private static final int LONGEST_NAME = 80;
@@ -37,7 +36,7 @@ final class RaceDays {
     private static Piece whole(SeasonEvent event, int stage, double load, Sport otherwise) {
         Sport sport = event.sport().isNamed() ? event.sport() : otherwise;
         int seconds = Math.max(SHORTEST_SECONDS, event.seconds() / event.days());
-        return new Piece(day(event, stage), MORNING, cut(name(event, stage)), sport, seconds, load);
+        return new Piece(day(event, stage), BlockFilling.MORNING, cut(name(event, stage)), sport, seconds, load);
     }
 
     private static LocalDate day(SeasonEvent event, int stage) {
@@ -58,7 +57,7 @@ final class RaceDays {
                 .mapToInt(RaceDays::seconds)
                 .sum();
         List<Piece> pieces = new ArrayList<>();
-        int start = MORNING;
+        int start = BlockFilling.MORNING;
         for (EventPart part : parts) {
             int seconds = seconds(part);
             if (seconds == 0) continue;

@@ -120,7 +120,11 @@ class TakenDemand {
                 mean / theirs,
                 level > 0 ? After.WORK : After.FRESH,
                 level,
-                cut(other.name() + " (" + Units.mine().mass(theirs, 1) + "), " + source));
+                cut(other.name() + " (" + Units.mine().mass(theirs, 1) + ")"
+                        + (Double.isNaN(own) && level > 0
+                                ? ", work before it as theirs, since your mass is not known"
+                                : "")
+                        + ", " + source));
     }
 
     private double mass(Athlete athlete) {
