@@ -10,7 +10,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Shown;
-import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.core.aerobic.AerobicTrend;
@@ -46,7 +45,8 @@ class FitnessController {
         Sport asked =
                 told.stream().filter(s -> s.key().equals(sport)).findFirst().orElse(told.get(0));
         boolean run = asked.ownMeasure() == Measure.SPEED;
-        AerobicTrend trend = fitness.aerobic(page.athlete(), asked);
+        FitnessService.Aerobic aerobic = fitness.aerobic(page.athlete(), asked);
+        AerobicTrend trend = aerobic.trend();
         model.addAttribute("run", run);
         model.addAttribute(
                 "axis",
@@ -54,17 +54,10 @@ class FitnessController {
         model.addAttribute("sport", asked);
         model.addAttribute("told", told);
         model.addAttribute("aerobic", trend);
-        model.addAttribute("sentence", sentence(trend, run));
-        String warm = Math.round(AerobicTrend.COOL_CELSIUS) + " °C";
-        model.addAttribute(
-                "leftOut",
-                trend.leftOut().stream()
-                        .map(l -> l.name() + ", "
-                                + l.why().replace(warm, Units.mine().degrees(AerobicTrend.COOL_CELSIUS)))
-                        .toList());
-        model.addAttribute("ofSky", fitness.ofSky(page.athlete(), asked));
-        model.addAttribute(
-                "costs", trend.costs().stream().map(FitnessController::cost).toList());
+        model.addAttribute("sentence", FitnessWords.sentence(trend, asked));
+        model.addAttribute("costs", FitnessWords.costs(trend));
+        model.addAttribute("rests", FitnessWords.rests(aerobic.basis(), trend, run));
+        model.addAttribute("surface", trend.commonest().isEmpty() ? "the commonest surface" : trend.commonest());
         if (trend.notEnough().isEmpty()) model.addAttribute("drawing", FitnessDrawing.of(trend, run));
         FitnessService.Predictions predictions = fitness.predictions(page.athlete(), asked);
         model.addAttribute(
@@ -72,43 +65,6 @@ class FitnessController {
         model.addAttribute("missing", predictions.missing());
         model.addAttribute("exponent", exponent(predictions));
         return "progress/fitness";
-    }
-
-    private static String sentence(AerobicTrend trend, boolean run) {
-        if (trend.notEnough().isPresent())
-            return "Not enough yet: " + trend.notEnough().get()
-                    + ". It takes steady stretches of five minutes with heart rate, and a resting and a "
-                    + "maximum heart rate set.";
-        AerobicTrend.Week first = trend.weeks().get(0);
-        AerobicTrend.Week last = trend.weeks().get(trend.weeks().size() - 1);
-        boolean apart = last.low() > first.high() || last.high() < first.low();
-        String change = String.format(Locale.ROOT, "%+.1f %%", 100 * (last.value() / first.value() - 1))
-                .replace('-', '−');
-        String values = "At 70 % of your heart-rate reserve you hold " + FitnessDrawing.shown(last.value(), run)
-                + " (95 % range " + FitnessDrawing.shown(last.low(), run) + " to "
-                + FitnessDrawing.shown(last.high(), run) + ")";
-        return values
-                + (apart
-                        ? ", " + change + " since " + first.day().format(FitnessDrawing.DAY) + "."
-                        : "; the change since " + first.day().format(FitnessDrawing.DAY) + ", " + change
-                                + ", is within what the data can tell.");
-    }
-
-    private static String cost(AerobicTrend.Cost c) {
-        Units units = Units.mine();
-        double per = c.name().equals("heat") ? 1 / (units.temperature(1) - units.temperature(0)) : 1;
-        String reach = units.decimal(per * Math.abs(c.percent()), 1) + " ± "
-                + units.decimal(per * (c.high() - c.low()) / 2, 1) + " %";
-        String what = c.name().equals("heat")
-                ? "Each degree above " + units.degrees(AerobicTrend.COOL_CELSIUS)
-                : c.name().equals("drift")
-                        ? "Each hour into a session"
-                        : Character.toUpperCase(c.name().charAt(0)) + c.name().substring(1);
-        boolean told = c.low() > 0 || c.high() < 0;
-        return what
-                + (c.percent() >= 0 ? " costs you " : " gives you ")
-                + reach
-                + (told ? "." : ", which the data cannot tell from nothing.");
     }
 
     private static String exponent(FitnessService.Predictions p) {

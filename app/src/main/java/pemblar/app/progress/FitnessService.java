@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -61,25 +62,45 @@ class FitnessService {
         this.clock = clock;
     }
 
+    /** A sport's trend with what it rests on. */
+    record Aerobic(AerobicTrend trend, FitnessWords.Basis basis) {}
+
     /** For an athlete whom the caller has already asked for. */
     @Transactional(readOnly = true)
-    AerobicTrend aerobic(Athlete athlete, Sport sport) {
-        LocalDate today = athlete.dayOf(clock.instant());
+    Aerobic aerobic(Athlete athlete, Sport sport) {
+        LocalDate from = athlete.dayOf(clock.instant()).minusDays(DAYS);
         DatedValues values = thresholds.of(athlete);
-        Map<Long, List<AerobicStore.Stored>> bySession =
-                pieces.from(athlete.id(), sport, today.minusDays(DAYS)).stream()
-                        .filter(p -> isWithin(fraction(values, p)))
-                        .collect(Collectors.groupingBy(
-                                AerobicStore.Stored::sessionId, LinkedHashMap::new, Collectors.toList()));
+        List<AerobicStore.Stored> all = pieces.from(athlete.id(), sport, from);
+        Map<Long, List<AerobicStore.Stored>> bySession = all.stream()
+                .filter(p -> isWithin(fraction(values, p)))
+                .collect(
+                        Collectors.groupingBy(AerobicStore.Stored::sessionId, LinkedHashMap::new, Collectors.toList()));
         List<SessionMean> means = new ArrayList<>();
         bySession.forEach((id, list) -> means.add(mean(id, list, values)));
-        return fits.of(means);
+        long steady = all.stream()
+                .mapToLong(AerobicStore.Stored::sessionId)
+                .distinct()
+                .count();
+        return new Aerobic(fits.of(means), basis(pieces.counted(athlete.id(), sport, from), (int) steady, bySession));
     }
 
-    /** How many sessions of the year count with the sky's temperature. */
-    @Transactional(readOnly = true)
-    int ofSky(Athlete athlete, Sport sport) {
-        return pieces.ofSky(athlete.id(), sport, athlete.dayOf(clock.instant()).minusDays(DAYS));
+    private static FitnessWords.Basis basis(
+            AerobicStore.Counted counted, int steady, Map<Long, List<AerobicStore.Stored>> within) {
+        int told = counted.recordings() - counted.withoutHeartRate() - counted.withoutOutput();
+        return new FitnessWords.Basis(
+                counted.recordings(),
+                counted.withoutHeartRate(),
+                counted.withoutOutput(),
+                Math.max(0, told - steady),
+                steady - within.size(),
+                within.size(),
+                within.values().stream().mapToInt(List::size).sum(),
+                sessions(within, p -> p.sky() && !Double.isNaN(p.celsius())),
+                within.size() - sessions(within, p -> !Double.isNaN(p.celsius())));
+    }
+
+    private static int sessions(Map<Long, List<AerobicStore.Stored>> all, Predicate<AerobicStore.Stored> any) {
+        return (int) all.values().stream().filter(s -> s.stream().anyMatch(any)).count();
     }
 
     private static boolean isWithin(double fraction) {

@@ -21,7 +21,14 @@ public class AerobicStore {
 
     /** One stretch with the session it is of. */
     public record Stored(
-            long sessionId, LocalDate day, String surface, double hours, double celsius, double bpm, double output) {}
+            long sessionId,
+            LocalDate day,
+            String surface,
+            double hours,
+            double celsius,
+            boolean sky,
+            double bpm,
+            double output) {}
 
     void store(RecordingRow row, List<Pieces.Piece> pieces) {
         sql.sql("delete from aerobic_piece where recording_id = ?")
@@ -65,12 +72,17 @@ public class AerobicStore {
                 .update();
     }
 
-    /** How many sessions of a sport from a day on count with the sky's temperature. */
-    public int ofSky(long athleteId, Sport sport, LocalDate from) {
-        return sql.sql("select count(distinct recording_id) from aerobic_piece where athlete_id = ? and sport = ? and "
-                        + "day >= ? and sky")
-                .params(athleteId, sport.name(), from)
-                .query(Integer.class)
+    /** Recordings of a sport: all, those without a heart rate, and of the others those without output. */
+    public record Counted(int recordings, int withoutHeartRate, int withoutOutput) {}
+
+    public Counted counted(long athleteId, Sport sport, LocalDate from) {
+        String output = sport.onWheels() ? "r.mean_watts" : "r.mean_speed";
+        return sql.sql("select count(*), count(*) filter (where r.mean_bpm is null), "
+                        + "count(*) filter (where r.mean_bpm is not null and " + output + " is null) from session s "
+                        + "join recording r on r.id = s.recording_id where s.athlete_id = ? and s.day >= ? and "
+                        + "r.sport = ? and s.deleted_at is null")
+                .params(athleteId, from, sport.name())
+                .query((rs, i) -> new Counted(rs.getInt(1), rs.getInt(2), rs.getInt(3)))
                 .single();
     }
 
@@ -78,7 +90,7 @@ public class AerobicStore {
     public List<Stored> from(long athleteId, Sport sport, LocalDate from) {
         return sql.sql("select s.id, p.day, s.surface, p.hours, "
                         + "case when p.sky and s.surface ilike '%indoor%' then null "
-                        + "else p.celsius end, p.bpm, p.output from "
+                        + "else p.celsius end, p.sky, p.bpm, p.output from "
                         + "aerobic_piece p join session s on s.recording_id = p.recording_id where "
                         + "p.athlete_id = ? and p.sport = ? and p.day >= ? and s.deleted_at is null "
                         + "order by p.day, p.recording_id, p.place")
@@ -89,8 +101,9 @@ public class AerobicStore {
                         rs.getString(3),
                         rs.getDouble(4),
                         rs.getObject(5) == null ? Double.NaN : rs.getDouble(5),
-                        rs.getDouble(6),
-                        rs.getDouble(7)))
+                        rs.getBoolean(6),
+                        rs.getDouble(7),
+                        rs.getDouble(8)))
                 .list();
     }
 }

@@ -27,6 +27,9 @@ final class PenalisedFit {
     private static final double LEAST_LOG = -12;
     private static final double MOST_LOG = 16;
     private static final int GRID = 57;
+    /** 95 % of one parameter, in twice the log of a likelihood. */
+    private static final double POSSIBLE = 3.84;
+
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
     /** Keeps an effect that nothing tells from being anything. */
     private static final double RIDGE = 1e-9;
@@ -137,6 +140,27 @@ final class PenalisedFit {
         covariance = normal.inverse().scalarMultiply(variance);
     }
 
+    /**
+     * Whether an effect is so many of its errors from nothing with every smoothing that the data leave possible: within
+     * {@link #POSSIBLE} of the best restricted likelihood. With few sessions the best is often a straight line, and
+     * what fitness did then passes for the effect.
+     */
+    boolean isApart(int index, double reach) {
+        Normal normal = new Normal();
+        double step = (MOST_LOG - LEAST_LOG) / (GRID - 1);
+        double[] criteria = new double[GRID];
+        for (int i = 0; i < GRID; i++) criteria[i] = normal.criterion(LEAST_LOG + i * step);
+        double most = Arrays.stream(criteria).min().orElse(0) + POSSIBLE;
+        for (int i = 0; i < GRID; i++) {
+            if (criteria[i] > most) continue;
+            normal.criterion(LEAST_LOG + i * step);
+            double variance = normal.residual / freedom() / HUBER_KEPT;
+            double error = Math.sqrt(variance * normal.inverse().getEntry(knots + index, knots + index));
+            if (Math.abs(normal.theta.getEntry(knots + index)) <= reach * error) return false;
+        }
+        return true;
+    }
+
     /** Observations less unpenalised parameters. */
     double freedom() {
         return Math.max(1, values.length - unpenalised);
@@ -180,9 +204,11 @@ final class PenalisedFit {
                 for (int j = 0; j < p; j++) {
                     if (design[i][j] == 0) continue;
                     right[j] += weights[i] * design[i][j] * values[i];
-                    for (int k = 0; k < p; k++) sums[j][k] += weights[i] * design[i][j] * design[i][k];
+                    for (int k = 0; k <= j; k++) sums[j][k] += weights[i] * design[i][j] * design[i][k];
                 }
             }
+            // summed in another order the other half would differ in its last digits, which the factoring refuses
+            for (int j = 0; j < p; j++) for (int k = 0; k < j; k++) sums[k][j] = sums[j][k];
             for (int j = knots; j < p; j++) sums[j][j] += RIDGE;
             squares = new Array2DRowRealMatrix(sums, false);
             products = new ArrayRealVector(right, false);

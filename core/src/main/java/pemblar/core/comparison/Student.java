@@ -8,7 +8,12 @@ public final class Student {
 
     /** The value that 97.5 % lie below: the half-width, in standard errors, of a 95 % interval. */
     public static double reach95(double freedom) {
-        return new TDistribution(freedom).inverseCumulativeProbability(0.975);
+        return reach95(freedom, 1);
+    }
+
+    /** The half-width of each of several intervals that together hold in 95 % (Bonferroni). */
+    public static double reach95(double freedom, int intervals) {
+        return new TDistribution(freedom).inverseCumulativeProbability(1 - 0.025 / intervals);
     }
 
     /** Probability of a t at least as far from zero, when there is no difference. */
