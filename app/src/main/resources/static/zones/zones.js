@@ -57,3 +57,9 @@ document.addEventListener('keydown', event => {
   clearTimeout(resting);
   resting = setTimeout(() => send(handle.dataset.index, next.toFixed(gap < 1 ? 2 : 1)), REST);
 });
+// Enter in the list of boundaries makes zones of them, rather than pressing the form's first button.
+document.addEventListener('keydown', event => {
+  if (event.key !== 'Enter' || event.target.name !== 'absolute') return;
+  event.preventDefault();
+  event.target.form.querySelector('button[value="absolute"]').click();
+});

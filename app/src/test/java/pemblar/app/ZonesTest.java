@@ -95,6 +95,40 @@ class ZonesTest {
                 Duration.ofSeconds(60), () -> zones("day >= '" + FROM + "'").equals(inside));
     }
 
+    private static Map<String, String> beats(String drawn, String typed) {
+        return Map.of(
+                "sport",
+                "SWIM",
+                "measure",
+                "HEART_RATE",
+                "drawn",
+                drawn,
+                "from",
+                FROM.toString(),
+                "do",
+                "absolute",
+                "absolute",
+                typed);
+    }
+
+    @Test
+    void fiveBoundariesInBeatsAreTypedInAnyOrderAndHoldBackwards() {
+        Person kasper = Person.demo("kasper");
+        String page = kasper.get(ZONES + "?sport=SWIM&measure=HEART_RATE").body();
+        String edited = kasper.post(ZONES + "/edit", beats(drawn(page), "163, 120 176\n135;150"))
+                .body();
+        assertTrue(drawn(edited).contains("[120.0,135.0,150.0,163.0,176.0]"), drawn(edited));
+        assertTrue(edited.contains("value=\"120 135 150 163 176\""), edited);
+        for (String bad : List.of("", "120 many", "120 120", "NaN 130", "1e9", "1 2 3 4 5 6 7 8 9", "-5", "900"))
+            assertTrue(
+                    kasper.post(ZONES + "/edit", beats(drawn(page), bad)).body().contains("class=\"problem\""), bad);
+        Map<String, String> take = new java.util.HashMap<>(beats(drawn(edited), ""));
+        take.put("do", "take-up");
+        String said = Person.main(kasper.post(ZONES, take).body());
+        assertTrue(said.contains("hold for the sessions before that day too") && said.contains("and before"), said);
+        kasper.post("/a/3/thresholds/adopt/undo", Map.of());
+    }
+
     @Test
     void aSchemeInUseIsNotDeletedAndSaysWhoUsesIt() {
         Person oda = Person.demo("oda");

@@ -1,13 +1,17 @@
 package pemblar.app.zones;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import pemblar.app.threshold.Amounts;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
+import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.ZoneScheme.Reference;
 import pemblar.core.zone.ZoneSchemes;
@@ -19,6 +23,11 @@ import pemblar.formats.json.ZoneSchemeJson;
  * sound.
  */
 final class Draft {
+    /** Boundaries lie lower and higher than thresholds do; beats hardly higher. */
+    private static final double LOW_ZONES = 2;
+
+    private static final double HIGH_ZONES = 4;
+    private static final double HIGH_BEATS = 1.1;
     private final List<String> problems = new ArrayList<>();
     private ZoneScheme scheme;
 
@@ -116,6 +125,7 @@ final class Draft {
                 case "split" -> scheme = scheme.split(Integer.parseInt(parts[1]));
                 case "join" -> scheme = scheme.joined(Integer.parseInt(parts[1]));
                 case "move" -> scheme = scheme.moved(Integer.parseInt(parts[1]), Double.parseDouble(parts[2]));
+                case "absolute" -> absolute(form.getOrDefault("absolute", ""));
                 case "laboratory" -> laboratory(form.getOrDefault("first", ""), form.getOrDefault("second", ""));
                 default -> {}
             }
@@ -125,6 +135,47 @@ final class Draft {
             problems.add("Zones must be " + ZoneScheme.FEWEST_ZONES + " to " + ZoneScheme.MOST_ZONES
                     + ", with room between their boundaries.");
         }
+    }
+
+    /** Boundaries in the quantity's own unit, as many as typed, in any order. */
+    private void absolute(String typed) {
+        Quantity quantity = quantity(scheme, sport);
+        List<String> words = Arrays.stream(typed.strip().split("[;\\s]+|,\\s+"))
+                .filter(w -> !w.isBlank())
+                .toList();
+        if (words.isEmpty() || words.size() >= ZoneScheme.MOST_ZONES) {
+            problems.add("Type 1 to " + (ZoneScheme.MOST_ZONES - 1) + " boundaries with a blank between them, in "
+                    + Amounts.unit(quantity) + ".");
+            return;
+        }
+        double most = quantity.highest() * (scheme.measure() == Measure.HEART_RATE ? HIGH_BEATS : HIGH_ZONES);
+        List<Double> values = new ArrayList<>();
+        for (String word : words) {
+            try {
+                double value = Amounts.parsed(quantity, word);
+                if (value >= quantity.lowest() / LOW_ZONES && value <= most) values.add(value);
+                else
+                    problems.add("“" + word + "” is not a boundary that a person can have, in " + Amounts.unit(quantity)
+                            + ".");
+            } catch (IllegalArgumentException e) {
+                problems.add("“" + word + "” is not a boundary such as " + Amounts.example(quantity) + ".");
+            }
+        }
+        if (values.size() < words.size()) return;
+        try {
+            scheme = scheme.typed(values);
+        } catch (IllegalArgumentException e) {
+            problems.add("Two of the boundaries are the same or too close to each other.");
+        }
+    }
+
+    /** The boundaries as they would be typed with the values of a day; empty where those are not known. */
+    static String absolutes(ZoneScheme scheme, Thresholds values, Sport sport) {
+        return scheme.with(values)
+                .map(set -> IntStream.range(1, scheme.names().size())
+                        .mapToObj(zone -> Amounts.shown(quantity(scheme, sport), set.ceilingOf(zone)))
+                        .collect(Collectors.joining(" ")))
+                .orElse("");
     }
 
     private void laboratory(String first, String second) {

@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -61,9 +62,19 @@ class ThresholdController {
         this.shown = shown;
     }
 
-    /** A quantity with what holds today and all values so far, newest first. */
+    /**
+     * A quantity with what holds today and all values so far, newest first.
+     *
+     * @param counts which of two values of a kind a sport goes by; empty when there is only one
+     */
     record QuantityView(
-            Quantity quantity, String label, String unit, String example, String now, List<DatedView> history) {}
+            Quantity quantity,
+            String label,
+            String unit,
+            String example,
+            String now,
+            String counts,
+            List<DatedView> history) {}
 
     record DatedView(LocalDate from, String value) {}
 
@@ -190,6 +201,24 @@ class ThresholdController {
                 Amounts.unit(quantity),
                 "e.g. " + Amounts.example(quantity),
                 now.map(d -> Amounts.shown(quantity, d.value())).orElse(null),
+                counts(quantity, values, today),
                 history);
+    }
+
+    /** A value of one sport goes before the one for all of them. */
+    private static String counts(Quantity quantity, DatedValues values, LocalDate today) {
+        Quantity all = quantity.kind().plain();
+        if (all.sport() != null) return "";
+        if (quantity != all)
+            return values.latest(quantity, today).isPresent()
+                    ? "counts for " + quantity.sport().doing()
+                    : values.latest(all, today)
+                            .map(d -> "until then " + Amounts.withUnit(all, d.value()) + " counts, the one above")
+                            .orElse("");
+        return Arrays.stream(Quantity.values())
+                .filter(q -> q != all && q.kind() == all.kind() && q.sport() != null)
+                .flatMap(q -> values.latest(q, today).stream())
+                .map(d -> "not for " + d.quantity().sport().doing() + ", which has its own")
+                .collect(Collectors.joining("; "));
     }
 }

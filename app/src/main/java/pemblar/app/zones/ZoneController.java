@@ -48,6 +48,9 @@ import pemblar.formats.json.ZoneSchemeJson;
 @RequestMapping("/a/{athleteId}/thresholds/zones")
 class ZoneController {
     private static final double LAST_ZONE_SHARE = 0.16;
+    private static final String FROM_THEN = " Time in zones of the sessions from then on is computed anew.";
+    private static final String BEFORE_TOO = " They are the first that were typed, so they hold for the sessions before"
+            + " that day too; time in zones of all of them is computed anew.";
     private final Pages pages;
     private final ThresholdService thresholds;
     private final ZoneSchemeService schemes;
@@ -80,7 +83,7 @@ class ZoneController {
     record Edited(int number, String name, String boundary, Double value, String range, double left, double width) {}
 
     /** A set that held or holds, by its first day. */
-    record History(LocalDate from, String name, boolean now) {}
+    record History(LocalDate from, String name, boolean now, boolean before) {}
 
     /** A scheme to start from. */
     record Choice(String value, String name) {}
@@ -154,7 +157,7 @@ class ZoneController {
         LocalDate holds = zones.latest(key, today).map(DatedZones.Dated::from).orElse(null);
         return zones.sets().stream()
                 .filter(s -> s.key().equals(key))
-                .map(s -> new History(s.from(), s.scheme().name(), s.from().equals(holds)))
+                .map(s -> new History(s.from(), s.scheme().name(), s.from().equals(holds), zones.holdsBackwards(s)))
                 .sorted(java.util.Comparator.comparing(History::from).reversed())
                 .toList();
     }
@@ -189,6 +192,8 @@ class ZoneController {
         model.addAttribute("unitOfBoundary", unit(scheme, kind.sport()));
         model.addAttribute("referenceWord", reference(scheme, kind.sport()));
         model.addAttribute("known", set.isPresent());
+        model.addAttribute("absolutes", Draft.absolutes(scheme, now.thresholds().forSport(kind.sport()), kind.sport()));
+        model.addAttribute("unitTyped", Shown.unit(scheme.measure(), kind.sport()));
         model.addAttribute("problems", draft.problems());
     }
 
@@ -256,14 +261,11 @@ class ZoneController {
                         .findFirst()
                         .orElse(null);
                 String label = kind.title() + " has “" + draft.scheme().name() + "” from " + shown.date(from) + ".";
-                thresholds.takeUp(
-                        athleteId,
-                        viewer,
-                        new DatedZones.Dated(new Zones.Key(kind.sport(), kind.measure()), from, draft.scheme()),
-                        ownId,
-                        label);
-                flash.addFlashAttribute(
-                        "said", label + " Time in zones of the sessions from then on is computed anew.");
+                DatedZones.Dated set =
+                        new DatedZones.Dated(new Zones.Key(kind.sport(), kind.measure()), from, draft.scheme());
+                thresholds.takeUp(athleteId, viewer, set, ownId, label);
+                boolean before = thresholds.zonesOf(athlete).holdsBackwards(set);
+                flash.addFlashAttribute("said", label + (before ? BEFORE_TOO : FROM_THEN));
             }
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());

@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import pemblar.core.sport.Measure;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
@@ -66,6 +67,26 @@ public record ZoneScheme(
                         + boundary + " follows " + before);
             before = boundary;
         }
+    }
+
+    /**
+     * The same zones by other boundaries, in the quantity's own unit and in any order; with as many of them as before
+     * the zones keep their names.
+     *
+     * @throws IllegalArgumentException when two are closer than {@link #gap} or there are too many or too few
+     */
+    public ZoneScheme typed(List<Double> typed) {
+        List<Double> rising = typed.stream().sorted().toList();
+        List<String> called = rising.size() == boundaries.size()
+                ? names
+                : IntStream.rangeClosed(1, rising.size() + 1)
+                        .mapToObj(zone -> "zone " + zone)
+                        .toList();
+        ZoneScheme scheme = new ZoneScheme(name, measure, Reference.ABSOLUTE, rising, called);
+        for (int i = 1; i < rising.size(); i++)
+            if (rising.get(i) - rising.get(i - 1) < scheme.gap() - 1e-9)
+                throw new IllegalArgumentException(rising.get(i - 1) + " and " + rising.get(i) + " are too close");
+        return scheme;
     }
 
     /** Smallest distance that an edit leaves between two boundaries, in the unit of the boundaries. */

@@ -194,4 +194,51 @@ class ZoneSchemeTest {
         assertTrue(!new Zones(HEART, java.util.Map.of(ride, ZoneSchemes.HEART_RATE_RESERVE)).ridesWithRunningZones());
         assertTrue(!Zones.usual(HEART).ridesWithRunningZones());
     }
+
+    private static final Zones.Key RUN_BEATS = new Zones.Key(Sport.RUN, Measure.HEART_RATE);
+    private static final LocalDate MAY = LocalDate.of(2026, 5, 1);
+
+    private static ZoneScheme beats(Double... boundaries) {
+        return ZoneSchemes.fromLaboratory("mine", Measure.HEART_RATE, 140, 165).typed(List.of(boundaries));
+    }
+
+    @Test
+    void boundariesTypedInAnyOrderRise() {
+        ZoneScheme scheme = beats(163.0, 120.0, 176.0, 135.0, 150.0);
+        assertEquals(List.of(120.0, 135.0, 150.0, 163.0, 176.0), scheme.boundaries());
+        assertEquals(6, scheme.names().size());
+        assertEquals(Reference.ABSOLUTE, scheme.reference());
+        assertEquals(
+                ZoneSchemes.fromLaboratory("mine", Measure.HEART_RATE, 140, 165).names(),
+                beats(150.0, 130.0).names());
+        assertThrows(IllegalArgumentException.class, () -> beats(150.0, 150.0));
+        assertThrows(IllegalArgumentException.class, () -> beats(150.0, 150.5));
+    }
+
+    @Test
+    void theFirstTypedZonesHoldBackwardsAndLaterOnesDoNot() {
+        DatedZones.Dated first = new DatedZones.Dated(RUN_BEATS, MAY, beats(130.0, 150.0));
+        DatedZones.Dated second = new DatedZones.Dated(RUN_BEATS, MAY.plusDays(30), beats(135.0, 155.0));
+        DatedZones zones = new DatedZones(new DatedValues(List.of(), Sex.NOT_GIVEN), List.of(second, first));
+        assertTrue(zones.holdsBackwards(first) && !zones.holdsBackwards(second));
+        assertEquals(first.scheme(), zones.on(MAY.minusDays(400)).chosen().get(RUN_BEATS));
+        assertEquals(second.scheme(), zones.on(MAY.plusDays(30)).chosen().get(RUN_BEATS));
+        assertTrue(zones.spanOf(RUN_BEATS, MAY).from().isBefore(MAY.minusDays(400)));
+        assertEquals(Optional.of(MAY.plusDays(30)), zones.spanOf(RUN_BEATS, MAY).until());
+        assertEquals(MAY.plusDays(30), zones.spanOf(RUN_BEATS, MAY.plusDays(30)).from());
+    }
+
+    @Test
+    void aFirstSchemeOfPercentsHoldsFromItsDayAlone() {
+        ZoneScheme percents = ZoneSchemes.ALL.stream()
+                .filter(s -> s.measure() == Measure.HEART_RATE)
+                .findFirst()
+                .orElseThrow();
+        DatedZones.Dated first = new DatedZones.Dated(RUN_BEATS, MAY, percents);
+        DatedZones zones = new DatedZones(
+                new DatedValues(List.of(), Sex.NOT_GIVEN),
+                List.of(first, new DatedZones.Dated(RUN_BEATS, MAY.plusDays(9), beats(130.0, 150.0))));
+        assertTrue(zones.on(MAY.minusDays(1)).chosen().isEmpty());
+        assertEquals(percents, zones.on(MAY).chosen().get(RUN_BEATS));
+    }
 }
