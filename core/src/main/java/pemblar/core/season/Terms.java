@@ -1,16 +1,15 @@
 package pemblar.core.season;
 
 import java.util.Arrays;
-import java.util.Map;
-import java.util.TreeMap;
 
 /** A linear expression of the variables of a {@link Programme}. */
 final class Terms {
-    private final TreeMap<Integer, Double> byVariable = new TreeMap<>();
+    private double[] byVariable = new double[0];
     private double constant;
 
     Terms plus(int variable, double coefficient) {
-        if (coefficient != 0) byVariable.merge(variable, coefficient, Double::sum);
+        reach(variable + 1);
+        byVariable[variable] += coefficient;
         return this;
     }
 
@@ -20,29 +19,47 @@ final class Terms {
     }
 
     Terms plus(Terms other, double times) {
-        other.byVariable.forEach((variable, coefficient) -> plus(variable, coefficient * times));
+        reach(other.byVariable.length);
+        for (int i = 0; i < other.byVariable.length; i++) byVariable[i] += other.byVariable[i] * times;
         return plus(other.constant * times);
     }
 
+    private void reach(int length) {
+        if (byVariable.length < length) byVariable = Arrays.copyOf(byVariable, length);
+    }
+
     boolean isConstant() {
-        return byVariable.isEmpty();
+        return count() == 0;
+    }
+
+    private int count() {
+        int count = 0;
+        for (double coefficient : byVariable) if (coefficient != 0) count++;
+        return count;
     }
 
     double constant() {
         return constant;
     }
 
+    /** Those with a coefficient, rising. */
     int[] variables() {
-        return byVariable.keySet().stream().mapToInt(Integer::intValue).toArray();
+        int[] variables = new int[count()];
+        for (int i = 0, at = 0; i < byVariable.length; i++) if (byVariable[i] != 0) variables[at++] = i;
+        return variables;
     }
 
+    /** In the order of {@link #variables}. */
     double[] coefficients() {
-        return byVariable.values().stream().mapToDouble(Double::doubleValue).toArray();
+        double[] coefficients = new double[count()];
+        int at = 0;
+        for (double coefficient : byVariable) if (coefficient != 0) coefficients[at++] = coefficient;
+        return coefficients;
     }
 
     double at(double[] values) {
         double sum = constant;
-        for (Map.Entry<Integer, Double> term : byVariable.entrySet()) sum += values[term.getKey()] * term.getValue();
+        for (int i = 0; i < byVariable.length; i++) if (byVariable[i] != 0) sum += values[i] * byVariable[i];
         return sum;
     }
 
