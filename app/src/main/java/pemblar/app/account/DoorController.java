@@ -31,9 +31,17 @@ class DoorController {
     private final SignIns signIns;
     private final AthleteService athletes;
     private final Limits limits;
+    private final LeavingService leaving;
     private final InstantSource clock;
 
-    DoorController(DoorService door, SignIns signIns, AthleteService athletes, Limits limits, InstantSource clock) {
+    DoorController(
+            DoorService door,
+            SignIns signIns,
+            AthleteService athletes,
+            Limits limits,
+            LeavingService leaving,
+            InstantSource clock) {
+        this.leaving = leaving;
         this.clock = clock;
         this.athletes = athletes;
         this.door = door;
@@ -52,6 +60,7 @@ class DoorController {
         model.addAttribute("viewer", viewer);
         model.addAttribute("ownAthlete", athletes.own(viewer).orElse(null));
         model.addAttribute("address", address);
+        model.addAttribute("ends", leaving.ends(viewer).orElse(null));
         model.addAttribute("signIns", signIns.of(address, here(request)));
         units(model);
         athletes.own(viewer).ifPresent(id -> zones(athletes.require(id, viewer), model));

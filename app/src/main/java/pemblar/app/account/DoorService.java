@@ -45,6 +45,12 @@ public class DoorService {
         return row;
     }
 
+    /** @throws IllegalArgumentException when the password is not the account's */
+    @Transactional(readOnly = true)
+    public String checkedAddress(Viewer viewer, String password) {
+        return checked(viewer, password).email;
+    }
+
     /** @param hereId of the sign-in that stays. @return how many others were ended */
     @Transactional
     public int changePassword(Viewer viewer, String present, String wanted, String hereId) {

@@ -37,6 +37,9 @@ import pemblar.core.workout.SharedClock;
 public class HourService {
     private static final Duration LONGEST = Duration.ofHours(12);
     private static final Duration SEEN_BEFORE = Duration.ofHours(36);
+    /** A clock time has no seconds, and the form takes some to fill in. */
+    private static final Duration STILL_NOW = Duration.ofMinutes(3);
+
     private static final Duration FARTHEST = Duration.ofDays(60);
     private static final int LATEST = 12;
     private static final int LONGEST_CUE = 140;
@@ -99,7 +102,7 @@ public class HourService {
                 .plusMinutes(minute)
                 .atZone(zone(group, coach))
                 .toInstant();
-        if (starts.isBefore(now.minusSeconds(60)))
+        if (starts.isBefore(now.minus(STILL_NOW)))
             throw new IllegalArgumentException("Clock time: that is over already. Choose one that lies ahead.");
         if (starts.isAfter(now.plus(FARTHEST)))
             throw new IllegalArgumentException("Day: a group hour can be opened for the next 60 days.");
