@@ -55,7 +55,8 @@ final class Remains {
                 "delete from undo_entry where athlete_id in " + SEEN + " and position(:name in before_state::text) > 0",
                 "update morning_state set dirty = true where athlete_id in " + SEEN,
                 // what others answered to their notes stays
-                "update note set answers_id = null where answers_id in (select id from note where author_id = :account)",
+                "update note set answers_id = null where answers_id in (select id from note where author_id ="
+                        + " :account)",
                 "update zone_set set scheme_id = null where scheme_id in (select id from zone_scheme where account_id ="
                         + " :account)",
                 "delete from invitation where lower(email) = :email",

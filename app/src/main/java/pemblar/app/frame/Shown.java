@@ -18,6 +18,8 @@ public class Shown {
     private static final String NONE = "–";
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+    private static final DateTimeFormatter MOMENT =
+            DateTimeFormatter.ofPattern("d MMM uuuu, HH:mm 'UTC'", Locale.ENGLISH);
 
     /** Hours and minutes, as 1 h 03 or 50 min. */
     public String duration(Number seconds) {
@@ -175,9 +177,9 @@ public class Shown {
         return day == null ? NONE : DAY.format(day);
     }
 
-    /** The day of an instant by the server's reckoning, for people without a zone of their own. */
+    /** Day and minute of an instant in universal time, for people without a zone of their own. */
     public String moment(java.time.Instant instant) {
-        return instant == null ? NONE : DATE.format(LocalDate.ofInstant(instant, java.time.ZoneOffset.UTC));
+        return instant == null ? NONE : MOMENT.format(instant.atOffset(java.time.ZoneOffset.UTC));
     }
 
     public String date(LocalDate day) {
