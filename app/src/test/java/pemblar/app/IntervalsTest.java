@@ -29,7 +29,7 @@ class IntervalsTest {
                         new Reserve(valid("CRITICAL_POWER"), valid("W_PRIME")),
                         new IntervalTarget.Set(5, 240, 180, valid("THRESHOLD_POWER") / 2, 0.1))
                 .watts();
-        assertThat(page).contains("<span>" + Math.round(watts) + "</span>").contains("95 % range");
+        assertThat(page).contains("<span>" + Math.round(watts) + " W</span>").contains("95 % range");
         assertThat(page).contains("5 x (4min max, 3min 50%)").contains("Design it");
         String design = jonna.get("/a/1/workouts/design?text=5%20x%20(4min%20max%2C%203min%2050%25)")
                 .body();
@@ -65,5 +65,19 @@ class IntervalsTest {
                         .get("/a/1/thresholds/intervals?repeats=20&length=5min&rest=1min&easy=100")
                         .statusCode())
                 .isEqualTo(200);
+    }
+
+    @Test
+    void aRunnerIsAskedForEffortsAndNotForPower() {
+        Person runner = new Person(Running.ADDRESS).signUp("intervals.runner@pemblar.example", "run,ride");
+        String base = runner.get("/").uri().getPath().replaceAll("/today$", "") + "/thresholds/intervals";
+        String page = Person.main(runner.get(base).body());
+        assertThat(page)
+                .contains("fastest pace")
+                .contains("Critical speed and D′ are not known: it takes three all-out efforts")
+                .doesNotContain("W′");
+        assertThat(Person.main(runner.get(base + "?sport=ride").body()))
+                .contains("highest power")
+                .contains("Critical power and W′ are not known");
     }
 }

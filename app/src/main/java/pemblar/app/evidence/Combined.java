@@ -150,12 +150,21 @@ public record Combined(Map<Quantity, Suggestion> suggestions, List<String> sente
                     + ". Set aside what was no honest test, or choose one to adopt.");
         }
         if (combination.floor().isPresent() && combination.contradicting().isEmpty())
-            all.add("A session spent more than the reserve: with the W′ suggested here, critical power cannot be below "
-                    + Amounts.withUnit(
-                            Quantity.CRITICAL_POWER, combination.floor().getAsDouble()) + ".");
+            all.add(floor(combination, combination.floor().getAsDouble()));
         for (String id : combination.sameEffort())
             all.add(named(id, counted) + " rests on an effort that counts already.");
         return all;
+    }
+
+    /** What a session below zero asks for stays out of the mean; how the two stand to each other is said. */
+    private static String floor(Combination combination, double watts) {
+        String asks = "A session spent more than the reserve: with the W′ suggested here it asks for a critical power"
+                + " of at least " + Amounts.withUnit(Quantity.CRITICAL_POWER, watts);
+        Combination.Suggested suggested = combination.suggestions().get(Quantity.CRITICAL_POWER);
+        if (suggested == null) return asks + ".";
+        return Math.round(watts) <= Math.round(suggested.value())
+                ? asks + ", which the suggestion keeps."
+                : asks + ", more than the most likely value: the upper end of its range fits both.";
     }
 
     private static String named(String id, List<Piece> counted) {

@@ -247,7 +247,7 @@ class CurveController {
 
     /** What a test would do for the estimates, in a sentence; or what is missing altogether. */
     private static String advice(PowerDuration fitted, CurveUnits units) {
-        List<Integer> missing = fitted.testsMissing();
+        List<Integer> missing = fitted.testsMissing().stream().sorted().toList();
         String durations = missing.stream().limit(3).map(CurveController::clock).collect(Collectors.joining(", "));
         if (fitted.critical().isEmpty())
             return "There are too few efforts of 2 to 20 min for a model. Test all-out, on separate days or "
@@ -262,7 +262,7 @@ class CurveController {
         String help = "An all-out effort of " + clock(advice.seconds()) + " would " + effect + ".";
         return fitted.critical().get().isEnough()
                 ? help
-                : help + (missing.isEmpty() ? "" : " Not tested yet: " + durations + ".");
+                : help + (missing.isEmpty() ? "" : " Not tested by an effort of its own yet: " + durations + ".");
     }
 
     @PostMapping("/set-aside")

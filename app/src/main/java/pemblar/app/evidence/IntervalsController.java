@@ -14,6 +14,8 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 
 /** What to hold for so many repetitions: for one athlete, and for a coach beside it all athletes with a model. */
 @Controller
@@ -29,7 +31,7 @@ class IntervalsController {
     }
 
     /** What was typed, or the usual example. */
-    record Asked(String repeats, String length, String rest, String easy, String left) {
+    record Asked(String sport, String repeats, String length, String rest, String easy, String left) {
         Asked {
             repeats = repeats == null ? "6" : repeats;
             length = length == null ? "3min" : length;
@@ -38,9 +40,10 @@ class IntervalsController {
             left = left == null ? "10" : left;
         }
 
-        IntervalsService.Question read() {
+        IntervalsService.Question read(Sport of) {
             int count = (int) Typed.number("Repetitions", repeats, 1, 99);
             return new IntervalsService.Question(
+                    of,
                     count,
                     Typed.seconds("Each of", length, 10, 3600),
                     count == 1 ? 0 : Typed.seconds("Rest", rest, 0, 3600),
@@ -58,10 +61,18 @@ class IntervalsController {
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         LocalDate today = page.today();
+        List<Sport> held = held(page.athlete());
+        Sport sport = held.stream()
+                .filter(s -> s.key().equals(asked.sport()))
+                .findFirst()
+                .orElse(held.get(0));
         model.addAttribute("asked", asked);
+        model.addAttribute("held", held);
+        model.addAttribute("sport", sport);
+        model.addAttribute("byPace", sport.ownMeasure() == Measure.SPEED);
         model.addAttribute("everybody", everybody);
         try {
-            IntervalsService.Question question = asked.read();
+            IntervalsService.Question question = asked.read(sport);
             model.addAttribute("answer", intervals.of(page.athlete(), question, today));
             List<Athlete> roster = athletes.roster(viewer);
             model.addAttribute("several", roster.size() > 1);
@@ -70,7 +81,7 @@ class IntervalsController {
                         "answers",
                         roster.stream()
                                 .map(a -> intervals.of(a, question, today))
-                                .filter(a -> a.watts().isPresent())
+                                .filter(a -> a.held() != null)
                                 .toList());
             model.addAttribute("shorthand", shorthand(question));
         } catch (IllegalArgumentException e) {
@@ -79,9 +90,17 @@ class IntervalsController {
         return "evidence/intervals";
     }
 
+    /** Sports of which a pace or a power is held; never empty. */
+    private static List<Sport> held(Athlete athlete) {
+        List<Sport> held = athlete.sports().stream()
+                .filter(s -> s.ownMeasure() == Measure.SPEED || s.ownMeasure() == Measure.POWER)
+                .toList();
+        return held.isEmpty() ? List.of(Sport.RIDE) : held;
+    }
+
     /** The set as a workout whose watts follow each one's own model; empty when another share is to be left. */
     private static String shorthand(IntervalsService.Question q) {
-        if (Math.abs(q.left() - 0.1) > 1e-9) return "";
+        if (q.byPace() || Math.abs(q.left() - 0.1) > 1e-9) return "";
         String step = length(q.seconds()) + " max";
         String set = q.repeats() == 1
                 ? step

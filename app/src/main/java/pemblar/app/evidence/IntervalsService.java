@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Shown;
 import pemblar.app.session.EffortService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
@@ -17,9 +18,13 @@ import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 
-/** The highest power for a set of repetitions, from the values that hold today. */
+/**
+ * The highest power, or the fastest pace, for a set of repetitions: power from the values that hold today, pace from
+ * critical speed and D′ of the last 90 days' efforts.
+ */
 @Service
 class IntervalsService {
+    private static final String FROM_FIT = "; the range from the errors of the last 90 days’ efforts.";
     private final ThresholdService thresholds;
     private final EffortService efforts;
 
@@ -28,79 +33,132 @@ class IntervalsService {
         this.efforts = efforts;
     }
 
-    /** @param restShare of threshold power; {@code left} share of W' at the lowest point */
-    record Question(int repeats, int seconds, int restSeconds, double restShare, double left) {}
+    /** @param restShare of threshold; {@code left} share of W′ or D′ at the lowest point */
+    record Question(Sport sport, int repeats, int seconds, int restSeconds, double restShare, double left) {
+        boolean byPace() {
+            return sport.ownMeasure() == Measure.SPEED;
+        }
+    }
 
     /**
-     * One athlete's answer.
+     * One athlete's answer as it is shown.
      *
-     * @param watts empty when something is missing, which {@code words} then says
-     * @param reach half the width of the 95 % range, W; empty when the fit of the last 90 days does not carry one
+     * @param held as 306 W or 4:05 /km; null when something is missing, which {@code words} then says
+     * @param range the 95 % range, empty where the efforts carry none
+     * @param left of W′ in kJ or of D′ in m, at the lowest point
      * @param words where it comes from, or what is missing
      */
-    record Answer(
-            Athlete athlete,
-            Optional<Double> watts,
-            Optional<Double> reach,
-            Double ofThreshold,
-            Double lowestJoules,
-            String words) {}
+    record Answer(Athlete athlete, String held, String range, Double ofThreshold, String left, String words) {}
+
+    /**
+     * What a set is computed by, W and J or m/s and m.
+     *
+     * @param fit of the last 90 days, for the range; null without one
+     */
+    private record Basis(Reserve model, double threshold, BestCurve curve, CriticalPower fit, String words) {}
 
     @Transactional(readOnly = true)
     Answer of(Athlete athlete, Question q, LocalDate today) {
-        Thresholds values = thresholds.of(athlete).on(today).forSport(Sport.RIDE);
-        if (!values.knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME))
-            return missing(athlete, "Critical power and W′ are not known: adopt them from two efforts or a curve.");
-        if (q.repeats() > 1 && q.restShare() > 0 && !values.knows(Quantity.THRESHOLD_POWER))
-            return missing(athlete, "The threshold power is not known, of which the rest is a share.");
-        double threshold = values.get(Quantity.THRESHOLD_POWER).orElse(Double.NaN);
-        Reserve model = new Reserve(values.require(Quantity.CRITICAL_POWER), values.require(Quantity.W_PRIME));
-        IntervalTarget.Set set = new IntervalTarget.Set(
-                q.repeats(),
-                q.seconds(),
-                q.restSeconds(),
-                q.repeats() == 1 || q.restShare() == 0 ? 0 : q.restShare() * threshold,
-                q.left());
-        IntervalTarget target = IntervalTarget.of(model, set);
-        BestCurve curve =
-                efforts.curve(athlete, Sport.RIDE, Measure.POWER, today.minusDays(EvidenceService.RECENT_DAYS), today);
-        double best = curve.at(q.seconds());
-        if (q.repeats() == 1 && isTested(curve, q.seconds(), best) && best < target.watts())
-            return answer(
+        BestCurve curve = efforts.curve(
+                athlete, q.sport(), q.sport().ownMeasure(), today.minusDays(EvidenceService.RECENT_DAYS), today);
+        Thresholds values = thresholds.of(athlete).on(today).forSport(q.sport());
+        Optional<Basis> basis = q.byPace() ? pace(values, curve) : power(values, curve);
+        if (basis.isEmpty())
+            return missing(
                     athlete,
-                    best,
-                    Optional.empty(),
-                    threshold,
-                    IntervalTarget.lowest(model, set, best),
-                    "Your best over this time in the last 90 days, which is lower than the model’s "
-                            + Math.round(target.watts()) + " W.");
-        Optional<Double> reach = PowerDuration.of(curve)
-                .critical()
-                .filter(CriticalPower::isEnough)
-                .map(fit -> IntervalTarget.reach(
-                        model, set, new IntervalTarget.Errors(fit.wattsError(), fit.reserveError(), fit.covariance())));
-        String words = reach.isPresent()
-                ? "From critical power and W′ that hold today; the range from the errors of the last 90 days’ efforts."
-                : "From critical power and W′ that hold today. No range: the efforts of the last 90 days carry none.";
-        return answer(athlete, target.watts(), reach, threshold, target.lowestReserveJoules(), words);
+                    q.byPace()
+                            ? "Critical speed and D′ are not known: it takes three all-out efforts of 2 to 20 min in"
+                                    + " 90 days, the longest three times the shortest."
+                            : "Critical power and W′ are not known: adopt them from two efforts or a curve.");
+        boolean rests = q.repeats() > 1 && q.restShare() > 0;
+        if (rests && Double.isNaN(basis.get().threshold()))
+            return missing(
+                    athlete,
+                    "The threshold " + (q.byPace() ? "pace" : "power")
+                            + " is not known, of which the rest is a share.");
+        double rest = rests ? q.restShare() * basis.get().threshold() : 0;
+        return held(
+                athlete,
+                q,
+                basis.get(),
+                new IntervalTarget.Set(q.repeats(), q.seconds(), q.restSeconds(), rest, q.left()));
     }
 
-    private static boolean isTested(BestCurve curve, int seconds, double best) {
-        return best > 0 && PowerDuration.of(curve).isTested(new BestCurve.Point(seconds, best, 0));
+    private static Optional<Basis> power(Thresholds values, BestCurve curve) {
+        if (!values.knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME)) return Optional.empty();
+        Optional<CriticalPower> fit = PowerDuration.of(curve).critical().filter(CriticalPower::isEnough);
+        return Optional.of(new Basis(
+                new Reserve(values.require(Quantity.CRITICAL_POWER), values.require(Quantity.W_PRIME)),
+                values.get(Quantity.THRESHOLD_POWER).orElse(Double.NaN),
+                curve,
+                fit.orElse(null),
+                "From critical power and W′ that hold today"
+                        + (fit.isPresent() ? FROM_FIT : ". No range: the efforts of the last 90 days carry none.")));
+    }
+
+    private static Optional<Basis> pace(Thresholds values, BestCurve curve) {
+        return PowerDuration.ofSpeed(curve)
+                .critical()
+                .filter(CriticalPower::isEnough)
+                .map(fit -> new Basis(
+                        new Reserve(fit.watts(), fit.reserveJoules()),
+                        values.get(Quantity.THRESHOLD_SPEED).orElse(Double.NaN),
+                        curve,
+                        fit,
+                        "From critical speed and D′ of the last 90 days’ efforts" + FROM_FIT));
+    }
+
+    private static Answer held(Athlete athlete, Question q, Basis basis, IntervalTarget.Set set) {
+        IntervalTarget target = IntervalTarget.of(basis.model(), set);
+        double best = basis.curve().at(q.seconds());
+        if (q.repeats() == 1 && best < target.watts() && isTested(q, basis.curve(), best))
+            return answer(
+                    athlete,
+                    q,
+                    basis,
+                    best,
+                    Double.NaN,
+                    IntervalTarget.lowest(basis.model(), set, best),
+                    "Your best over this time in the last 90 days, which is lower than the model’s "
+                            + figure(q, target.watts()) + ".");
+        double reach = basis.fit() == null
+                ? Double.NaN
+                : IntervalTarget.reach(
+                        basis.model(),
+                        set,
+                        new IntervalTarget.Errors(
+                                basis.fit().wattsError(),
+                                basis.fit().reserveError(),
+                                basis.fit().covariance()));
+        return answer(athlete, q, basis, target.watts(), reach, target.lowestReserveJoules(), basis.words());
+    }
+
+    private static boolean isTested(Question q, BestCurve curve, double best) {
+        PowerDuration model = q.byPace() ? PowerDuration.ofSpeed(curve) : PowerDuration.of(curve);
+        return best > 0 && model.isTested(new BestCurve.Point(q.seconds(), best, 0));
     }
 
     private static Answer missing(Athlete athlete, String what) {
-        return new Answer(athlete, Optional.empty(), Optional.empty(), null, null, what);
+        return new Answer(athlete, null, "", null, null, what);
     }
 
     private static Answer answer(
-            Athlete athlete, double watts, Optional<Double> reach, double threshold, double lowest, String words) {
-        return new Answer(
-                athlete,
-                Optional.of(watts),
-                reach,
-                Double.isNaN(threshold) ? null : (Double) (watts / threshold),
-                lowest,
-                words);
+            Athlete athlete, Question q, Basis basis, double value, double reach, double left, String words) {
+        String range = Double.isNaN(reach)
+                ? ""
+                : q.byPace()
+                        ? figure(q, value - reach) + " to " + figure(q, value + reach)
+                        : "± " + Math.round(reach) + " W";
+        String lowest = q.byPace()
+                ? Math.round(left) + " m of D′"
+                : String.format(java.util.Locale.ROOT, "%.1f kJ of W′", left / 1000);
+        Double ofThreshold = Double.isNaN(basis.threshold()) ? null : (Double) (value / basis.threshold());
+        return new Answer(athlete, figure(q, value), range, ofThreshold, lowest, words);
+    }
+
+    private static String figure(Question q, double value) {
+        return q.byPace()
+                ? Shown.speedFigure(q.sport(), value) + " " + Shown.speedUnit(q.sport())
+                : Math.round(value) + " W";
     }
 }
