@@ -105,7 +105,7 @@ class IntervalsService {
                         values.get(Quantity.THRESHOLD_SPEED).orElse(Double.NaN),
                         curve,
                         fit,
-                        "From critical speed and D′ of the last 90 days’ efforts" + FROM_FIT));
+                        "From critical speed and D′ of the last 90 days’ efforts; the range from their errors."));
     }
 
     private static Answer held(Athlete athlete, Question q, Basis basis, IntervalTarget.Set set) {
