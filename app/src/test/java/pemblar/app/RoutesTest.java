@@ -34,6 +34,7 @@ class RoutesTest {
             Map.entry("GET /account/address/{token}", "oneself, with the link"),
             Map.entry("POST /account/address/{token}", "oneself, with the link"),
             Map.entry("POST /account/sign-ins/end", "oneself"),
+            Map.entry("POST /account/archive", "oneself, with the password"),
             Map.entry("POST /account/leave", "oneself, with the password"),
             Map.entry("POST /account/keep", "oneself"),
             Map.entry("POST /account/units", "oneself"),

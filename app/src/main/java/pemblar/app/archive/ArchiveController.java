@@ -1,0 +1,70 @@
+package pemblar.app.archive;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.InstantSource;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.account.DoorService;
+import pemblar.app.frame.Limits;
+import pemblar.app.frame.Viewer;
+
+/** Hands a person all of their data, against their password. */
+@Controller
+class ArchiveController {
+    private final ArchiveService archive;
+    private final DoorService door;
+    private final Limits limits;
+    private final InstantSource clock;
+
+    ArchiveController(ArchiveService archive, DoorService door, Limits limits, InstantSource clock) {
+        this.archive = archive;
+        this.door = door;
+        this.limits = limits;
+        this.clock = clock;
+    }
+
+    @PostMapping("/account/archive")
+    String archive(
+            @RequestParam(defaultValue = "") String present,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            RedirectAttributes flash)
+            throws IOException {
+        String refused = refused(viewer, present, request.getRemoteAddr());
+        if (refused != null) {
+            flash.addFlashAttribute("said", refused);
+            return "redirect:/account";
+        }
+        LocalDate day = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
+        response.setContentType("application/zip");
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment()
+                        .filename("pemblar-" + day + ".zip")
+                        .build()
+                        .toString());
+        archive.write(viewer, response.getOutputStream());
+        return null;
+    }
+
+    private String refused(Viewer viewer, String present, String address) {
+        if (!limits.allowSignIn("change " + viewer.accountId(), address))
+            return "Too many tries. Wait a minute, then try again.";
+        try {
+            door.checkedAddress(viewer, present);
+            return null;
+        } catch (IllegalArgumentException e) {
+            return e.getMessage();
+        }
+    }
+}

@@ -1,0 +1,137 @@
+package pemblar.app.archive;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.web.util.HtmlUtils;
+import pemblar.app.frame.Viewer;
+
+/**
+ * All data of a person in one archive: each table as JSON lines, each recording as the file that it came as, pictures
+ * of notes, and an index to read. Memory holds one recording or a thousand rows; no connection is held while the person
+ * loads it.
+ */
+@Service
+public class ArchiveService {
+    private static final int AT_ONCE = 1000;
+    private final JdbcClient sql;
+
+    ArchiveService(JdbcClient sql) {
+        this.sql = sql;
+    }
+
+    /** What went into one file. */
+    private record Written(String file, String words, long count) {}
+
+    public void write(Viewer viewer, OutputStream out) throws IOException {
+        List<Long> athletes = athletes(viewer);
+        List<Written> written = new ArrayList<>();
+        ZipOutputStream zip = new ZipOutputStream(out);
+        for (Shelf shelf : Shelf.ALL) {
+            zip.putNextEntry(new ZipEntry("data/" + shelf.file() + ".jsonl"));
+            written.add(
+                    new Written("data/" + shelf.file() + ".jsonl", shelf.words(), rows(shelf, viewer, athletes, zip)));
+            zip.closeEntry();
+        }
+        written.add(new Written("recordings/", "recordings as they came", originals(athletes, zip)));
+        written.add(new Written("notes/", "files of notes", noteFiles(athletes, zip)));
+        zip.putNextEntry(new ZipEntry("index.html"));
+        zip.write(index(viewer, written).getBytes(StandardCharsets.UTF_8));
+        zip.closeEntry();
+        zip.finish();
+    }
+
+    /** The person's own pages and those kept on them of others; -1 stands for none. */
+    private List<Long> athletes(Viewer viewer) {
+        List<Long> all = sql.sql("select id from athlete where account_id = :id or kept_by in (select id from athlete"
+                        + " where account_id = :id)")
+                .param("id", viewer.accountId())
+                .query(Long.class)
+                .list();
+        return all.isEmpty() ? List.of(-1L) : all;
+    }
+
+    private long rows(Shelf shelf, Viewer viewer, List<Long> athletes, OutputStream out) throws IOException {
+        long count = 0;
+        List<String> rows;
+        do {
+            rows = sql.sql("select row_to_json(r) from (select " + shelf.columns() + " from " + shelf.from()
+                            + " order by " + shelf.by() + " limit " + AT_ONCE + " offset " + count + ") r")
+                    .param("account", viewer.accountId())
+                    .param("athletes", athletes)
+                    .query(String.class)
+                    .list();
+            for (String row : rows) out.write((row + "\n").getBytes(StandardCharsets.UTF_8));
+            count += rows.size();
+        } while (rows.size() == AT_ONCE);
+        return count;
+    }
+
+    private long originals(List<Long> athletes, ZipOutputStream zip) throws IOException {
+        record Original(long id, String name) {}
+        List<Original> all = sql.sql("select id, day, file_name from recording where athlete_id in (:athletes) and"
+                        + " deleted_at is null order by day, id")
+                .param("athletes", athletes)
+                .query((rs, i) -> new Original(
+                        rs.getLong(1), rs.getString(2) + " " + rs.getLong(1) + " " + plain(rs.getString(3))))
+                .list();
+        for (Original original : all) {
+            zip.putNextEntry(new ZipEntry("recordings/" + original.name()));
+            zip.write(sql.sql("select original from recording_data where recording_id = ?")
+                    .param(original.id())
+                    .query(byte[].class)
+                    .optional()
+                    .orElse(new byte[0]));
+            zip.closeEntry();
+        }
+        return all.size();
+    }
+
+    private long noteFiles(List<Long> athletes, ZipOutputStream zip) throws IOException {
+        record File(long id, String name) {}
+        List<File> all = sql.sql("select id, note_id, name from note_file where athlete_id in (:athletes) order by id")
+                .param("athletes", athletes)
+                .query((rs, i) ->
+                        new File(rs.getLong(1), rs.getLong(2) + " " + rs.getLong(1) + " " + plain(rs.getString(3))))
+                .list();
+        for (File file : all) {
+            zip.putNextEntry(new ZipEntry("notes/" + file.name()));
+            zip.write(sql.sql("select content from note_file where id = ?")
+                    .param(file.id())
+                    .query(byte[].class)
+                    .single());
+            zip.closeEntry();
+        }
+        return all.size();
+    }
+
+    private static String plain(String name) {
+        return name.replaceAll("[^\\p{L}\\p{N} ._-]", "_");
+    }
+
+    private static String index(Viewer viewer, List<Written> written) {
+        StringBuilder rows = new StringBuilder();
+        for (Written w : written)
+            rows.append("<tr><td><a href=\"")
+                    .append(w.file())
+                    .append("\">")
+                    .append(w.file())
+                    .append("</a></td><td>")
+                    .append(w.words())
+                    .append("</td><td>")
+                    .append(w.count())
+                    .append("</td></tr>\n");
+        String name = HtmlUtils.htmlEscape(viewer.name());
+        return "<!doctype html>\n<html lang=\"en\"><meta charset=\"utf-8\"><title>Pemblar: " + name + "</title>\n<h1>"
+                + name + "</h1>\n<p>Everything that Pemblar kept on the day of this archive. Each file"
+                + " of <code>data</code> has a JSON object a line; recordings are as they came in. Passwords, keys of"
+                + " devices and calendars, and what is computed from the rest are not in it.</p>\n<table>\n"
+                + "<tr><th>File</th><th>What</th><th>How many</th></tr>\n" + rows + "</table></html>\n";
+    }
+}
