@@ -22,11 +22,6 @@ import java.util.stream.Collectors;
 
 /** Somebody with a plain HTTP client: keeps cookies and the anti-forgery token of the last page. */
 final class Person {
-    static {
-        // shorter than the server's, so that no request goes out on a connection that is being closed
-        System.setProperty("jdk.httpclient.keepalive.timeout", "5");
-    }
-
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
     private static final String BOUNDARY = "----pemblar-test";
     /** A page as it is, but for line breaks inside its tags: those are the formatter's business and not a test's. */

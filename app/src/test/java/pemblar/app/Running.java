@@ -40,6 +40,10 @@ final class Running {
                         String.valueOf(port),
                         "pemblar.demo",
                         String.valueOf(demo),
+                        // longer than any client here waits between two requests, so that none goes out on a
+                        // connection that is just being closed
+                        "server.tomcat.keep-alive-timeout",
+                        "30m",
                         "spring.jpa.properties.hibernate.generate_statistics",
                         "true")
                 .entrySet()
