@@ -80,4 +80,30 @@ class IntervalsTest {
                 .contains("highest power")
                 .contains("Critical power and W′ are not known");
     }
+
+    @Test
+    void aTestOfTheCurveIsPutOnADay() {
+        Person runner = new Person(Running.ADDRESS).signUp("curve.test@pemblar.example", "run");
+        String base = runner.get("/").uri().getPath().replaceAll("/today$", "");
+        runner.get(base + "/thresholds/curve");
+        String day =
+                java.time.LocalDate.now(java.time.ZoneOffset.UTC).plusDays(3).toString();
+        runner.post(base + "/thresholds/curve/test", Map.of("sport", "run", "seconds", "720", "day", day));
+        assertThat(sql.queryForList(
+                        "select title from session where athlete_id = ? and day = ?::date",
+                        String.class,
+                        Long.parseLong(base.replaceAll("\\D", "")),
+                        day))
+                .containsExactly("Test: 12 min all-out");
+        assertThat(Person.demo("sefa").get("/a/2/thresholds/curve").body())
+                .contains("Put it on this day")
+                .contains("min all-out</option>");
+        for (String bad : new String[] {"", "soon", "9999-12-31"})
+            assertThat(runner.post(
+                                    base + "/thresholds/curve/test",
+                                    Map.of("sport", "run", "seconds", "720", "day", bad))
+                            .statusCode())
+                    .as(bad)
+                    .isLessThan(500);
+    }
 }

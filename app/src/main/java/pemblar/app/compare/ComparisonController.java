@@ -123,6 +123,7 @@ class ComparisonController {
         model.addAttribute(
                 "view", ComparisonView.of(held.content(), ComparisonService.cut(held.content()), cut, sort, falling));
         model.addAttribute("figures", Figure.values());
+        model.addAttribute("groupings", Grouping.values());
         model.addAttribute("sort", sort);
         model.addAttribute("falling", falling);
         return "compare/comparison";
@@ -164,6 +165,17 @@ class ComparisonController {
                     case "enter" -> enter(content, line, column, value);
                     default -> throw new IllegalArgumentException("This cannot be done with a repetition.");
                 }));
+    }
+
+    /** Groups by what the sessions are described with, or by date. */
+    @PostMapping("/{id}/group")
+    String group(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam Grouping by,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return changed(athleteId, id, flash, () -> comparisons.group(athleteId, viewer, id, by));
     }
 
     private static Content enter(Content content, int line, String column, String value) {

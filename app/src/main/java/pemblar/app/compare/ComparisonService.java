@@ -16,6 +16,7 @@ import pemblar.app.compare.Content.Line;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.review.RepetitionFinder;
+import pemblar.app.session.DescriptionService;
 import pemblar.app.session.SessionService;
 import pemblar.app.undo.UndoService;
 import pemblar.app.undo.Undoable;
@@ -41,6 +42,7 @@ public class ComparisonService implements Undoable {
     private final RepetitionFinder repetitions;
     private final AthleteService athletes;
     private final UndoService undo;
+    private final DescriptionService descriptions;
     private final InstantSource clock;
 
     ComparisonService(
@@ -49,7 +51,9 @@ public class ComparisonService implements Undoable {
             RepetitionFinder repetitions,
             AthleteService athletes,
             UndoService undo,
+            DescriptionService descriptions,
             InstantSource clock) {
+        this.descriptions = descriptions;
         this.store = store;
         this.sessions = sessions;
         this.repetitions = repetitions;
@@ -270,6 +274,24 @@ public class ComparisonService implements Undoable {
         if (!store.save(held, held.name(), after, clock.instant()))
             throw new IllegalArgumentException(
                     "Somebody else changed this comparison just now. Look at it again, then repeat your change.");
+    }
+
+    /** @throws IllegalArgumentException when that does not make two to four groups, or somebody was quicker */
+    @Transactional
+    void group(long athleteId, Viewer viewer, long id, Grouping by) {
+        change(
+                athleteId,
+                viewer,
+                id,
+                "Grouped by " + by.words() + ".",
+                content -> by.group(
+                        content,
+                        descriptions.of(
+                                athleteId,
+                                content.lines().stream()
+                                        .map(Line::session)
+                                        .distinct()
+                                        .toList())));
     }
 
     @Transactional

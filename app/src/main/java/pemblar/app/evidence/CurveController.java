@@ -19,16 +19,20 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Shown;
+import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.DescriptionService;
 import pemblar.app.session.EffortService;
+import pemblar.app.session.ScheduleService;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.CriticalPower;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.schedule.DemandTest;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
@@ -45,8 +49,15 @@ class CurveController {
     private final EffortService efforts;
     private final ThresholdService thresholds;
     private final DescriptionService descriptions;
+    private final ScheduleService schedule;
 
-    CurveController(Pages pages, EffortService efforts, ThresholdService thresholds, DescriptionService descriptions) {
+    CurveController(
+            Pages pages,
+            EffortService efforts,
+            ThresholdService thresholds,
+            DescriptionService descriptions,
+            ScheduleService schedule) {
+        this.schedule = schedule;
         this.descriptions = descriptions;
         this.pages = pages;
         this.efforts = efforts;
@@ -132,6 +143,8 @@ class CurveController {
             model.addAttribute(
                     "enough", fitted.critical().filter(CriticalPower::isEnough).isPresent());
             model.addAttribute("advice", advice(fitted, units));
+            model.addAttribute("tests", tests(fitted));
+            model.addAttribute("tomorrow", today.plusDays(1));
             fitted.critical()
                     .filter(c -> c.isEnough() && !units.isSpeed())
                     .ifPresent(c -> model.addAttribute(
@@ -243,6 +256,39 @@ class CurveController {
 
     private static String error(double error, int digits, String unit, double share) {
         return String.format(Locale.ROOT, "± %." + digits + "f %s, %.1f %%", error, unit, 100 * share);
+    }
+
+    /** An all-out effort that can be put on a day. */
+    record Test(int seconds, String words) {}
+
+    /** The one that helps most first, then what was not tested by itself. */
+    private static List<Test> tests(PowerDuration fitted) {
+        List<Integer> seconds = new ArrayList<>();
+        fitted.critical().ifPresent(c -> seconds.add(c.mostHelpful().seconds()));
+        seconds.addAll(fitted.testsMissing().stream().sorted().toList());
+        return seconds.stream().distinct().map(s -> new Test(s, clock(s))).toList();
+    }
+
+    @PostMapping("/test")
+    String test(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String sport,
+            @RequestParam int seconds,
+            @RequestParam(defaultValue = "") String day,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        Sport of = pages.athlete(athleteId, viewer).orFirst(sport);
+        try {
+            LocalDate on = Typed.day("Day", day);
+            ScheduleService.Chosen test = new ScheduleService.Chosen(
+                    "Test: " + clock(seconds) + " all-out", DemandTest.of(of, seconds, 0), null, null);
+            String label = "Put “" + test.title() + "” on the board.";
+            schedule.scheduleAll(athleteId, viewer, List.of(new ScheduleService.Placed(on, null, test)), label);
+            flash.addFlashAttribute("put", "“" + test.title() + "” is on the board, on " + new Shown().day(on) + ".");
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("put", e.getMessage());
+        }
+        return "redirect:/a/" + athleteId + "/thresholds/curve?sport=" + of.key();
     }
 
     /** What a test would do for the estimates, in a sentence; or what is missing altogether. */

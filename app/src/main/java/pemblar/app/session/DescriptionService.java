@@ -72,6 +72,12 @@ public class DescriptionService {
         }
     }
 
+    /** What was said of sessions of an athlete whom the caller has already asked for, by session. */
+    @Transactional(readOnly = true)
+    public Map<Long, Described> of(long athleteId, List<Long> ids) {
+        return sessions.all(athleteId, ids).stream().collect(Collectors.toMap(row -> row.id, Described::of));
+    }
+
     /** @throws IllegalArgumentException naming the field that is too long */
     @Transactional
     public void describe(long athleteId, Viewer viewer, long sessionId, Words words) {

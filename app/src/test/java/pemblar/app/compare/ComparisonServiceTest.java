@@ -49,8 +49,14 @@ class ComparisonServiceTest {
     private final SessionService sessions = mock(SessionService.class);
     private final AthleteService athletes = mock(AthleteService.class);
     private final UndoService undo = mock(UndoService.class);
-    private final ComparisonService service =
-            new ComparisonService(store, sessions, mock(RepetitionFinder.class), athletes, undo, () -> Instant.EPOCH);
+    private final ComparisonService service = new ComparisonService(
+            store,
+            sessions,
+            mock(RepetitionFinder.class),
+            athletes,
+            undo,
+            mock(pemblar.app.session.DescriptionService.class),
+            () -> Instant.EPOCH);
 
     private static Line line(int revision, double watts) {
         return new Line(
