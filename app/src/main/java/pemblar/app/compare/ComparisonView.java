@@ -1,6 +1,7 @@
 package pemblar.app.compare;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
@@ -42,6 +43,8 @@ record ComparisonView(
     private static final int FEWEST_REPETITIONS = 2;
     /** Groups that are further apart than this share are compared by a line beyond their points. */
     private static final double LIKE = 0.1;
+
+    private static final double MOST_SPREADS = 2;
 
     private static final int FEWEST_SESSIONS = 3;
 
@@ -175,13 +178,14 @@ record ComparisonView(
         try {
             SessionComparison found = SessionComparison.of(repetitions);
             SessionComparison said = cutTo == 0 ? found : found.cutTo(cutTo);
-            return ComparisonWords.of(
+            String words = ComparisonWords.of(
                     said,
                     "“" + two.get(0) + "”",
                     "“" + two.get(1) + "”",
                     x.name(),
                     y.derived() ? "" : " " + y.unit(),
                     y.name());
+            return words + caveat(content, two, x);
         } catch (IllegalArgumentException e) {
             return tooLittle(two, x, y, "repetitions");
         }
@@ -212,6 +216,29 @@ record ComparisonView(
         DoubleSummaryStatistics second = along(content, two.get(1)).summaryStatistics();
         double margin = LIKE * Math.max(Math.abs(first.getAverage()), Math.abs(second.getAverage()));
         return first.getMax() + margin < second.getMin() || second.getMax() + margin < first.getMin();
+    }
+
+    /**
+     * Groups whose means are over two of their own spreads apart meet nowhere: what follows then rests on the slope
+     * within sessions, which is too flat wherever the compared quantity is slow to follow (measured: docs/benchmarks).
+     */
+    private static String caveat(Content content, List<String> two, Column x) {
+        double[] first = along(content, two.get(0)).toArray();
+        double[] second = along(content, two.get(1)).toArray();
+        double between = Math.abs(mean(second) - mean(first));
+        double within = Math.sqrt((squares(first) + squares(second)) / Math.max(1, first.length + second.length - 2));
+        if (between <= MOST_SPREADS * within) return "";
+        return " But the two hardly overlap in " + x.name() + ": this rests on how one follows the other within the"
+                + " sessions, not on like repetitions, and is no proof.";
+    }
+
+    private static double mean(double[] values) {
+        return Arrays.stream(values).average().orElse(Double.NaN);
+    }
+
+    private static double squares(double[] values) {
+        double mean = mean(values);
+        return Arrays.stream(values).map(v -> (v - mean) * (v - mean)).sum();
     }
 
     /** From session to session, unlike surfaces apart. */

@@ -88,6 +88,21 @@ class ContentTest {
     }
 
     @Test
+    void groupsThatHardlyOverlapAreNoProof() {
+        assertThat(ComparisonView.of(twoGroups(), "", false).difference()).doesNotContain("hardly overlap");
+        List<Line> lines = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            double watts = 268 + i;
+            lines.add(line("old", watts, 100 + 0.2 * watts, "2026-05-0" + (i / 2 + 1), "road"));
+            lines.add(line("new", watts + 9, 103 + 0.2 * watts, "2026-06-0" + (i / 2 + 1), "road"));
+        }
+        assertThat(ComparisonView.of(Content.EMPTY.add(lines), "", false).difference())
+                .startsWith("At equal power")
+                .endsWith("But the two hardly overlap in power: this rests on how one follows the other within the"
+                        + " sessions, not on like repetitions, and is no proof.");
+    }
+
+    @Test
     void thePageSaysHowFarTheGroupsAreApartAndAHiddenOneDoesNotCount() {
         ComparisonView view = ComparisonView.of(twoGroups(), "", false);
         assertThat(view.difference())
