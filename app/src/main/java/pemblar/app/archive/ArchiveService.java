@@ -13,7 +13,7 @@ import org.springframework.web.util.HtmlUtils;
 import pemblar.app.frame.Viewer;
 
 /**
- * All data of a person in one archive: each table as JSON lines, each recording as the file that it came as, pictures
+ * The data of a person in one archive: each table as JSON lines, each recording as the file that it came as, pictures
  * of notes, and an index to read. Memory holds one recording or a thousand rows; no connection is held while the person
  * loads it.
  */
@@ -129,9 +129,10 @@ public class ArchiveService {
                     .append("</td></tr>\n");
         String name = HtmlUtils.htmlEscape(viewer.name());
         return "<!doctype html>\n<html lang=\"en\"><meta charset=\"utf-8\"><title>Pemblar: " + name + "</title>\n<h1>"
-                + name + "</h1>\n<p>Everything that Pemblar kept on the day of this archive. Each file"
+                + name + "</h1>\n<p>What Pemblar kept on the day of this archive. Each file"
                 + " of <code>data</code> has a JSON object a line; recordings are as they came in. Passwords, keys of"
-                + " devices and calendars, and what is computed from the rest are not in it.</p>\n<table>\n"
+                + " devices and calendars, invitations, named ranges and what is computed"
+                + " from the rest are not in it.</p>\n<table>\n"
                 + "<tr><th>File</th><th>What</th><th>How many</th></tr>\n" + rows + "</table></html>\n";
     }
 }
