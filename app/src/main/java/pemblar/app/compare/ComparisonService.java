@@ -32,7 +32,6 @@ import tools.jackson.databind.json.JsonMapper;
 public class ComparisonService implements Undoable {
     private static final String KIND = "comparison";
     private static final int MOST_SESSIONS = 30;
-    private static final int MOST_GROUPS = 4;
     /** Lengths within 10 % are like lengths. */
     private static final double SAME_LENGTH = 1.1;
 
@@ -261,7 +260,7 @@ public class ComparisonService implements Undoable {
                         .map(o -> o.slab().day().toString().substring(0, 7))
                         .distinct()
                         .count()
-                <= MOST_GROUPS;
+                <= Grouping.MOST_GROUPS;
         return one.slab().day().toString().substring(0, few ? 7 : 4);
     }
 

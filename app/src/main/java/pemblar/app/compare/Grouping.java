@@ -16,7 +16,7 @@ enum Grouping {
     DAY("date", null);
 
     static final String NOT_SAID = "not said";
-    private static final int MOST_GROUPS = 4;
+    static final int MOST_GROUPS = 4;
     private static final int LONGEST = 60;
     /** A whole day, its month, its year. */
     private static final int[] DATE_LENGTHS = {10, 7, 4};
