@@ -161,7 +161,7 @@ record RepetitionPlot(
         if (Double.isNaN(value)) return "–";
         return switch (quantity) {
             case MAIN -> main == Channel.POWER ? shown.watts(value) : shown.speed(sport, value);
-            case CADENCE -> shown.whole(value);
+            case CADENCE -> shown.whole(value) + " /min";
             case STEP_LENGTH -> shown.decimal(value, 2) + " m";
             case CONTACT_TIME -> shown.whole(1000 * value) + " ms";
             case PEAK_HEART_RATE, VALLEY_HEART_RATE, END_HEART_RATE -> shown.whole(value) + " bpm";

@@ -47,15 +47,21 @@ final class RepetitionWords {
     private static Sentence change(RepetitionSet first, RepetitionSet other, int number) {
         SetChange change = SetChange.of(first, other);
         String mean = Units.mine().decimal(Math.abs(100 * change.mean()), 1);
+        boolean power = first.main() == Channel.POWER;
         String text = "Set " + number + " was "
                 + (mean.matches("0[.,]0")
-                        ? "as high as set 1"
-                        : mean + " % " + (change.mean() < 0 ? "lower" : "higher") + " than set 1")
+                        ? (power ? "as high" : "as fast") + " as set 1"
+                        : mean + " % " + comparative(power, change.mean()) + " than set 1")
                 + spread(change) + ".";
         return new Sentence(
                 text,
                 first.repetitions().get(0).span().from(),
                 other.repetitions().get(other.repetitions().size() - 1).span().to());
+    }
+
+    private static String comparative(boolean power, double change) {
+        if (power) return change < 0 ? "lower" : "higher";
+        return change < 0 ? "slower" : "faster";
     }
 
     private static String spread(SetChange change) {
@@ -81,6 +87,9 @@ final class RepetitionWords {
             case HELD -> main + " held (" + percent(s.value()) + " per repetition" + noise(set) + ").";
             case ROSE -> main + " rose (" + percent(s.value()) + " per repetition, more than noise).";
             case FELL -> main + " fell (" + percent(s.value()) + " per repetition, more than noise).";
+            case CREPT ->
+                main + " crept " + (s.value() > 0 ? "up" : "down") + " (" + percent(s.value())
+                        + " per repetition, little but more than noise).";
             case UNEVEN ->
                 main + " changed too unevenly for a trend (" + percent(s.value()) + " per repetition, within noise).";
             case CADENCE_IN_BAND ->
@@ -90,20 +99,21 @@ final class RepetitionWords {
             case CADENCE_LEFT_BAND ->
                 s.count() == 1
                         ? "Cadence was outside its band throughout."
-                        : "Cadence left its band from the " + ordinal(s.count()) + ".";
+                        : "Cadence was out of its band from the " + ordinal(s.count()) + " on.";
             case RECOVERED_TO -> "Heart rate's lowest in the recoveries was " + range(s) + ".";
             case RECOVERY_ENDED -> "At their ends it was " + range(s) + ".";
             case RECOVERS_LESS ->
-                "Heart rate came down less each time (+" + Units.mine().decimal(s.value(), 1) + " bpm per repetition).";
+                "Heart rate came down less and less: its lowest rose by "
+                        + Units.mine().decimal(s.value(), 1) + " bpm per repetition.";
             case FORM_FADES -> "Form fades from the " + ordinal(s.count()) + ", while the effort held.";
             case COLD_START ->
                 "The first peak of heart rate, " + Math.round(s.value())
-                        + ", lies far below the others at the same output: the warm-up was short.";
+                        + " bpm, lies far below the others at the same output: a longer warm-up may be worth trying.";
         };
     }
 
     private static String noise(RepetitionSet set) {
-        return set.slopes().get(Quantity.MAIN).isTrend() ? "" : ", within noise";
+        return set.slopes().get(Quantity.MAIN).isBeyondNoise() ? "" : ", within noise";
     }
 
     private static String range(Statement s) {

@@ -84,7 +84,8 @@ class RepetitionTableTest {
                 .with("cadence", 95)
                 .but("cadence", 3 * ROUND, COUNT * ROUND, 80)
                 .planned(PLAN);
-        assertThat(table(lapped(made).open()).orElseThrow().words()).contains("Cadence left its band from the 4th.");
+        assertThat(table(lapped(made).open()).orElseThrow().words())
+                .contains("Cadence was out of its band from the 4th on.");
     }
 
     @Test

@@ -58,8 +58,12 @@ public record Slope(double perRepetition, double standardError, double level, in
      * standard error, and more than 0.3 % of the value a repetition.
      */
     public boolean isTrend() {
-        if (Double.isNaN(standardError)) return false;
-        return Math.abs(perRepetition) > student(count - 2) * standardError && Math.abs(relative()) > NEGLIGIBLE;
+        return isBeyondNoise() && Math.abs(relative()) > NEGLIGIBLE;
+    }
+
+    /** Beyond what 95 % of flat series of this length show, however small it is. */
+    public boolean isBeyondNoise() {
+        return Math.abs(perRepetition) > student(Math.max(1, count - 2)) * standardError;
     }
 
     /**

@@ -24,6 +24,8 @@ public final class Verdict {
         HELD,
         ROSE,
         FELL,
+        /** Certain, small from one to the next, and too much over all of them to be held. */
+        CREPT,
         UNEVEN,
         CADENCE_IN_BAND,
         CADENCE_LEFT_BAND,
@@ -71,7 +73,8 @@ public final class Verdict {
     /** A change that is not certain is no holding: it holds only when it ends near where it began. */
     private static Kind course(Slope main) {
         if (main.isTrend()) return main.perRepetition() > 0 ? Kind.ROSE : Kind.FELL;
-        return Math.abs(main.relative()) * (main.count() - 1) <= HELD_WITHIN ? Kind.HELD : Kind.UNEVEN;
+        if (Math.abs(main.relative()) * (main.count() - 1) <= HELD_WITHIN) return Kind.HELD;
+        return main.isBeyondNoise() ? Kind.CREPT : Kind.UNEVEN;
     }
 
     private static void target(RepetitionSet set, Asked asked, List<Statement> all) {

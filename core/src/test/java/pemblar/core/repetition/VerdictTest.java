@@ -91,4 +91,21 @@ class VerdictTest {
         assertThat(one(Verdict.of(set, Asked.NOTHING), Kind.UNEVEN).value()).isBetween(0.03, 0.06);
         assertThat(Verdict.of(set, Asked.NOTHING).stream().map(Statement::kind)).doesNotContain(Kind.HELD, Kind.ROSE);
     }
+
+    /** 0.25 % a repetition is no trend to speak of, but 3.8 % from the first of sixteen to the last is no holding. */
+    @Test
+    void aSureChangeThatAddsUpIsNeitherHeldNorUneven() {
+        double[] watts = new double[16];
+        double[] cadence = new double[16];
+        double[] valleys = new double[16];
+        for (int i = 0; i < 16; i++) {
+            watts[i] = 250 - 0.64 * i + (i % 2);
+            cadence[i] = 70;
+            valleys[i] = 110;
+        }
+        RepetitionSet set = set(watts, cadence, valleys);
+        assertThat(set.slopes().get(Quantity.MAIN).isTrend()).isFalse();
+        assertThat(set.slopes().get(Quantity.MAIN).isBeyondNoise()).isTrue();
+        assertThat(one(Verdict.of(set, Asked.NOTHING), Kind.CREPT).value()).isBetween(-0.003, -0.002);
+    }
 }
