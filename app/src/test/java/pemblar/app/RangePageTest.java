@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
@@ -31,11 +32,9 @@ class RangePageTest {
         assertThat(page).contains("of swimming in 28 days").contains(" in " + swims + "<");
         String csv = kasper.get("/a/3/progress/zones.csv?span=typed&sport=swim&from=" + from + "&to=" + to)
                 .body();
-        assertThat(csv).startsWith("week_from,week_to,hours_all,hours_swim");
-        double hours = csv.lines()
-                .skip(1)
-                .mapToDouble(l -> Double.parseDouble(l.split(",")[3]))
-                .sum();
+        double hours = sum(csv, "hours_swim");
+        assertThat(sum(csv, "sessions_swim")).isEqualTo(swims);
+        assertThat(sum(csv, "hours_all")).isGreaterThan(hours);
         Double seconds = sql.queryForObject(
                 "select sum(timer_seconds) from recording where athlete_id = 3 and sport = 'SWIM'"
                         + " and day between ? and ?",
@@ -43,6 +42,49 @@ class RangePageTest {
                 from,
                 to);
         assertThat(hours).as("five weeks at most, each rounded").isCloseTo(seconds / 3600, within(0.03));
+    }
+
+    private static double sum(String csv, String column) {
+        List<String> heads = List.of(csv.lines().findFirst().orElseThrow().split(","));
+        assertThat(heads).contains(column);
+        return csv.lines()
+                .skip(1)
+                .mapToDouble(l -> Double.parseDouble(l.split(",")[heads.indexOf(column)]))
+                .sum();
+    }
+
+    /** Every planned session that is over stands in one block and one kind, and the table says what the file says. */
+    @Test
+    void planAndDoneStandByBlockAndKind() {
+        LocalDate last = sql.queryForObject(
+                "select max(first_day + days - 1) from block where athlete_id = 3 and first_day + days - 1 < "
+                        + "current_date",
+                LocalDate.class);
+        LocalDate first = sql.queryForObject(
+                "select min(first_day) from block where athlete_id = 3 and first_day > ?",
+                LocalDate.class,
+                last.minusDays(60));
+        String asked = "?span=typed&from=" + first + "&to=" + last;
+        String csv =
+                kasper.get("/a/3/progress/zones.csv" + asked + "&rows=block").body();
+        List<String> all = csv.lines()
+                .filter(l -> l.contains(",all,"))
+                .map(l -> l.split(",")[4])
+                .toList();
+        int planned = all.stream().mapToInt(Integer::parseInt).sum();
+        assertThat(planned)
+                .isPositive()
+                .isEqualTo(sql.queryForObject(
+                        "select count(*) from session where athlete_id = 3 and planned_seconds > 0 and day between ? "
+                                + "and ?",
+                        Integer.class,
+                        first,
+                        last));
+        assertThat(sum(csv, "sessions_planned")).as("once as all, once by kind").isEqualTo(2.0 * planned);
+        String page = kasper.get("/a/3/progress/zones" + asked).body();
+        assertThat(page)
+                .contains("Plan and done by block, " + all.size())
+                .contains("Hours, sessions and zones by week");
     }
 
     @Test

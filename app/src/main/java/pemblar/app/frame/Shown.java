@@ -15,7 +15,9 @@ import pemblar.core.workout.Pace;
 /** How figures read on a page. A missing value reads as a dash. */
 @Component
 public class Shown {
-    private static final String NONE = "–";
+    /** Stands where there is no figure. */
+    public static final String NONE = "–";
+
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter MOMENT =
@@ -186,9 +188,10 @@ public class Shown {
         return day == null ? NONE : DATE.format(day);
     }
 
-    /** A span of days, as 9 to 31 August or 28 Aug to 3 Sep. */
+    /** A span of days, as 9 to 31 August or 28 August to 3 September; one day stands alone. */
     public String span(LocalDate from, LocalDate to) {
         DateTimeFormatter month = DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
+        if (from.equals(to)) return month.format(from);
         return (from.getMonth() == to.getMonth() && from.getYear() == to.getYear()
                         ? String.valueOf(from.getDayOfMonth())
                         : month.format(from))

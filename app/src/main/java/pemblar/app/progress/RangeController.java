@@ -4,7 +4,6 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -19,12 +18,16 @@ import pemblar.app.frame.Shown;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
+import pemblar.app.season.PlanService;
+import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.range.RangeSummary;
 import pemblar.core.range.RangeSummary.Item;
+import pemblar.core.range.SeasonSpan;
 import pemblar.core.season.Block;
+import pemblar.core.season.Priority;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 
@@ -36,17 +39,20 @@ import pemblar.core.sport.Sport;
 class RangeController {
     private static final int WEEKS_BACK = 30;
     private static final int WEEKS_AHEAD = 10;
+    private static final int MOST_WEEKS = 53;
     private static final int MOST_DAYS = 1100;
     private static final int USUAL_DAYS = 28;
     private static final double BAR = 180;
     private static final double MOST_OF_IT = 0.95;
     private final Pages pages;
+    private final PlanService plan;
     private final SessionService sessions;
     private final ThresholdService thresholds;
     private final Shown shown;
 
-    RangeController(Pages pages, SessionService sessions, ThresholdService thresholds, Shown shown) {
+    RangeController(Pages pages, PlanService plan, SessionService sessions, ThresholdService thresholds, Shown shown) {
         this.pages = pages;
+        this.plan = plan;
         this.sessions = sessions;
         this.thresholds = thresholds;
         this.shown = shown;
@@ -85,9 +91,15 @@ class RangeController {
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
         Asked asked = asked(page, typed, model);
-        LocalDate first = earliest(asked, page.today().minusWeeks(WEEKS_BACK));
-        LocalDate last = latest(asked, page.today().plusWeeks(WEEKS_AHEAD));
+        LocalDate chart = RangeDrawing.weekOf(page.today()).minusWeeks(weeksBack(asked, page.today()));
+        List<Block> blocks = within(page, asked);
+        LocalDate block = blocks.isEmpty() ? asked.from() : blocks.get(0).first();
+        LocalDate first = earliest(asked, block.isBefore(chart) ? block : chart);
+        LocalDate last = latest(asked, page.today().plusWeeks(WEEKS_AHEAD + 1L));
         List<Item> items = items(page.athlete(), first, last);
+        int count = (int) ((page.today().toEpochDay() - chart.toEpochDay()) / 7) + WEEKS_AHEAD + 1;
+        List<RangeSummary> weeks =
+                RangeSummary.weeks(items, chart, count, page.today(), asked.sport(), asked.measure());
         RangeSummary now =
                 RangeSummary.of(items, asked.from(), asked.to(), page.today(), asked.sport(), asked.measure());
         RangeSummary other = RangeSummary.of(
@@ -102,12 +114,21 @@ class RangeController {
         model.addAttribute("zones", zones(now, other, names));
         model.addAttribute("sports", sports(now, other));
         model.addAttribute("kept", kept(now));
+        model.addAttribute("weeks", RangeDrawing.of(weeks, now, other));
+        RangeTables tables = new RangeTables(shown, page.today());
         model.addAttribute(
-                "weeks",
-                RangeDrawing.of(
-                        items, asked.sport(), asked.measure(), page.today(), now, other, WEEKS_BACK, WEEKS_AHEAD));
+                "weekTable", tables.weeks(weeks, names, asked.measure().title(asked.sport())));
+        model.addAttribute("blockTable", tables.blocks(blocks, items));
+        model.addAttribute("away", tables.away(plan.held(page.athlete()).allAway(), now, other));
         model.addAttribute("hard", hard(now, other));
         return "progress/zones";
+    }
+
+    /** As far as both ranges reach, within a year. */
+    private static int weeksBack(Asked asked, LocalDate today) {
+        LocalDate first = asked.from().isBefore(asked.otherFrom()) ? asked.from() : asked.otherFrom();
+        long weeks = (today.toEpochDay() - first.toEpochDay()) / 7 + 1;
+        return (int) Math.max(WEEKS_BACK, Math.min(MOST_WEEKS, weeks));
     }
 
     private static LocalDate earliest(Asked asked, LocalDate chart) {
@@ -142,8 +163,7 @@ class RangeController {
                 if (block == null) model.addAttribute("said", "There is no block today; the last 28 days stand here.");
                 else from = block.first();
             }
-            if (span.equals("season") && !page.blocks().isEmpty())
-                from = page.blocks().get(0).first();
+            if (span.equals("season")) from = seasonFrom(page);
             if (span.equals("typed")) {
                 from = Typed.day("From", typed.get("from"));
                 to = Typed.day("To", typed.get("to"));
@@ -160,6 +180,14 @@ class RangeController {
         LocalDate otherFrom = Typed.dayOrNull(typed.get("otherFrom"));
         LocalDate beside = otherFrom == null ? from.minusDays(days) : otherFrom;
         return new Asked(from, to, beside, beside.plusDays(days - 1), sport, measure, span);
+    }
+
+    private LocalDate seasonFrom(Pages.Opened page) {
+        List<LocalDate> ends = page.events().stream()
+                .filter(e -> e.priority() == Priority.A)
+                .map(SeasonEvent::last)
+                .toList();
+        return SeasonSpan.firstDay(plan.blocks(page.athlete()), ends, page.today());
     }
 
     private List<Item> items(Athlete athlete, LocalDate from, LocalDate to) {
@@ -299,7 +327,7 @@ class RangeController {
         return lines;
     }
 
-    /** Week by week, for a spreadsheet: hours of every sport, and minutes in each zone of the one that is asked for. */
+    /** Week by week or block by block, for a spreadsheet. */
     @GetMapping("/a/{athleteId}/progress/zones.csv")
     ResponseEntity<byte[]> csv(
             @PathVariable long athleteId,
@@ -308,29 +336,22 @@ class RangeController {
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
         Asked asked = asked(page, typed, model);
-        List<Item> items = items(page.athlete(), asked.from(), asked.to());
-        StringBuilder csv = new StringBuilder("week_from,week_to,hours_all,hours_"
-                + asked.sport().key() + ",rest_days,z1_min,z2_min,z3_min,z4_min,z5_min,z6_min,z7_min\n");
-        for (LocalDate week = RangeDrawing.weekOf(asked.from()); !week.isAfter(asked.to()); week = week.plusWeeks(1)) {
-            LocalDate from = week.isBefore(asked.from()) ? asked.from() : week;
-            LocalDate to = week.plusDays(6).isAfter(asked.to()) ? asked.to() : week.plusDays(6);
-            RangeSummary sum = RangeSummary.of(items, from, to, page.today(), asked.sport(), asked.measure());
-            csv.append(String.format(
-                    Locale.ROOT,
-                    "%s,%s,%.2f,%.2f,%d",
-                    from,
-                    to,
-                    sum.doneSeconds() / 3600.0,
-                    seconds(sum, asked.sport()) / 3600,
-                    sum.restDays()));
-            for (int z = 0; z < 7; z++) csv.append(String.format(Locale.ROOT, ",%.1f", at(sum, z) / 60.0));
-            csv.append('\n');
-        }
+        boolean byBlock = "block".equals(typed.get("rows"));
+        LocalDate first = byBlock ? asked.from().minusDays(Block.LONGEST) : asked.from();
+        LocalDate last = byBlock ? asked.to().plusDays(Block.LONGEST) : asked.to();
+        RangeCsv csv = new RangeCsv(items(page.athlete(), first, last), page.today(), asked.sport(), asked.measure());
+        String body = byBlock ? csv.blocks(within(page, asked)) : csv.weeks(asked.from(), asked.to());
+        String name = (byBlock ? "blocks-" : "weeks-") + asked.from() + "-" + asked.to() + ".csv";
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
-                .header(
-                        "Content-Disposition",
-                        "attachment; filename=\"zones-" + asked.from() + "-" + asked.to() + ".csv\"")
-                .body(csv.toString().getBytes(StandardCharsets.UTF_8));
+                .header("Content-Disposition", "attachment; filename=\"" + name + "\"")
+                .body(body.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Blocks that were planned and share a day with the range. */
+    private List<Block> within(Pages.Opened page, Asked asked) {
+        return plan.blocks(page.athlete()).stream()
+                .filter(b -> !b.last().isBefore(asked.from()) && !b.first().isAfter(asked.to()))
+                .toList();
     }
 }

@@ -7,15 +7,12 @@ import java.util.List;
 import java.util.Locale;
 import pemblar.app.frame.Units;
 import pemblar.core.range.RangeSummary;
-import pemblar.core.range.RangeSummary.Item;
-import pemblar.core.sport.Measure;
-import pemblar.core.sport.Sport;
 
 /**
  * Hours week by week: zones of one sport stacked, other sports above them, the plan as an outline; both ranges
  * bracketed.
  */
-record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months, Bracket now, Bracket other, double today) {
+record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months, Bracket now, Bracket other) {
     static final double WIDTH = 1232;
     static final double LEFT = 4;
     static final double RIGHT = 40;
@@ -58,47 +55,25 @@ record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months, Brack
         return Units.mine().weekOf(day);
     }
 
-    static RangeDrawing of(
-            List<Item> items,
-            Sport sport,
-            Measure measure,
-            LocalDate today,
-            RangeSummary now,
-            RangeSummary other,
-            int back,
-            int ahead) {
-        LocalDate first = weekOf(today).minusWeeks(back);
-        int count = back + ahead + 1;
-        double wide = (WIDTH - LEFT - RIGHT) / count;
-        List<RangeSummary> sums = new ArrayList<>();
-        List<Double> planned = new ArrayList<>();
+    /** @param sums week after week */
+    static RangeDrawing of(List<RangeSummary> sums, RangeSummary now, RangeSummary other) {
+        LocalDate first = sums.get(0).from();
+        double wide = (WIDTH - LEFT - RIGHT) / sums.size();
         double most = 3600;
-        for (int i = 0; i < count; i++) {
-            LocalDate monday = first.plusWeeks(i);
-            RangeSummary sum = RangeSummary.of(items, monday, monday.plusDays(6), today, sport, measure);
-            double plan = items.stream()
-                    .filter(x -> !x.day().isBefore(monday) && x.day().isBefore(monday.plusDays(7)))
-                    .mapToDouble(Item::plannedSeconds)
-                    .sum();
-            sums.add(sum);
-            planned.add(plan);
-            most = Math.max(most, Math.max(plan, sum.doneSeconds()));
-        }
+        for (RangeSummary sum : sums) most = Math.max(most, Math.max(sum.plannedSeconds(), sum.doneSeconds()));
         double scale = (FLOOR - TOP) / (most * 1.05);
         List<Week> weeks = new ArrayList<>();
-        for (int i = 0; i < count; i++)
-            weeks.add(week(LEFT + i * wide, wide, sums.get(i), planned.get(i), scale, first.plusWeeks(i), sport));
+        for (int i = 0; i < sums.size(); i++) weeks.add(week(LEFT + i * wide, wide, sums.get(i), scale));
         return new RangeDrawing(
                 weeks,
                 hours(most, scale),
-                months(first, count, wide),
+                months(first, sums.size(), wide),
                 bracket(now, first, wide),
-                bracket(other, first, wide),
-                x(today, first, wide));
+                bracket(other, first, wide));
     }
 
-    private static Week week(
-            double x, double wide, RangeSummary sum, double planned, double scale, LocalDate monday, Sport sport) {
+    private static Week week(double x, double wide, RangeSummary sum, double scale) {
+        double planned = sum.plannedSeconds();
         List<Part> parts = new ArrayList<>();
         double y = FLOOR;
         long zoned = 0;
@@ -111,7 +86,7 @@ record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months, Brack
         }
         double rest = Math.max(0, sum.doneSeconds() - zoned) * scale;
         if (rest > 0.2) parts.add(new Part(y - rest, rest, "rest"));
-        String title = "Week of " + monday + ": " + Math.round(sum.doneSeconds() / 360.0) / 10.0 + " h done, "
+        String title = "Week of " + sum.from() + ": " + Math.round(sum.doneSeconds() / 360.0) / 10.0 + " h done, "
                 + Math.round(planned / 360) / 10.0 + " h planned";
         return new Week(
                 x + wide * GAP / 2,

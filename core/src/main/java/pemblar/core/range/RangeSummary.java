@@ -22,7 +22,9 @@ import pemblar.core.sport.Sport;
  *     have none
  * @param bySport time and sessions done, the longest first
  * @param kept plan against done, by purpose, the longest planned first; what is unplanned is not in it
- * @param restDays days up to today on which nothing was done
+ * @param allKept plan against done of all that was planned and is over, also where nobody said what for
+ * @param plannedSeconds all that is planned in these days, ahead too
+ * @param restDays days on which nothing was done; today is none before it is over
  * @param longestWithoutRest days in a row on which something was done
  */
 public record RangeSummary(
@@ -33,6 +35,8 @@ public record RangeSummary(
         int sessionsWithout,
         Map<Sport, Done> bySport,
         Map<Purpose, Kept> kept,
+        Kept allKept,
+        long plannedSeconds,
         int restDays,
         int longestWithoutRest,
         int daysOver) {
@@ -52,6 +56,11 @@ public record RangeSummary(
         boolean isDone() {
             return doneSeconds > 0;
         }
+
+        /** Planned, and its day is over or it is done already. */
+        boolean isAsked(LocalDate today) {
+            return plannedSeconds > 0 && (day.isBefore(today) || isDone());
+        }
     }
 
     public record Done(long seconds, int sessions) {
@@ -62,6 +71,8 @@ public record RangeSummary(
 
     /** Sessions and time that were planned, and how much of both was done; more than planned counts as it was. */
     public record Kept(int planned, int done, long plannedSeconds, long doneSeconds) {
+        static final Kept NOTHING = new Kept(0, 0, 0, 0);
+
         Kept plus(Item item) {
             return new Kept(
                     planned + 1,
@@ -69,6 +80,17 @@ public record RangeSummary(
                     plannedSeconds + item.plannedSeconds(),
                     doneSeconds + item.doneSeconds());
         }
+    }
+
+    /** Week after week from a day on. @param today as with a single range */
+    public static List<RangeSummary> weeks(
+            List<Item> all, LocalDate first, int count, LocalDate today, Sport sport, Measure measure) {
+        List<RangeSummary> weeks = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            LocalDate from = first.plusWeeks(i);
+            weeks.add(of(all, from, from.plusDays(6), today, sport, measure));
+        }
+        return weeks;
     }
 
     /** @param today days after it are not over: their sessions count in nothing but what was done on them */
@@ -81,10 +103,11 @@ public record RangeSummary(
                 items.stream().filter(i -> i.isDone() && i.sport() == sport).toList();
         int with =
                 (int) own.stream().filter(i -> i.zones().containsKey(measure)).count();
-        LocalDate last = to.isBefore(today) ? to : today;
         Set<LocalDate> trained =
                 items.stream().filter(Item::isDone).map(Item::day).collect(Collectors.toSet());
-        int over = last.isBefore(from) ? 0 : (int) (last.toEpochDay() - from.toEpochDay()) + 1;
+        LocalDate over = trained.contains(today) ? today : today.minusDays(1); // the evening may still bring something
+        LocalDate last = to.isBefore(over) ? to : over;
+        int daysOver = last.isBefore(from) ? 0 : (int) (last.toEpochDay() - from.toEpochDay()) + 1;
         return new RangeSummary(
                 from,
                 to,
@@ -93,9 +116,11 @@ public record RangeSummary(
                 own.size() - with,
                 bySport(items),
                 kept(items, today),
-                over - (int) trained.stream().filter(d -> !d.isAfter(last)).count(),
+                allKept(items, today),
+                items.stream().mapToLong(Item::plannedSeconds).sum(),
+                daysOver - (int) trained.stream().filter(d -> !d.isAfter(last)).count(),
                 longest(trained, from, last),
-                over);
+                daysOver);
     }
 
     private static List<Long> zones(List<Item> items, Measure measure) {
@@ -120,14 +145,18 @@ public record RangeSummary(
 
     private static Map<Purpose, Kept> kept(List<Item> items, LocalDate today) {
         Map<Purpose, Kept> sums = new EnumMap<>(Purpose.class);
-        for (Item item : items) {
-            boolean over = item.day().isBefore(today) || item.isDone();
-            if (item.purpose() == null || item.plannedSeconds() == 0 || !over) continue;
-            sums.put(
-                    item.purpose(),
-                    sums.getOrDefault(item.purpose(), new Kept(0, 0, 0, 0)).plus(item));
-        }
+        for (Item item : items)
+            if (item.purpose() != null && item.isAsked(today))
+                sums.put(
+                        item.purpose(),
+                        sums.getOrDefault(item.purpose(), Kept.NOTHING).plus(item));
         return sorted(sums, Comparator.comparingLong(Kept::plannedSeconds).reversed());
+    }
+
+    private static Kept allKept(List<Item> items, LocalDate today) {
+        Kept sum = Kept.NOTHING;
+        for (Item item : items) if (item.isAsked(today)) sum = sum.plus(item);
+        return sum;
     }
 
     private static <K, V> Map<K, V> sorted(Map<K, V> sums, Comparator<V> by) {

@@ -10,6 +10,7 @@ import pemblar.core.range.RangeSummary.Done;
 import pemblar.core.range.RangeSummary.Item;
 import pemblar.core.range.RangeSummary.Kept;
 import pemblar.core.schedule.Purpose;
+import pemblar.core.season.Block;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 
@@ -69,13 +70,44 @@ class RangeSummaryTest {
         assertEquals(new Kept(1, 0, 10_800, 0), kept.get(Purpose.LONG), "Thursday was missed, Sunday is to come");
         assertEquals(new Kept(1, 1, 4800, 4000), kept.get(Purpose.THRESHOLD));
         assertEquals(List.of(Purpose.LONG, Purpose.THRESHOLD, Purpose.EASY), List.copyOf(kept.keySet()));
+        RangeSummary all = week(Sport.RIDE, Measure.POWER);
+        assertEquals(new Kept(3, 2, 19_200, 7600), all.allKept());
+        assertEquals(26_400, all.plannedSeconds(), "Sunday is planned too");
+    }
+
+    @Test
+    void weeksAddUpToTheirRange() {
+        List<RangeSummary> weeks = RangeSummary.weeks(WEEK, MONDAY, 2, MONDAY.plusDays(13), Sport.RIDE, Measure.POWER);
+        RangeSummary both =
+                RangeSummary.of(WEEK, MONDAY, MONDAY.plusDays(13), MONDAY.plusDays(13), Sport.RIDE, Measure.POWER);
+        assertEquals(
+                both.doneSeconds(), weeks.get(0).doneSeconds() + weeks.get(1).doneSeconds());
+        assertEquals(
+                both.plannedSeconds(),
+                weeks.get(0).plannedSeconds() + weeks.get(1).plannedSeconds());
+        assertEquals(
+                both.allZoneSeconds(),
+                weeks.get(0).allZoneSeconds() + weeks.get(1).allZoneSeconds());
+        assertEquals(both.restDays(), weeks.get(0).restDays() + weeks.get(1).restDays());
+        assertEquals(MONDAY.plusDays(7), weeks.get(1).from());
+    }
+
+    @Test
+    void aSeasonBeginsAfterTheLastMainEventOrWithItsFirstBlockAndLastsAYearAtMost() {
+        List<Block> blocks = List.of(new Block(MONDAY.minusDays(100), 7, Block.Phase.BASE, "", "", 0, 0));
+        assertEquals(MONDAY.minusDays(100), SeasonSpan.firstDay(blocks, List.of(MONDAY.plusDays(9)), MONDAY));
+        assertEquals(
+                MONDAY.minusDays(19),
+                SeasonSpan.firstDay(blocks, List.of(MONDAY.minusDays(50), MONDAY.minusDays(20)), MONDAY));
+        assertEquals(MONDAY, SeasonSpan.firstDay(List.of(), List.of(), MONDAY));
+        assertEquals(MONDAY.minusDays(365), SeasonSpan.firstDay(List.of(), List.of(MONDAY.minusDays(900)), MONDAY));
     }
 
     @Test
     void restIsADayThatIsOverWithNothingDone() {
         RangeSummary week = week(Sport.RIDE, Measure.POWER);
-        assertEquals(6, week.daysOver());
-        assertEquals(3, week.restDays(), "Wednesday, Thursday, Saturday");
+        assertEquals(5, week.daysOver(), "Saturday is today, and nothing of it is done yet");
+        assertEquals(2, week.restDays(), "Wednesday and Thursday");
         assertEquals(2, week.longestWithoutRest());
         assertEquals(7, week.days());
     }
