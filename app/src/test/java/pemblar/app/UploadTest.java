@@ -36,7 +36,7 @@ class UploadTest {
 
     private static String gpx(Instant start) {
         StringBuilder text = new StringBuilder("<?xml version=\"1.0\"?><gpx version=\"1.1\" creator=\"test\" "
-                + "xmlns=\"http://www.topografix.com/GPX/1/1\"><trk><type>ride</type><trkseg>");
+                + "xmlns=\"http://www.topografix.com/GPX/1/1\"><trk><name>Mill race</name><type>ride</type><trkseg>");
         for (int i = 0; i < 300; i++)
             text.append("<trkpt lat=\"")
                     .append(50 + i * 0.00005)
@@ -99,6 +99,11 @@ class UploadTest {
                         .toList());
         assertEquals(
                 3, SQL.queryForObject("select count(*) from session where athlete_id = ?", Integer.class, athlete));
+        assertEquals(
+                List.of("Mill race", "Mill race", "Morning ride"),
+                SQL.queryForList(
+                        "select title from session where athlete_id = ? order by title", String.class, athlete),
+                "what a file calls it is its title");
         String list = person.get("/a/" + athlete + "/sessions").body();
         assertTrue(list.contains("already here")
                 && list.contains("neither a FIT nor a GPX file")

@@ -4,8 +4,14 @@ import java.util.List;
 import java.util.Optional;
 import pemblar.core.recording.Recording;
 
-/** What a file held, and all that was wrong in it. Without a recording the problems say why. */
-public record Reading(Optional<Recording> recording, List<Problem> problems) {
+/**
+ * What a file held, and all that was wrong in it. Without a recording the problems say why.
+ *
+ * @param name what the file calls it, on one line, of at most {@link #LONGEST_NAME} characters; empty when it does not
+ */
+public record Reading(Optional<Recording> recording, String name, List<Problem> problems) {
+    public static final int LONGEST_NAME = 80;
+
     /**
      * @param place where in the file, such as "byte 812" or "line 40"
      * @param text what was found and what was done about it
@@ -25,6 +31,13 @@ public record Reading(Optional<Recording> recording, List<Problem> problems) {
 
     public Reading {
         problems = List.copyOf(problems);
+        name = name.replaceAll("[\\p{C}\\s]+", " ").strip();
+        if (name.codePointCount(0, name.length()) > LONGEST_NAME)
+            name = name.substring(0, name.offsetByCodePoints(0, LONGEST_NAME)).strip();
+    }
+
+    public Reading(Optional<Recording> recording, List<Problem> problems) {
+        this(recording, "", problems);
     }
 
     public static Reading refused(String place, String text) {

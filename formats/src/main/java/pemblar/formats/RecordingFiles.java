@@ -79,6 +79,7 @@ public final class RecordingFiles {
                         recording.pauses(),
                         channels,
                         recording.laps())),
+                reading.name(),
                 problems);
     }
 

@@ -121,7 +121,7 @@ public class RecordingService {
         data.save(new RecordingDataRow(row.id, bytes, ChannelColumn.write(stored), SummaryJson.bests(summary.bests())));
         efforts.store(row, recording);
         doubts.note(athlete, row, stored, zones);
-        SessionRow session = place(athlete, row, wantedSession);
+        SessionRow session = place(athlete, row, wantedSession, reading.name());
         targets.note(row, session, recording, zones);
         return new Taken(Outcome.DONE, session.id, problems);
     }
@@ -136,13 +136,13 @@ public class RecordingService {
                 : reading;
     }
 
-    private SessionRow place(Athlete athlete, RecordingRow recording, Optional<Long> wanted) {
+    private SessionRow place(Athlete athlete, RecordingRow recording, Optional<Long> wanted, String name) {
         Optional<SessionRow> planned = wanted.flatMap(id -> sessions.find(id, athlete.id()))
                 .filter(s -> s.recording == null)
                 .or(() -> sessions.open(athlete.id(), recording.day, recording.sport).stream()
                         .min(Comparator.comparingInt(s ->
                                 Math.abs((s.plannedSeconds == null ? 0 : s.plannedSeconds) - recording.timerSeconds))));
-        SessionRow session = planned.orElseGet(() -> unplanned(athlete, recording));
+        SessionRow session = planned.orElseGet(() -> unplanned(athlete, recording, name));
         session.recording = recording;
         session.draft = false;
         recording.follow(session);
@@ -155,6 +155,13 @@ public class RecordingService {
         session.doneSeconds = null;
         session.doneMetres = null;
         session.doneLoad = null;
+    }
+
+    /** @param name what the file calls it; empty makes one of the time of day */
+    private static SessionRow unplanned(Athlete athlete, RecordingRow recording, String name) {
+        return name.isEmpty()
+                ? unplanned(athlete, recording)
+                : new SessionRow(athlete.id(), recording.day, recording.sport, name);
     }
 
     static SessionRow unplanned(Athlete athlete, RecordingRow recording) {

@@ -1,6 +1,7 @@
 package pemblar.formats.gpx;
 
 import io.jenetics.jpx.GPX;
+import io.jenetics.jpx.Metadata;
 import io.jenetics.jpx.Track;
 import io.jenetics.jpx.TrackSegment;
 import io.jenetics.jpx.WayPoint;
@@ -100,6 +101,7 @@ public final class GpxRecording {
             return new Reading(
                     Optional.of(
                             new Recording(sport, origin, grid.seconds(), grid.pauses(), grid.channels(), List.of())),
+                    name(gpx),
                     problems);
         } catch (IllegalArgumentException e) {
             return refused(e.getMessage());
@@ -198,6 +200,15 @@ public final class GpxRecording {
         if (count == 0 || sum / count >= ONE_LEG_BELOW) return;
         samples.multiply(Channel.CADENCE.key(), 2);
         problems.add(new Problem("", "cadence counted one leg and was doubled to steps per minute", false));
+    }
+
+    private static String name(GPX gpx) {
+        return gpx.getTracks().stream()
+                .flatMap(t -> t.getName().stream())
+                .filter(n -> !n.isBlank())
+                .findFirst()
+                .or(() -> gpx.getMetadata().flatMap(Metadata::getName))
+                .orElse("");
     }
 
     private static Sport sport(GPX gpx) {

@@ -61,6 +61,22 @@ class GpxRecordingTest {
     }
 
     @Test
+    void aTrackNamesItsRecordingAndElseTheFileDoes() {
+        String track = track("ride", points(0, 10, ""));
+        String named = track.replace("<trk>", "<trk><name>\n River  loop\t</name>");
+        String file = track.replace("<trk>", "<metadata><name>My file</name></metadata><trk>");
+        assertEquals("", read(track).name());
+        assertEquals("River loop", read(named).name());
+        assertEquals("My file", read(file).name());
+        assertEquals("", read(track.replace("<trk>", "<trk><name> </name>")).name());
+        assertEquals(
+                Reading.LONGEST_NAME,
+                read(track.replace("<trk>", "<trk><name>" + "x".repeat(5000) + "</name>"))
+                        .name()
+                        .length());
+    }
+
+    @Test
     void theTimeBetweenSegmentsIsAPause() {
         Recording ride = read(track("ride", points(0, 10, ""), points(40, 50, "")))
                 .recording()
