@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import pemblar.app.season.EventPart;
+import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonEvent.After;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonEvent.Unit;
@@ -14,6 +15,7 @@ import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Block;
+import pemblar.core.season.Priority;
 import pemblar.core.sport.Sport;
 
 /**
@@ -79,6 +81,25 @@ record DemoAthlete(
                         new EventPart(1, Sport.RIDE, 40_000.0, 76 * 60, null),
                         new EventPart(1, Sport.RUN, 10_000.0, 48 * 60, null))
                 : List.of();
+    }
+
+    Sport raceSport() {
+        return rides() ? Sport.RIDE : sports.get(0);
+    }
+
+    /** A race as the recordings hold it: 55 min at threshold on wheels, ten kilometres on foot. */
+    SeasonEvent race(LocalDate day, String name, Priority priority) {
+        return new SeasonEvent(
+                0,
+                day,
+                1,
+                name,
+                priority,
+                SeasonEvent.Kind.RACE,
+                raceSport(),
+                rides() ? null : (Double) 10_000.0,
+                rides() ? 3300 : 2640,
+                List.of());
     }
 
     Sport eventSport() {

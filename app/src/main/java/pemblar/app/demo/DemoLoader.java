@@ -90,7 +90,7 @@ class DemoLoader implements ApplicationRunner {
                     3,
                     7,
                     "Alder ridge ten",
-                    "Mill town mile",
+                    "Mill town twenty",
                     "Three bridges run",
                     22),
             new DemoAthlete(
@@ -279,8 +279,8 @@ class DemoLoader implements ApplicationRunner {
     private void season(DemoAthlete demo, Athlete athlete) {
         LocalDate today = today(athlete);
         List<SeasonEvent> events = List.of(
-                new SeasonEvent(today.plusDays(DemoAthlete.LAST_A), demo.lastEvent(), Priority.A),
-                new SeasonEvent(today.plusDays(DemoAthlete.CLUB_RACE), "Harbour club race", Priority.C),
+                demo.race(today.plusDays(DemoAthlete.LAST_A), demo.lastEvent(), Priority.A),
+                demo.race(today.plusDays(DemoAthlete.CLUB_RACE), "Harbour club race", Priority.C),
                 new SeasonEvent(
                         0,
                         today.plusDays(DemoAthlete.NEXT_B),
@@ -288,8 +288,8 @@ class DemoLoader implements ApplicationRunner {
                         demo.bEvent(),
                         Priority.B,
                         SeasonEvent.Kind.TIME_TRIAL,
-                        demo.eventSport(),
-                        null,
+                        demo.raceSport(),
+                        demo.rides() ? null : (Double) 20_000.0,
                         5400,
                         List.of()),
                 new SeasonEvent(
@@ -300,7 +300,7 @@ class DemoLoader implements ApplicationRunner {
                         Priority.A,
                         SeasonEvent.Kind.RACE,
                         demo.eventSport(),
-                        null,
+                        demo.rides() ? (Double) 95_000.0 : (Double) 42_195.0,
                         3 * 3600,
                         demo.demands(),
                         demo.parts()));

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -14,6 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Typed;
@@ -21,6 +23,8 @@ import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.planner.SeasonChanges.Asking;
 import pemblar.app.planner.SeasonChanges.BlockChange;
+import pemblar.app.prediction.Foreseen;
+import pemblar.app.prediction.PredictionService;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.Held;
 import pemblar.app.season.PlanService;
@@ -52,8 +56,16 @@ class SeasonController {
     private final SeasonPlanner planner;
     private final SeasonChanges changes;
     private final UndoService undo;
+    private final PredictionService predictions;
 
-    SeasonController(Pages pages, PlanService plan, SeasonPlanner planner, SeasonChanges changes, UndoService undo) {
+    SeasonController(
+            Pages pages,
+            PlanService plan,
+            SeasonPlanner planner,
+            SeasonChanges changes,
+            UndoService undo,
+            PredictionService predictions) {
+        this.predictions = predictions;
         this.pages = pages;
         this.plan = plan;
         this.planner = planner;
@@ -79,7 +91,7 @@ class SeasonController {
             @RequestParam LocalDate first,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        pemblar.app.athlete.Athlete athlete = pages.athlete(athleteId, viewer);
+        Athlete athlete = pages.athlete(athleteId, viewer);
         model.addAttribute("athlete", athlete);
         model.addAttribute(
                 "block",
@@ -174,8 +186,10 @@ class SeasonController {
 
     private SeasonSettings settings(Map<String, String> typed, pemblar.app.athlete.Athlete athlete) {
         SeasonSettings old = plan.held(athlete).settings();
-        Aim.Kind kind =
-                Aim.Kind.valueOf(typed.getOrDefault("aimKind", old.aimKind().name()));
+        Aim.Kind kind = Typed.choice(
+                "Aim",
+                Aim.Kind.class,
+                typed.getOrDefault("aimKind", old.aimKind().name()));
         String last = typed.getOrDefault("lastDay", "");
         boolean inDays = "days".equals(typed.get("easyUnit"));
         int easyEvery = Typed.whole("Easy block every", typed.get("easyEvery"), inDays ? 6 : 2, inDays ? 60 : 12);
@@ -364,10 +378,18 @@ class SeasonController {
         Held held = plan.held(page.athlete());
         draw(page, held, from, to, model);
         model.addAttribute("held", held);
+        model.addAttribute("foreseen", foreseen(page.athlete()));
         model.addAttribute("setUp", plan.isSetUp(page.athlete()));
         model.addAttribute("kinds", SeasonEvent.Kind.values());
         model.addAttribute("weekdays", Units.mine().weekdays());
         model.addAttribute("awayKinds", Away.Kind.values());
+    }
+
+    /** What was last predicted for events ahead, by their ids. */
+    private Map<Long, String> foreseen(Athlete athlete) {
+        return predictions.kept(athlete).stream()
+                .filter(f -> f.event().id() > 0 && !f.part())
+                .collect(Collectors.toMap(f -> f.event().id(), Foreseen::likely, (a, b) -> a));
     }
 
     private void draw(Pages.Opened page, Held held, LocalDate from, LocalDate to, Model model) {

@@ -6,59 +6,34 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.evidence.EvidenceService;
 import pemblar.app.frame.Recent;
 import pemblar.app.session.AerobicStore;
-import pemblar.app.session.EffortService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.aerobic.Pieces;
 import pemblar.core.aerobic.SessionMean;
-import pemblar.core.effort.BestCurve;
-import pemblar.core.prediction.Prediction;
-import pemblar.core.prediction.Range;
-import pemblar.core.prediction.Result;
-import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
-import pemblar.core.threshold.Endurance;
 import pemblar.core.threshold.Quantity;
 
-/** Am I getting fitter, and what could I do: the aerobic trend and predicted results of one sport. */
+/** Am I getting fitter: the aerobic trend of one sport. */
 @Service
 class FitnessService {
     private static final int DAYS = 365;
-    private static final int RECENT_DAYS = 90;
-    /** Of a threshold nobody knows better. */
-    private static final double USUAL_WIDTH = 0.02;
-
-    private static final int[] RESULT_SECONDS = {1200, 1800, 2400, 3000, 3600, 5400, 7200, 10_800, 14_400};
-    private static final double[] METRES = {5000, 10_000, 21_097.5, 42_195};
-    private static final double[] SECONDS = {1200, 3600, 10_800, 18_000};
     private static final int MOST_FITS = 100;
     private final AerobicStore pieces;
     private final ThresholdService thresholds;
-    private final EffortService efforts;
-    private final EvidenceService evidence;
     private final InstantSource clock;
     private final Recent<List<SessionMean>, AerobicTrend> fits = new Recent<>(MOST_FITS, AerobicTrend::of);
 
-    FitnessService(
-            AerobicStore pieces,
-            ThresholdService thresholds,
-            EffortService efforts,
-            EvidenceService evidence,
-            InstantSource clock) {
+    FitnessService(AerobicStore pieces, ThresholdService thresholds, InstantSource clock) {
         this.pieces = pieces;
         this.thresholds = thresholds;
-        this.efforts = efforts;
-        this.evidence = evidence;
         this.clock = clock;
     }
 
@@ -141,62 +116,5 @@ class FitnessService {
                 .filter(s -> s.onWheels() || s.hillsCost())
                 .toList();
         return told.isEmpty() ? List.of(athlete.first()) : told;
-    }
-
-    /** @param asked metres or seconds */
-    record Predicted(double asked, Prediction prediction) {}
-
-    /** @param k the exponent, with where it comes from */
-    record Predictions(List<Predicted> all, double k, Endurance.Origin origin, String missing) {}
-
-    @Transactional(readOnly = true)
-    Predictions predictions(Athlete athlete, Sport sport) {
-        LocalDate today = athlete.dayOf(clock.instant());
-        boolean run = sport.ownMeasure() == Measure.SPEED;
-        Quantity quantity = Quantity.of(Quantity.threshold(sport.ownMeasure()).kind(), sport);
-        OptionalDouble threshold = thresholds
-                .of(athlete)
-                .latest(quantity, today)
-                .map(d -> OptionalDouble.of(d.value()))
-                .orElse(OptionalDouble.empty());
-        if (threshold.isEmpty())
-            return new Predictions(
-                    List.of(), Double.NaN, Endurance.Origin.DEFAULT, "no " + quantity.label() + " is set");
-        List<Result> results = results(athlete, sport, today);
-        Endurance endurance = run
-                ? evidence.endurance(athlete, 10_000, 10_000 / threshold.getAsDouble())
-                : evidence.endurance(athlete, sport);
-        Range level = Range.about(threshold.getAsDouble(), USUAL_WIDTH * threshold.getAsDouble());
-        Prediction.Basis basis =
-                new Prediction.Basis(today, level, Range.about(endurance.k(), Prediction.USUAL_REACH), results);
-        List<Predicted> all = new ArrayList<>();
-        for (double asked : run ? METRES : SECONDS)
-            all.add(new Predicted(
-                    asked, run ? Prediction.overMetres(basis, asked) : Prediction.overSeconds(basis, asked)));
-        return new Predictions(all, endurance.k(), endurance.origin(), null);
-    }
-
-    /** Best efforts of the last 90 days, each with the day of its session. */
-    private List<Result> results(Athlete athlete, Sport sport, LocalDate today) {
-        BestCurve curve = efforts.curve(athlete, sport, sport.ownMeasure(), today.minusDays(RECENT_DAYS), today);
-        List<BestCurve.Point> points = new ArrayList<>();
-        for (int seconds : RESULT_SECONDS)
-            points.addAll(curve.points(seconds, (int) (seconds * 1.01)).stream()
-                    .limit(1)
-                    .toList());
-        Map<Long, LocalDate> days =
-                efforts
-                        .named(
-                                athlete,
-                                points.stream()
-                                        .map(BestCurve.Point::source)
-                                        .distinct()
-                                        .toList())
-                        .stream()
-                        .collect(Collectors.toMap(EffortService.Named::recordingId, EffortService.Named::day));
-        return points.stream()
-                .filter(p -> days.containsKey(p.source()) && p.value() > 0)
-                .map(p -> new Result(days.get(p.source()), p.seconds(), p.value()))
-                .toList();
     }
 }

@@ -1,6 +1,7 @@
 package pemblar.app.session;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
@@ -23,4 +24,9 @@ interface EffortCurveRepository extends Repository<EffortCurveRow, EffortCurveRo
             + "where c.athleteId = :athleteId and c.sport = :sport and c.measure = :measure and c.day "
             + "between :from and :to")
     List<Curve> between(long athleteId, Sport sport, Measure measure, LocalDate from, LocalDate to);
+
+    @Query("select new pemblar.app.session.EffortCurveRepository$Curve(c.recordingId, c.day, c.means) from "
+            + "EffortCurveRow c "
+            + "where c.athleteId = :athleteId and c.sport = :sport and c.measure = :measure and c.day in :days")
+    List<Curve> onDays(long athleteId, Sport sport, Measure measure, Collection<LocalDate> days);
 }

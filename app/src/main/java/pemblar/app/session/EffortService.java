@@ -2,6 +2,7 @@ package pemblar.app.session;
 
 import java.time.InstantSource;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -98,6 +99,29 @@ public class EffortService {
         return combined;
     }
 
+    /** Best means of one recording, on the grid that all curves share. */
+    public record DayCurve(long recordingId, LocalDate day, Series means) {}
+
+    /** The recordings' own curves of a span of days, both ends included, to be combined for many days at once. */
+    @Transactional(readOnly = true)
+    public List<DayCurve> curves(Athlete athlete, Sport sport, Measure measure, LocalDate from, LocalDate to) {
+        return curves.between(athlete.id(), sport, measure, from, to).stream()
+                .map(EffortService::dayCurve)
+                .toList();
+    }
+
+    /** The same of some days alone. */
+    @Transactional(readOnly = true)
+    public List<DayCurve> curves(Athlete athlete, Sport sport, Measure measure, Collection<LocalDate> days) {
+        return curves.onDays(athlete.id(), sport, measure, days).stream()
+                .map(EffortService::dayCurve)
+                .toList();
+    }
+
+    private static DayCurve dayCurve(EffortCurveRepository.Curve curve) {
+        return new DayCurve(curve.recordingId(), curve.day(), EffortCurveRow.series(curve.means()));
+    }
+
     /**
      * Best mean over one second, in the unit of power, of the days before and of one, without one recording; NaN when
      * there is none.
@@ -161,6 +185,15 @@ public class EffortService {
     @Transactional(readOnly = true)
     public Optional<SpeedOfPower> speedOfPower(Athlete athlete, LocalDate from) {
         return SpeedOfPower.of(recordings.rides(athlete.id(), Sport.RIDE, from));
+    }
+
+    /** A ride of 20 min or more, with its day. */
+    public record DayRide(LocalDate day, double watts, double metresPerSecond) {}
+
+    /** Rides that tell how fast the athlete is at a power, from a day on. */
+    @Transactional(readOnly = true)
+    public List<DayRide> rides(Athlete athlete, Sport sport, LocalDate from) {
+        return recordings.dayRides(athlete.id(), sport, from);
     }
 
     /** A stretch that was set aside, with the session it is in. */

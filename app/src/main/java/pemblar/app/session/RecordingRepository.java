@@ -65,6 +65,11 @@ interface RecordingRepository extends Repository<RecordingRow, Long> {
             + "and r.day >= :from and r.meanWatts > 40 and r.meanSpeed > 1 and r.timerSeconds >= 1200")
     List<SpeedOfPower.Ride> rides(long athleteId, Sport sport, LocalDate from);
 
+    @Query("select new pemblar.app.session.EffortService$DayRide(r.day, r.meanWatts, r.meanSpeed) from RecordingRow r "
+            + "where r.athleteId = :athleteId and r.sport = :sport "
+            + "and r.day >= :from and r.meanWatts > 40 and r.meanSpeed > 1 and r.timerSeconds >= 1200")
+    List<EffortService.DayRide> dayRides(long athleteId, Sport sport, LocalDate from);
+
     @Query("select r from RecordingRow r where r.athleteId = :athleteId and r.id <> :id and r.startedAt < "
             + ":end and r.endedAt > :start order by r.startedAt limit 4")
     List<RecordingRow> atTheSameTime(long athleteId, long id, Instant start, Instant end);

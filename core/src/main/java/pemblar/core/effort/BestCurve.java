@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
@@ -94,5 +95,25 @@ public final class BestCurve {
     public double at(int seconds) {
         int index = Arrays.binarySearch(GRID, seconds);
         return index < 0 ? Double.NaN : best[index];
+    }
+
+    /**
+     * Shortest time, s, for a distance, of a curve of speeds: between two durations of the grid as if the distance grew
+     * evenly. Empty when no session went so far.
+     */
+    public OptionalDouble secondsOver(double metres) {
+        double before = 0;
+        int secondsBefore = 0;
+        for (Point p : points()) {
+            double reached = p.value() * p.seconds();
+            if (reached >= metres) {
+                double share = reached > before ? (metres - before) / (reached - before) : 1;
+                return OptionalDouble.of(secondsBefore + share * (p.seconds() - secondsBefore));
+            }
+            if (reached <= before) continue;
+            before = reached;
+            secondsBefore = p.seconds();
+        }
+        return OptionalDouble.empty();
     }
 }

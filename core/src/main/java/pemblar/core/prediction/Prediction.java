@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleBinaryOperator;
+import pemblar.core.threshold.Endurance;
 
 /**
  * A predicted result (computation, section 16): level(t) = threshold (T / t)^k, with T = 60 min for speed and 55 min
@@ -35,6 +36,23 @@ public record Prediction(double value, double low, double high, Optional<Result>
             if (!(k.low() > -0.5 && k.high() < 0.5))
                 throw new IllegalArgumentException("k must be in -0.5..0.5, was " + k.low() + ".." + k.high());
         }
+    }
+
+    /** Of a threshold whose own error nobody states: what a test misses, and a day's form. */
+    public static final double USUAL_WIDTH = 0.03;
+
+    /** What is usual about a threshold and an exponent whose errors are not known. */
+    public static Basis usual(LocalDate today, double threshold, Endurance endurance, List<Result> results) {
+        return new Basis(
+                today,
+                Range.about(threshold, USUAL_WIDTH * threshold),
+                Range.about(endurance.k(), USUAL_REACH),
+                results);
+    }
+
+    /** Whether a result lies within the range. */
+    public boolean holds(double result) {
+        return result >= low && result <= high;
     }
 
     /**
@@ -67,7 +85,7 @@ public record Prediction(double value, double low, double high, Optional<Result>
             throw new IllegalArgumentException("metres must be in (0, 1000000], was " + metres);
         return of(
                 basis,
-                (speed, k) -> Math.pow(metres / (speed * Math.pow(SPEED_SECONDS, k)), 1 / (1 - k)),
+                List.of((speed, k) -> Math.pow(metres / (speed * Math.pow(SPEED_SECONDS, k)), 1 / (1 - k))),
                 OptionalDouble.empty());
     }
 
@@ -75,20 +93,38 @@ public record Prediction(double value, double low, double high, Optional<Result>
     public static Prediction overSeconds(Basis basis, double seconds) {
         if (!(seconds >= SHORTEST_SECONDS && seconds <= 864_000))
             throw new IllegalArgumentException("seconds must be in 1200..864000, was " + seconds);
-        return of(basis, (watts, k) -> watts * Math.pow(POWER_SECONDS / seconds, k), OptionalDouble.of(seconds));
+        return of(basis, List.of((watts, k) -> held(watts, k, seconds)), OptionalDouble.of(seconds));
     }
 
-    private static Prediction of(Basis basis, DoubleBinaryOperator rule, OptionalDouble duration) {
-        double value = rule.applyAsDouble(basis.threshold().value(), basis.k().value());
+    /** Time, s, over a course by riding. */
+    public static Prediction overCourse(Basis basis, RideCourse course) {
+        return of(
+                basis,
+                List.of(
+                        (watts, k) -> course.seconds(0, t -> held(watts, k, t)),
+                        (watts, k) -> course.seconds(-RideCourse.DEVIATIONS, t -> held(watts, k, t)),
+                        (watts, k) -> course.seconds(RideCourse.DEVIATIONS, t -> held(watts, k, t))),
+                OptionalDouble.empty());
+    }
+
+    private static double held(double watts, double k, double seconds) {
+        return watts * Math.pow(POWER_SECONDS / seconds, k);
+    }
+
+    /** @param rules the likely one first; the others widen the range */
+    private static Prediction of(Basis basis, List<DoubleBinaryOperator> rules, OptionalDouble duration) {
+        double value =
+                rules.get(0).applyAsDouble(basis.threshold().value(), basis.k().value());
         double low = value;
         double high = value;
-        for (double level :
-                new double[] {basis.threshold().low(), basis.threshold().high()})
-            for (double k : new double[] {basis.k().low(), basis.k().high()}) {
-                double corner = rule.applyAsDouble(level, k);
-                low = Math.min(low, corner);
-                high = Math.max(high, corner);
-            }
+        for (DoubleBinaryOperator rule : rules)
+            for (double level :
+                    new double[] {basis.threshold().low(), basis.threshold().high()})
+                for (double k : new double[] {basis.k().low(), basis.k().high()}) {
+                    double corner = rule.applyAsDouble(level, k);
+                    low = Math.min(low, corner);
+                    high = Math.max(high, corner);
+                }
         double seconds = duration.orElse(value);
         List<Result> recent =
                 basis.results().stream().filter(r -> isRecent(r, basis.today())).toList();

@@ -37,6 +37,19 @@ class BestCurveTest {
         assertTrue(Double.isNaN(curve.at(301)));
     }
 
+    /** 5 m/s for 10 min and 4 m/s for an hour: 3 km fall at 10 min, 10 km between the two, and 20 km were never run. */
+    @Test
+    void theShortestTimeForADistanceLiesBetweenTwoDurations() {
+        BestCurve curve = new BestCurve();
+        curve.raise(1, BestCurve.onGrid(steady(5, 600)), 1);
+        curve.raise(2, BestCurve.onGrid(steady(4, 3600)), 1);
+        assertEquals(600, curve.secondsOver(3000).orElseThrow(), 1e-6);
+        assertEquals(2500, curve.secondsOver(10_000).orElseThrow(), 1e-6);
+        assertEquals(3600, curve.secondsOver(14_400).orElseThrow(), 1e-6);
+        assertTrue(curve.secondsOver(20_000).isEmpty());
+        assertTrue(new BestCurve().secondsOver(1000).isEmpty());
+    }
+
     @Test
     void aDivisorGivesValuesPerKilogramOfTheDay() {
         BestCurve curve = new BestCurve();

@@ -1,0 +1,126 @@
+package pemblar.core.prediction;
+
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import pemblar.core.effort.BestCurve.Point;
+import pemblar.core.threshold.Endurance;
+import pemblar.core.threshold.Sex;
+
+/** Runners and riders whose true threshold and exponent are known: how often does a predicted range hold the result? */
+class PredictionTruthTest {
+    private static final int SEEDS = 1000;
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 30);
+    /** A day's form, and how well a test finds the threshold: about 1 and 1.5 % of speed. */
+    private static final double FORM = 0.01;
+
+    private static final double TEST = 0.015;
+
+    private record Counted(int held, int all, double widest) {
+        double share() {
+            return (double) held / all;
+        }
+    }
+
+    private static double noise(Random random, double deviation) {
+        return Math.exp(random.nextGaussian() * deviation);
+    }
+
+    /** Efforts of 20 min to 2.5 h over a year, some of them not all-out. */
+    private static List<Point> efforts(Random random, double level, double tau, double k) {
+        List<Point> all = new ArrayList<>();
+        int count = 3 + random.nextInt(8);
+        for (int i = 0; i < count; i++) {
+            int seconds = (int) (1200 * Math.pow(7.5, random.nextDouble()));
+            double held = Math.exp(-Math.abs(random.nextGaussian()) * 0.02) * noise(random, FORM);
+            all.add(new Point(seconds, level * Math.pow(tau / seconds, k) * held, i));
+        }
+        return all;
+    }
+
+    private static List<Result> results(List<Point> efforts) {
+        return efforts.stream()
+                .map(p -> new Result(TODAY.minusDays(20), p.seconds(), p.value()))
+                .toList();
+    }
+
+    private static Counted runners(double metres, boolean outside) {
+        int held = 0;
+        int all = 0;
+        double width = 0;
+        for (int seed = 0; seed < SEEDS; seed++) {
+            Random random = new Random(seed);
+            double speed = 3.3 + 1.7 * random.nextDouble();
+            double k = 0.04 + 0.06 * random.nextDouble();
+            List<Point> efforts = efforts(random, speed, 3600, k);
+            double threshold = speed * noise(random, TEST);
+            Endurance endurance = Endurance.ofRunning(efforts, 10_000, 10_000 / threshold, Sex.NOT_GIVEN);
+            Prediction said =
+                    Prediction.overMetres(Prediction.usual(TODAY, threshold, endurance, results(efforts)), metres);
+            double came = Math.pow(metres / (speed * Math.pow(3600, k)), 1 / (1 - k)) * noise(random, FORM);
+            if (said.outside() != outside) continue;
+            all++;
+            width += (said.high() - said.low()) / said.value();
+            if (said.holds(came)) held++;
+        }
+        return new Counted(held, all, width / all);
+    }
+
+    private static Counted riders(double seconds, boolean outside) {
+        int held = 0;
+        int all = 0;
+        double width = 0;
+        for (int seed = 0; seed < SEEDS; seed++) {
+            Random random = new Random(seed);
+            double watts = 180 + 160 * random.nextDouble();
+            double k = 0.04 + 0.06 * random.nextDouble();
+            List<Point> efforts = efforts(random, watts, 3300, k);
+            double threshold = watts * noise(random, TEST);
+            Prediction said = Prediction.overSeconds(
+                    Prediction.usual(TODAY, threshold, Endurance.ofPower(efforts), results(efforts)), seconds);
+            double came = watts * Math.pow(3300 / seconds, k) * noise(random, FORM);
+            if (said.outside() != outside) continue;
+            all++;
+            width += (said.high() - said.low()) / said.value();
+            if (said.holds(came)) held++;
+        }
+        return new Counted(held, all, width / all);
+    }
+
+    @Test
+    void aRangeHoldsTheResultInAtLeastNineOfTen() {
+        for (double metres : new double[] {5000, 10_000, 21_097.5, 42_195})
+            for (boolean outside : new boolean[] {false, true}) {
+                Counted c = runners(metres, outside);
+                if (c.all() < 100) continue;
+                System.out.printf(
+                        Locale.ROOT,
+                        "runs of %.1f km, %s: range holds %.1f %% of %d, %.1f %% wide%n",
+                        metres / 1000,
+                        outside ? "outside" : "inside",
+                        100 * c.share(),
+                        c.all(),
+                        100 * c.widest());
+                assertTrue(c.share() >= 0.9, metres + " " + c);
+            }
+        for (double seconds : new double[] {1200, 3600, 10_800, 18_000})
+            for (boolean outside : new boolean[] {false, true}) {
+                Counted c = riders(seconds, outside);
+                if (c.all() < 100) continue;
+                System.out.printf(
+                        Locale.ROOT,
+                        "rides of %.0f min, %s: range holds %.1f %% of %d, %.1f %% wide%n",
+                        seconds / 60,
+                        outside ? "outside" : "inside",
+                        100 * c.share(),
+                        c.all(),
+                        100 * c.widest());
+                assertTrue(c.share() >= 0.9, seconds + " " + c);
+            }
+    }
+}
