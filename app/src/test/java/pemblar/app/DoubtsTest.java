@@ -106,8 +106,10 @@ class DoubtsTest {
         long load = Math.round((Double) wrong().get("load_points"));
         long mended = Math.round((Double) wrong().get("mended_load"));
         String words = "Load " + load + " would be " + mended + ".";
-        assertThat(person.get(base + "/sessions").body()).contains("Probably power that nobody has. " + words);
-        for (String page : new String[] {"/today", "/progress"})
+        assertThat(person.get(base + "/sessions").body())
+                .contains("Probably power that nobody has. " + words)
+                .contains("id=\"mend-" + wrong().get("id") + "\"");
+        for (String page : new String[] {"/today", "/progress", "/thresholds"})
             assertThat(person.get(base + page).body())
                     .as(page)
                     .contains(words)

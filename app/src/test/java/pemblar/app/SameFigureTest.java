@@ -134,7 +134,7 @@ class SameFigureTest {
             List<String> race = List.of(
                     found(trend, "<dd>" + FIGURE + "</dd><dt>chronic load by then")
                             .get(0),
-                    found(trend, "<dd>" + FIGURE + "</dd><dt>balance on the morning of <span>Race of all")
+                    found(trend, "<dd>" + FIGURE + "</dd><dt>balance in points on the morning of <span>Race of all")
                             .get(0));
             assertThat(found(
                             page(at + "/season"),
@@ -149,13 +149,13 @@ class SameFigureTest {
             String balance = found(trend, "<dd>" + FIGURE + "</dd><dt>balance this morning")
                     .get(0);
             String beside = page("/roster/beside?athlete=" + at.substring(3));
-            assertThat(found(beside, "Balance this morning</th><td[^>]*>" + FIGURE)
+            assertThat(found(beside, "Balance this morning, points</th><td[^>]*>" + FIGURE)
                             .get(0))
                     .as("side by side, seed %d", seed)
                     .isEqualTo(balance);
             assertThat(found(page(at + "/first-look"), "<dd>" + FIGURE + "</dd><dt>chronic load this morning"))
                     .as("first look, seed %d", seed)
-                    .isEqualTo(found(beside, "Chronic load this morning</th><td[^>]*>" + FIGURE));
+                    .isEqualTo(found(beside, "Chronic load this morning, points a day</th><td[^>]*>" + FIGURE));
         }
     }
 }

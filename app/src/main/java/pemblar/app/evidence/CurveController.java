@@ -322,7 +322,8 @@ class CurveController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            efforts.setAside(athleteId, viewer, recording, Measure.valueOf(measure), seconds, reason);
+            efforts.setAside(
+                    athleteId, viewer, recording, Typed.choice("Measure", Measure.class, measure), seconds, reason);
             flash.addFlashAttribute("said", "Set aside. The curve is drawn without it; it can be brought back below.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());

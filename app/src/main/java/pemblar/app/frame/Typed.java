@@ -2,6 +2,7 @@ package pemblar.app.frame;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
+import java.util.Arrays;
 
 /** Reads what a person typed. A refusal names the field, what was found and what is accepted. */
 public final class Typed {
@@ -111,5 +112,13 @@ public final class Typed {
 
     private static String plain(double value) {
         return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+    }
+
+    /** One of a list. @throws IllegalArgumentException naming the field when it is none of them */
+    public static <E extends Enum<E>> E choice(String field, Class<E> list, String typed) {
+        return Arrays.stream(list.getEnumConstants())
+                .filter(c -> c.name().equals(typed))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(field + ": choose one of the list."));
     }
 }

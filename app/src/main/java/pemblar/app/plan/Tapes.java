@@ -44,7 +44,7 @@ final class Tapes {
                 line(spells, clock, 24),
                 line(spells, clock, 48),
                 peak,
-                Math.round(peak) + " in 24 h",
+                Math.round(peak) + " points in 24 h",
                 Math.min(920, peakPlace));
     }
 

@@ -98,6 +98,7 @@ class MarginController {
         return switch (here) {
             case "today" -> "redirect:/a/" + athleteId + "/today";
             case "progress" -> "redirect:/a/" + athleteId + "/progress";
+            case "thresholds" -> "redirect:/a/" + athleteId + "/thresholds";
             case "sessions" -> "redirect:/a/" + athleteId + "/sessions";
             case "morning" -> "redirect:/roster";
             default -> back;
@@ -167,7 +168,7 @@ class MarginController {
                     viewer,
                     id,
                     new CostService.Wanted(
-                            source.isBlank() ? null : Source.valueOf(source),
+                            source.isBlank() ? null : Typed.choice("Load", Source.class, source),
                             points.isBlank() ? null : (Double) Typed.number("Load", points, 0, 2000),
                             reason,
                             effort.isBlank() ? null : (Double) Typed.number("Effort", effort, 0, 10)));

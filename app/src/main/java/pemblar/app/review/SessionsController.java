@@ -123,9 +123,9 @@ class SessionsController {
         names.put(By.TIME, "Time");
         names.put(By.DISTANCE, "Distance");
         names.put(By.EQUIVALENT, "Equivalent, pace");
-        names.put(By.HEART_RATE, "Heart rate");
+        names.put(By.HEART_RATE, "Heart rate, bpm");
         names.put(By.INTENSITY, "Of threshold");
-        names.put(By.LOAD, "Load");
+        names.put(By.LOAD, "Load, points");
         return names.entrySet().stream()
                 .map(e -> {
                     boolean now = wanted.by() == e.getKey();

@@ -22,6 +22,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
+import pemblar.app.session.DoubtService;
 import pemblar.app.session.EffortService;
 import pemblar.app.session.RecomputationService;
 import pemblar.app.threshold.Amounts;
@@ -45,6 +46,7 @@ class ThresholdController {
     private final AthleteService athletes;
     private final RecomputationService recomputations;
     private final EffortService efforts;
+    private final DoubtService doubts;
     private final Shown shown;
 
     ThresholdController(
@@ -53,12 +55,14 @@ class ThresholdController {
             AthleteService athletes,
             RecomputationService recomputations,
             EffortService efforts,
+            DoubtService doubts,
             Shown shown) {
         this.pages = pages;
         this.thresholds = thresholds;
         this.athletes = athletes;
         this.recomputations = recomputations;
         this.efforts = efforts;
+        this.doubts = doubts;
         this.shown = shown;
     }
 
@@ -92,6 +96,7 @@ class ThresholdController {
                         .toList());
         model.addAttribute("trainable", Sport.TRAINED);
         model.addAttribute("zones", ZoneView.all(athlete.sports(), zones.on(today)));
+        model.addAttribute("doubtful", doubts.waiting(athlete, page.trend()));
         model.addAttribute("warnings", warnings(athlete, zones, today));
         model.addAttribute("progress", recomputations.latest(athlete).orElse(null));
         model.addAttribute(
