@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import pemblar.app.threshold.Amounts;
 import pemblar.core.evidence.Combination;
 import pemblar.core.evidence.Piece.Both;
@@ -27,9 +28,10 @@ import pemblar.core.threshold.Suggestion;
  * What all pieces that count say together, as pages show it: critical power and W' jointly, one effort once, and what
  * contradicts itself said rather than averaged.
  *
+ * @param contradicting quantities whose pieces exclude each other: adopting one means choosing a piece
  * @param sentences what to know: contradictions with their groups, efforts that count once, the floor
  */
-public record Combined(Map<Quantity, Suggestion> suggestions, List<String> sentences) {
+public record Combined(Map<Quantity, Suggestion> suggestions, Set<Quantity> contradicting, List<String> sentences) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
     private static final double USUAL_WPRIME = 18_000;
     private static final double USUAL_FACTOR = 0.95;
@@ -69,7 +71,10 @@ public record Combined(Map<Quantity, Suggestion> suggestions, List<String> sente
                     false));
         }
         Combination combination = Combination.of(all, today, OptionalDouble.of(wPrime.orElse(USUAL_WPRIME)));
-        return new Combined(suggestions(combination, counted, today), sentences(combination, counted));
+        return new Combined(
+                suggestions(combination, counted, today),
+                Set.copyOf(combination.contradicting()),
+                sentences(combination, counted));
     }
 
     private static Both both(Estimate power, Estimate reserve, double covariance) {

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -78,7 +79,9 @@ class EvidenceController {
         model.addAttribute("sentences", combined.sentences());
         model.addAttribute("screen", screen);
         model.addAttribute("screens", Screen.of(athlete.sports()));
-        model.addAttribute("pieces", pieces.stream().map(this::line).toList());
+        model.addAttribute(
+                "pieces",
+                pieces.stream().map(p -> line(p, combined.contradicting())).toList());
         model.addAttribute("suggested", suggested(screen, suggestions, adopted, today));
         boolean anything = pieces.stream()
                         .anyMatch(p -> screen.drawn().contains(p.evidence().quantity()))
@@ -113,7 +116,11 @@ class EvidenceController {
         return all;
     }
 
-    /** A piece as the table shows it. */
+    /**
+     * A piece as the table shows it.
+     *
+     * @param adopt parameters that adopt it alone, where the pieces contradict each other; else empty
+     */
     record Line(
             String key,
             LocalDate day,
@@ -127,9 +134,10 @@ class EvidenceController {
             String setAside,
             boolean kept,
             long id,
-            int kind) {}
+            int kind,
+            String adopt) {}
 
-    private Line line(Piece piece) {
+    private Line line(Piece piece, Set<Quantity> contradicting) {
         Estimate e = piece.evidence().estimate();
         String range = e.isOpenAbove() ? "at least this" : Amounts.range(e.quantity(), e.low(), e.high());
         long id = piece.kept() ? Long.parseLong(piece.key().substring(5)) : 0;
@@ -146,7 +154,10 @@ class EvidenceController {
                 piece.setAside(),
                 piece.kept(),
                 id,
-                e.quantity() == Quantity.CRITICAL_POWER ? 1 : e.quantity() == Quantity.W_PRIME ? 2 : 0);
+                e.quantity() == Quantity.CRITICAL_POWER ? 1 : e.quantity() == Quantity.W_PRIME ? 2 : 0,
+                piece.setAside() == null && !e.isOpenAbove() && contradicting.contains(e.quantity())
+                        ? e.quantity().name() + "=" + Amounts.shown(e.quantity(), e.best())
+                        : "");
     }
 
     @GetMapping("/try")
@@ -229,6 +240,11 @@ class EvidenceController {
                                 Amounts.withUnit(e.quantity(), e.best()),
                                 Amounts.range(e.quantity(), e.low(), e.high())))
                         .toList());
+        trial.fiveMinutes()
+                .ifPresent(five -> model.addAttribute(
+                        "fiveMinutes",
+                        "Power at 5 min, by the line through both: " + Math.round(five[0]) + " W, range "
+                                + Math.round(five[1]) + " to " + Math.round(five[2]) + " W."));
         model.addAttribute("whyThisWide", trial.whyThisWide());
         if (trial.endurance() != null)
             model.addAttribute(

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import pemblar.app.frame.Units;
 import pemblar.core.model.Effort;
@@ -21,6 +22,7 @@ import pemblar.core.threshold.Method;
 
 /** A calculator's form as it was typed, and what it gives. Nothing is kept by trying. */
 final class Trial {
+    private static final double FIVE_MINUTES = 300;
     /** The exponent is looked up only for a race: by distance and seconds for running, else for power. */
     interface Exponents {
         Endurance power(Sport sport);
@@ -110,6 +112,12 @@ final class Trial {
         LocalDate longDay = day("longDay");
         return answer(x -> Calculators.twoSwims(
                 shorter, shortSeconds, longer, longSeconds, ChronoUnit.DAYS.between(shortDay, longDay)));
+    }
+
+    /** Likely, lowest and highest power of five minutes, W, where the test tells it; nothing of it is kept. */
+    Optional<double[]> fiveMinutes() {
+        if (method != Method.TWO_EFFORTS || calculation().isRefused()) return Optional.empty();
+        return Calculators.between(effort("short"), effort("long"), FIVE_MINUTES);
     }
 
     /** True when the form asks for two efforts, each with its day. */

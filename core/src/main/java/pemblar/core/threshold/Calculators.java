@@ -3,6 +3,7 @@ package pemblar.core.threshold;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import pemblar.core.model.Effort;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Calculation.Refusal;
@@ -87,6 +88,25 @@ public final class Calculators {
         return Calculation.of(
                 new Estimate(Quantity.CRITICAL_POWER, bestCp, cp[0], cp[1]),
                 new Estimate(Quantity.W_PRIME, bestReserve, Math.max(reserve[0], bestReserve / 10), reserve[1]));
+    }
+
+    /**
+     * The power of a duration between two all-out efforts, by the line of work over time through both; the range as
+     * theirs. Empty outside the two: the line bends there.
+     *
+     * @return likely, lowest and highest, W
+     */
+    public static Optional<double[]> between(Effort first, Effort second, double seconds) {
+        Effort shorter = first.seconds() <= second.seconds() ? first : second;
+        Effort longer = shorter == first ? second : first;
+        if (!(shorter.seconds() <= seconds && seconds <= longer.seconds()) || shorter.seconds() == longer.seconds())
+            return Optional.empty();
+        double[] range = {Double.POSITIVE_INFINITY, 0};
+        for (double a : new double[] {1 - EFFORT_RANGE, 1 + EFFORT_RANGE})
+            for (double b : new double[] {1 - EFFORT_RANGE, 1 + EFFORT_RANGE})
+                widen(range, criticalPower(shorter, a, longer, b) + reserve(shorter, a, longer, b) / seconds);
+        double likely = criticalPower(shorter, 1, longer, 1) + reserve(shorter, 1, longer, 1) / seconds;
+        return Optional.of(new double[] {likely, range[0], range[1]});
     }
 
     private static void widen(double[] range, double value) {

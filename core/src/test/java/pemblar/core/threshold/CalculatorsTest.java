@@ -1,5 +1,6 @@
 package pemblar.core.threshold;
 
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -66,6 +67,20 @@ class CalculatorsTest {
         assertEquals(270, e.best(), 1e-9);
         assertEquals(244.8, e.low(), 1e-9);
         assertEquals(284.4, e.high(), 1e-9);
+    }
+
+    /** 400 W for 3 min and 300 W for 12 min: CP 266.7 W, W' 24 kJ, so 346.7 W at 5 min; no word beyond the two. */
+    @Test
+    void twoEffortsGiveThePowerBetweenThem() {
+        Effort shorter = new Effort(180, 400);
+        Effort longer = new Effort(720, 300);
+        double[] five = Calculators.between(shorter, longer, 300).orElseThrow();
+        assertEquals(346.67, five[0], 0.01);
+        assertTrue(five[1] < five[0] && five[0] < five[2] && five[2] - five[1] < 0.03 * five[0]);
+        assertArrayEquals(five, Calculators.between(longer, shorter, 300).orElseThrow(), 1e-9);
+        assertEquals(400, Calculators.between(shorter, longer, 180).orElseThrow()[0], 1e-9);
+        assertTrue(Calculators.between(shorter, longer, 3600).isEmpty());
+        assertTrue(Calculators.between(shorter, shorter, 180).isEmpty());
     }
 
     @Test
