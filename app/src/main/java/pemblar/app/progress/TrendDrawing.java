@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.DoubleStream;
 import pemblar.app.frame.Path;
 import pemblar.app.session.DayLoad;
 import pemblar.app.session.TrendService.Trend;
@@ -33,6 +34,11 @@ record TrendDrawing(
         return bars.stream().anyMatch(bar -> bar.liftedHeight() > 0);
     }
 
+    /** Some day's load goes on beyond the axis. */
+    public boolean hasCut() {
+        return bars.stream().anyMatch(bar -> !bar.cut().isEmpty());
+    }
+
     static final double WIDTH = 1232;
     static final double HEIGHT = 430;
     private static final double LEFT = 48;
@@ -41,8 +47,13 @@ record TrendDrawing(
     private static final double LOAD_FLOOR = 250;
     private static final double BALANCE_TOP = 285;
     private static final double BALANCE_FLOOR = 405;
+    /** How far the axis goes beyond what is usual: one day that nobody trained does not flatten all others. */
+    private static final double TIMES_THE_MEDIAN = 4;
 
-    /** One day's load: done, or planned when still open; strength's share of both stands hatched at its foot. */
+    /**
+     * One day's load: done, or planned when still open; strength's share of both stands hatched at its foot. One that
+     * the axis cuts has its figure in {@code cut}, else empty.
+     */
     record Bar(
             double x,
             double width,
@@ -51,7 +62,8 @@ record TrendDrawing(
             double openY,
             double openHeight,
             double liftedY,
-            double liftedHeight) {}
+            double liftedHeight,
+            String cut) {}
 
     record Tick(double at, String text) {}
 
@@ -78,15 +90,20 @@ record TrendDrawing(
                     .mapToDouble(d -> Math.max(d.load(), Math.max(d.acute(), d.chronic())))
                     .max()
                     .orElse(100);
-            this.highest = Math.max(50, Math.ceil(most / 50) * 50);
-            this.balanceMost = Math.max(
-                    20,
-                    Math.ceil(days.stream()
-                                            .mapToDouble(d -> Math.abs(d.balance()))
-                                            .max()
-                                            .orElse(20)
-                                    / 20)
-                            * 20);
+            double usual = Math.max(
+                    TIMES_THE_MEDIAN * median(days.stream().mapToDouble(LoadTrend.Day::load)),
+                    TIMES_THE_MEDIAN / 2 * median(days.stream().mapToDouble(LoadTrend.Day::chronic)));
+            this.highest = Math.max(50, Math.ceil((usual > 0 ? Math.min(most, usual) : most) / 50) * 50);
+            double widest =
+                    days.stream().mapToDouble(d -> Math.abs(d.balance())).max().orElse(20);
+            double usualBalance = 2 * TIMES_THE_MEDIAN * median(days.stream().mapToDouble(d -> Math.abs(d.balance())));
+            this.balanceMost = Math.max(20, Math.ceil(Math.min(widest, Math.max(20, usualBalance)) / 20) * 20);
+        }
+
+        /** Of what is above nothing; 0 without any. */
+        private static double median(DoubleStream values) {
+            double[] sorted = values.filter(v -> v > 0).sorted().toArray();
+            return sorted.length == 0 ? 0 : sorted[sorted.length / 2];
         }
 
         TrendDrawing draw() {
@@ -112,9 +129,10 @@ record TrendDrawing(
 
         private Bar bar(DayLoad sum) {
             boolean over = sum.day().isBefore(trend.today());
-            double done = (LOAD_FLOOR - LOAD_TOP) * sum.doneLoad() / highest;
-            double open = over ? 0 : (LOAD_FLOOR - LOAD_TOP) * sum.openLoad() / highest;
-            double lifted = (LOAD_FLOOR - LOAD_TOP) * (sum.liftedDone() + (over ? 0 : sum.liftedOpen())) / highest;
+            double whole = sum.doneLoad() + (over ? 0 : sum.openLoad());
+            double done = height(sum.doneLoad());
+            double open = height(whole) - done;
+            double lifted = height(sum.liftedDone() + (over ? 0 : sum.liftedOpen()));
             return new Bar(
                     x(sum.day()) + dayWidth * 0.15,
                     Math.max(0.8, dayWidth * 0.7),
@@ -123,7 +141,12 @@ record TrendDrawing(
                     LOAD_FLOOR - done - open,
                     open,
                     LOAD_FLOOR - lifted,
-                    lifted);
+                    lifted,
+                    whole > highest ? String.valueOf(Math.round(whole)) : "");
+        }
+
+        private double height(double load) {
+            return (LOAD_FLOOR - LOAD_TOP) * Math.min(load, highest) / highest;
         }
 
         private double x(LocalDate day) {
@@ -131,7 +154,8 @@ record TrendDrawing(
         }
 
         private double balance(double value) {
-            return (BALANCE_TOP + BALANCE_FLOOR) / 2 - (BALANCE_FLOOR - BALANCE_TOP) / 2 * value / balanceMost;
+            double within = Math.max(-balanceMost, Math.min(balanceMost, value));
+            return (BALANCE_TOP + BALANCE_FLOOR) / 2 - (BALANCE_FLOOR - BALANCE_TOP) / 2 * within / balanceMost;
         }
 
         private double balanceY(LoadTrend.Day day) {
@@ -139,7 +163,7 @@ record TrendDrawing(
         }
 
         private String loadLine(ToDoubleFunction<LoadTrend.Day> value, boolean ahead) {
-            return line(day -> LOAD_FLOOR - (LOAD_FLOOR - LOAD_TOP) * value.applyAsDouble(day) / highest, ahead);
+            return line(day -> LOAD_FLOOR - height(value.applyAsDouble(day)), ahead);
         }
 
         private String line(ToDoubleFunction<LoadTrend.Day> y, boolean ahead) {

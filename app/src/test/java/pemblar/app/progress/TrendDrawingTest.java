@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import pemblar.app.session.DayLoad;
@@ -70,5 +71,28 @@ class TrendDrawingTest {
         TrendDrawing.Bar done = drawing.bars().get(0);
         assertEquals(0.4 * done.doneHeight(), done.liftedHeight(), 1e-9);
         assertEquals(drawing.bars().get(1).openHeight(), drawing.bars().get(1).liftedHeight(), 1e-9);
+    }
+
+    /** One day of 2,400 points among days of 80: the others keep their height, the one is cut and says its figure. */
+    @Test
+    void oneDayThatNobodyTrainedFlattensNothing() {
+        double[] loads = new double[30];
+        List<DayLoad> sums = new ArrayList<>();
+        for (int i = 0; i < 30; i += 2) {
+            loads[i] = i == 14 ? 2400 : 80;
+            sums.add(new DayLoad(1, FIRST.plusDays(i), 0, loads[i], 0, 0, 3600, 0));
+        }
+        TrendDrawing drawing = TrendDrawing.of(
+                new Trend(FIRST.plusDays(29), sums, LoadTrend.of(FIRST, loads, LoadTrend.Settings.DEFAULT)),
+                FIRST,
+                FIRST.plusDays(29));
+        double usual = drawing.bars().get(0).doneHeight();
+        TrendDrawing.Bar wrong = drawing.bars().get(7);
+        assertTrue(usual > 40, "of 240: " + usual);
+        assertEquals(240, wrong.doneHeight(), 1e-9);
+        assertEquals("2400", wrong.cut());
+        assertEquals("", drawing.bars().get(0).cut());
+        assertTrue(drawing.hasCut());
+        assertFalse(draw(10).hasCut());
     }
 }
