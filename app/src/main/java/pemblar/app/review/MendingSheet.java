@@ -66,6 +66,9 @@ record MendingSheet(List<Group> proposed, List<Line> made, List<MendingService.O
             case SPIKE ->
                 (all.size() == 1 ? "A spike of power at " + at : all.size() + " spikes of power") + ", up to "
                         + shown.whole(most) + " W.";
+            case POWER_TOO_LONG ->
+                "Power is " + shown.whole(most) + " W over " + shown.clock(seconds) + ", from " + at
+                        + ": more than anybody holds for so long.";
             case STUCK_HEART_RATE ->
                 "Heart rate stands still at " + shown.whole(most) + " for " + shown.clock(seconds)
                         + " while the work varies, from " + at + ".";
@@ -97,6 +100,7 @@ record MendingSheet(List<Group> proposed, List<Line> made, List<MendingService.O
     static String reason(Proposal p) {
         return switch (p.kind()) {
             case SPIKE -> "spike";
+            case POWER_TOO_LONG -> "more than anybody holds";
             case STUCK_HEART_RATE -> "heart rate stood still";
             case HEART_RATE_TOO_HIGH -> "over the maximum";
             case HEART_RATE_IS_CADENCE -> "equal to cadence";

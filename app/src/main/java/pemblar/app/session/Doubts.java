@@ -63,6 +63,7 @@ class Doubts {
     private static String word(Proposal.Kind kind) {
         return switch (kind) {
             case SPIKE -> "power that nobody has";
+            case POWER_TOO_LONG -> "power that nobody holds for so long";
             case STUCK_HEART_RATE -> "a heart rate that stands still";
             case HEART_RATE_TOO_HIGH -> "a heart rate over the maximum";
             case HEART_RATE_IS_CADENCE -> "a heart rate that is the cadence";

@@ -10,6 +10,7 @@ public record Proposal(Kind kind, Edit edit, int seconds, double value) {
     /** What is wrong. */
     public enum Kind {
         SPIKE,
+        POWER_TOO_LONG,
         STUCK_HEART_RATE,
         HEART_RATE_TOO_HIGH,
         HEART_RATE_IS_CADENCE,

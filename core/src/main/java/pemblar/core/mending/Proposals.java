@@ -10,8 +10,8 @@ import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 
 /**
- * Finds what is probably wrong in a recording: spikes of power, heart rates that no heart had, a device left running at
- * the end.
+ * Finds what is probably wrong in a recording: spikes of power, power that nobody holds for so long, heart rates that
+ * no heart had, a device left running at the end.
  */
 public final class Proposals {
     private static final double TIMES_BEST = 2.5;
@@ -71,7 +71,10 @@ public final class Proposals {
     /** In order of time. */
     public static List<Proposal> of(Recording recording, Known known) {
         List<Proposal> all = new ArrayList<>();
-        recording.channel(Channel.POWER).ifPresent(watts -> spikes(watts, known.spikeWatts(), all));
+        recording.channel(Channel.POWER).ifPresent(watts -> {
+            spikes(watts, known.spikeWatts(), all);
+            all.addAll(TooStrong.of(watts, known.spikeWatts()));
+        });
         recording.channel(Channel.HEART_RATE).ifPresent(bpm -> {
             stuck(recording, bpm, all);
             tooHigh(
