@@ -85,6 +85,13 @@ class RangePageTest {
         assertThat(page)
                 .contains("Plan and done by block, " + all.size())
                 .contains("Hours, sessions and zones by week");
+        String table =
+                kasper.get("/a/3/progress/zones/table" + asked + "&rows=block").body();
+        assertThat(table.split("<tr>").length - 2)
+                .as("its head and a row a block")
+                .isEqualTo(all.size());
+        assertThat(kasper.get("/a/3/progress/zones/table?sport=swim").body()).contains(">swimming<");
+        assertThat(kasper.get("/a/1/progress/zones/table").statusCode()).isEqualTo(404);
     }
 
     @Test

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.DoubleStream;
 import pemblar.app.frame.Shown;
+import pemblar.app.frame.Svg;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.Pace;
@@ -23,6 +24,19 @@ record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> value
     record Dot(double x, double measuredY, double adjustedY, String label) {}
 
     record Tick(double at, String text) {}
+
+    /** All dots as marks of a drawing, as they are too many for the template to make one by one. */
+    public String marks() {
+        Svg svg = new Svg();
+        for (Dot d : dots) {
+            svg.begin("g").inside().title(d.label());
+            svg.begin("circle").with("class", "measured").with("r", 3);
+            svg.with("cx", d.x()).with("cy", d.measuredY()).end();
+            svg.begin("circle").with("class", "adjusted").with("r", 2.6);
+            svg.with("cx", d.x()).with("cy", d.adjustedY()).end().close("g");
+        }
+        return svg.toString();
+    }
 
     static FitnessDrawing of(AerobicTrend trend, boolean run) {
         LocalDate first = trend.weeks().get(0).day();

@@ -3,6 +3,7 @@ package pemblar.app.progress;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -44,14 +45,14 @@ class FitnessService {
     @Transactional(readOnly = true)
     Aerobic aerobic(Athlete athlete, Sport sport) {
         LocalDate from = athlete.dayOf(clock.instant()).minusDays(DAYS);
-        DatedValues values = thresholds.of(athlete);
+        Reserve reserve = new Reserve(thresholds.of(athlete));
         List<AerobicStore.Stored> all = pieces.from(athlete.id(), sport, from);
         Map<Long, List<AerobicStore.Stored>> bySession = all.stream()
-                .filter(p -> isWithin(fraction(values, p)))
+                .filter(p -> isWithin(reserve.fraction(p)))
                 .collect(
                         Collectors.groupingBy(AerobicStore.Stored::sessionId, LinkedHashMap::new, Collectors.toList()));
         List<SessionMean> means = new ArrayList<>();
-        bySession.forEach((id, list) -> means.add(mean(id, list, values)));
+        bySession.forEach((id, list) -> means.add(mean(id, list, reserve)));
         long steady = all.stream()
                 .mapToLong(AerobicStore.Stored::sessionId)
                 .distinct()
@@ -82,17 +83,27 @@ class FitnessService {
         return fraction >= Pieces.LEAST_RESERVE && fraction <= Pieces.MOST_RESERVE;
     }
 
-    private static double fraction(DatedValues values, AerobicStore.Stored p) {
-        double rest = values.latest(Quantity.RESTING_HEART_RATE, p.day())
-                .map(d -> d.value())
-                .orElse(Double.NaN);
-        double most = values.latest(Quantity.MAXIMUM_HEART_RATE, p.day())
-                .map(d -> d.value())
-                .orElse(Double.NaN);
-        return (p.bpm() - rest) / (most - rest);
+    /** Share of the heart-rate reserve; what holds on a day is looked up once for all of its stretches. */
+    private static final class Reserve {
+        private final DatedValues values;
+        private final Map<LocalDate, double[]> byDay = new HashMap<>();
+
+        Reserve(DatedValues values) {
+            this.values = values;
+        }
+
+        double fraction(AerobicStore.Stored p) {
+            double[] held = byDay.computeIfAbsent(p.day(), day ->
+                    new double[] {value(Quantity.RESTING_HEART_RATE, day), value(Quantity.MAXIMUM_HEART_RATE, day)});
+            return (p.bpm() - held[0]) / (held[1] - held[0]);
+        }
+
+        private double value(Quantity quantity, LocalDate day) {
+            return values.latest(quantity, day).map(d -> d.value()).orElse(Double.NaN);
+        }
     }
 
-    private static SessionMean mean(long id, List<AerobicStore.Stored> list, DatedValues values) {
+    private static SessionMean mean(long id, List<AerobicStore.Stored> list, Reserve reserve) {
         double heat = list.stream()
                 .mapToDouble(p -> Double.isNaN(p.celsius()) ? 0 : Math.max(0, p.celsius() - AerobicTrend.COOL_CELSIUS))
                 .average()
@@ -100,7 +111,7 @@ class FitnessService {
         double hours =
                 list.stream().mapToDouble(AerobicStore.Stored::hours).average().orElse(0);
         double log = list.stream()
-                .mapToDouble(p -> Math.log(p.output() / fraction(values, p)))
+                .mapToDouble(p -> Math.log(p.output() / reserve.fraction(p)))
                 .average()
                 .orElse(0);
         return new SessionMean(

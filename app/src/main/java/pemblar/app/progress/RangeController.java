@@ -1,12 +1,9 @@
 package pemblar.app.progress;
 
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -15,20 +12,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Shown;
-import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
+import pemblar.app.progress.RangeReader.Asked;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.season.PlanService;
-import pemblar.app.season.SeasonEvent;
-import pemblar.app.session.SessionService;
-import pemblar.app.session.Slab;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.range.RangeSummary;
 import pemblar.core.range.RangeSummary.Item;
-import pemblar.core.range.SeasonSpan;
-import pemblar.core.season.Block;
-import pemblar.core.season.Priority;
-import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 
 /**
@@ -37,36 +27,21 @@ import pemblar.core.sport.Sport;
  */
 @Controller
 class RangeController {
-    private static final int WEEKS_BACK = 30;
-    private static final int WEEKS_AHEAD = 10;
-    private static final int MOST_WEEKS = 53;
-    private static final int MOST_DAYS = 1100;
-    private static final int USUAL_DAYS = 28;
     private static final double BAR = 180;
     private static final double MOST_OF_IT = 0.95;
     private final Pages pages;
     private final PlanService plan;
-    private final SessionService sessions;
+    private final RangeReader reader;
     private final ThresholdService thresholds;
     private final Shown shown;
 
-    RangeController(Pages pages, PlanService plan, SessionService sessions, ThresholdService thresholds, Shown shown) {
+    RangeController(Pages pages, PlanService plan, RangeReader reader, ThresholdService thresholds, Shown shown) {
         this.pages = pages;
         this.plan = plan;
-        this.sessions = sessions;
+        this.reader = reader;
         this.thresholds = thresholds;
         this.shown = shown;
     }
-
-    /** What is asked for. */
-    private record Asked(
-            LocalDate from,
-            LocalDate to,
-            LocalDate otherFrom,
-            LocalDate otherTo,
-            Sport sport,
-            Measure measure,
-            String span) {}
 
     /** A zone with its time in both ranges; bars in pixels. */
     record ZoneLine(
@@ -90,16 +65,9 @@ class RangeController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
-        Asked asked = asked(page, typed, model);
-        LocalDate chart = RangeDrawing.weekOf(page.today()).minusWeeks(weeksBack(asked, page.today()));
-        List<Block> blocks = within(page, asked);
-        LocalDate block = blocks.isEmpty() ? asked.from() : blocks.get(0).first();
-        LocalDate first = earliest(asked, block.isBefore(chart) ? block : chart);
-        LocalDate last = latest(asked, page.today().plusWeeks(WEEKS_AHEAD + 1L));
-        List<Item> items = items(page.athlete(), first, last);
-        int count = (int) ((page.today().toEpochDay() - chart.toEpochDay()) / 7) + WEEKS_AHEAD + 1;
-        List<RangeSummary> weeks =
-                RangeSummary.weeks(items, chart, count, page.today(), asked.sport(), asked.measure());
+        Asked asked = reader.asked(page, typed, model);
+        RangeReader.Found found = reader.found(page, asked);
+        List<Item> items = found.items();
         RangeSummary now =
                 RangeSummary.of(items, asked.from(), asked.to(), page.today(), asked.sport(), asked.measure());
         RangeSummary other = RangeSummary.of(
@@ -114,97 +82,19 @@ class RangeController {
         model.addAttribute("zones", zones(now, other, names));
         model.addAttribute("sports", sports(now, other));
         model.addAttribute("kept", kept(now));
-        model.addAttribute("weeks", RangeDrawing.of(weeks, now, other));
-        RangeTables tables = new RangeTables(shown, page.today());
+        model.addAttribute("weeks", RangeDrawing.of(found.weeks(), now, other));
         model.addAttribute(
-                "weekTable", tables.weeks(weeks, names, asked.measure().title(asked.sport())));
-        model.addAttribute("blockTable", tables.blocks(blocks, items));
-        model.addAttribute("away", tables.away(plan.held(page.athlete()).allAway(), now, other));
+                "weekCount",
+                found.weeks().stream()
+                        .filter(w -> !w.from().isAfter(page.today()))
+                        .count());
+        model.addAttribute("blocks", found.blocks().size());
+        model.addAttribute(
+                "away",
+                new RangeTables(shown, page.today())
+                        .away(plan.held(page.athlete()).allAway(), now, other));
         model.addAttribute("hard", hard(now, other));
         return "progress/zones";
-    }
-
-    /** As far as both ranges reach, within a year. */
-    private static int weeksBack(Asked asked, LocalDate today) {
-        LocalDate first = asked.from().isBefore(asked.otherFrom()) ? asked.from() : asked.otherFrom();
-        long weeks = (today.toEpochDay() - first.toEpochDay()) / 7 + 1;
-        return (int) Math.max(WEEKS_BACK, Math.min(MOST_WEEKS, weeks));
-    }
-
-    private static LocalDate earliest(Asked asked, LocalDate chart) {
-        LocalDate first = asked.from().isBefore(asked.otherFrom()) ? asked.from() : asked.otherFrom();
-        return first.isBefore(chart) ? first : chart;
-    }
-
-    private static LocalDate latest(Asked asked, LocalDate chart) {
-        LocalDate last = asked.to().isAfter(asked.otherTo()) ? asked.to() : asked.otherTo();
-        return last.isAfter(chart) ? last : chart;
-    }
-
-    private Asked asked(Pages.Opened page, Map<String, String> typed, Model model) {
-        Athlete athlete = page.athlete();
-        Sport sport = athlete.orFirst(typed.getOrDefault("sport", ""));
-        Measure own = sport.measures().get(0);
-        Measure measure = sport.measures().stream()
-                .filter(m -> m.name().equals(typed.get("by")))
-                .findFirst()
-                .orElse(own);
-        LocalDate today = page.today();
-        String span = typed.getOrDefault("span", String.valueOf(USUAL_DAYS));
-        LocalDate from = today.minusDays(USUAL_DAYS - 1L);
-        LocalDate to = today;
-        try {
-            if (span.matches("7|14|28|90")) from = today.minusDays(Integer.parseInt(span) - 1L);
-            if (span.equals("block")) {
-                Block block = page.blocks().stream()
-                        .filter(b -> b.contains(today))
-                        .findFirst()
-                        .orElse(null);
-                if (block == null) model.addAttribute("said", "There is no block today; the last 28 days stand here.");
-                else from = block.first();
-            }
-            if (span.equals("season")) from = seasonFrom(page);
-            if (span.equals("typed")) {
-                from = Typed.day("From", typed.get("from"));
-                to = Typed.day("To", typed.get("to"));
-                if (to.isBefore(from) || from.plusDays(MOST_DAYS).isBefore(to))
-                    throw new IllegalArgumentException(
-                            "To: choose a day from " + from + " to " + from.plusDays(MOST_DAYS) + ".");
-            }
-        } catch (IllegalArgumentException e) {
-            model.addAttribute("said", e.getMessage());
-            from = today.minusDays(USUAL_DAYS - 1L);
-            to = today;
-        }
-        long days = to.toEpochDay() - from.toEpochDay() + 1;
-        LocalDate otherFrom = Typed.dayOrNull(typed.get("otherFrom"));
-        LocalDate beside = otherFrom == null ? from.minusDays(days) : otherFrom;
-        return new Asked(from, to, beside, beside.plusDays(days - 1), sport, measure, span);
-    }
-
-    private LocalDate seasonFrom(Pages.Opened page) {
-        List<LocalDate> ends = page.events().stream()
-                .filter(e -> e.priority() == Priority.A)
-                .map(SeasonEvent::last)
-                .toList();
-        return SeasonSpan.firstDay(plan.blocks(page.athlete()), ends, page.today());
-    }
-
-    private List<Item> items(Athlete athlete, LocalDate from, LocalDate to) {
-        return sessions.wholeBetween(athlete, from, to).stream()
-                .map(RangeController::item)
-                .toList();
-    }
-
-    static Item item(SessionService.Whole whole) {
-        Slab slab = whole.slab();
-        return new Item(
-                slab.day(),
-                slab.sport(),
-                slab.purpose(),
-                slab.done() == null ? 0 : slab.done().seconds(),
-                slab.plannedSeconds() == null ? 0 : slab.plannedSeconds(),
-                whole.zones());
     }
 
     /** Names of the zones that hold today; a set changed within the range is said by the number of zones alone. */
@@ -325,33 +215,5 @@ class RangeController {
                             + shown.duration(k.plannedSeconds())));
         });
         return lines;
-    }
-
-    /** Week by week or block by block, for a spreadsheet. */
-    @GetMapping("/a/{athleteId}/progress/zones.csv")
-    ResponseEntity<byte[]> csv(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
-        Asked asked = asked(page, typed, model);
-        boolean byBlock = "block".equals(typed.get("rows"));
-        LocalDate first = byBlock ? asked.from().minusDays(Block.LONGEST) : asked.from();
-        LocalDate last = byBlock ? asked.to().plusDays(Block.LONGEST) : asked.to();
-        RangeCsv csv = new RangeCsv(items(page.athlete(), first, last), page.today(), asked.sport(), asked.measure());
-        String body = byBlock ? csv.blocks(within(page, asked)) : csv.weeks(asked.from(), asked.to());
-        String name = (byBlock ? "blocks-" : "weeks-") + asked.from() + "-" + asked.to() + ".csv";
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
-                .header("Content-Disposition", "attachment; filename=\"" + name + "\"")
-                .body(body.getBytes(StandardCharsets.UTF_8));
-    }
-
-    /** Blocks that were planned and share a day with the range. */
-    private List<Block> within(Pages.Opened page, Asked asked) {
-        return plan.blocks(page.athlete()).stream()
-                .filter(b -> !b.last().isBefore(asked.from()) && !b.first().isAfter(asked.to()))
-                .toList();
     }
 }

@@ -5,6 +5,7 @@ import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import pemblar.app.frame.Svg;
 import pemblar.app.frame.Units;
 import pemblar.core.range.RangeSummary;
 
@@ -19,6 +20,8 @@ record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months, Brack
     static final double TOP = 40;
     static final double FLOOR = 190;
     private static final double GAP = 0.16;
+    private static final double REST_AT = 200;
+    private static final double REST_STEP = 3.4;
 
     /** A part of a week's column. @param kind z1 to z9, or rest for other sports */
     record Part(double y, double height, String kind) {}
@@ -49,6 +52,36 @@ record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months, Brack
                     to,
                     to - 5);
         }
+    }
+
+    /** All columns as marks of a drawing, as they are too many for the template to make one by one. */
+    public String marks() {
+        Svg svg = new Svg();
+        for (Week w : weeks) {
+            svg.begin("g").inside().title(w.title());
+            for (Part p : w.parts())
+                column(svg, "part " + p.kind(), w)
+                        .with("y", p.y())
+                        .with("height", p.height())
+                        .end();
+            column(svg, "plan", w)
+                    .with("y", w.plannedY())
+                    .with("height", w.plannedHeight())
+                    .end();
+            for (int r = 1; r <= w.restDays(); r++)
+                svg.begin("circle")
+                        .with("class", "rest-dot")
+                        .with("cy", REST_AT)
+                        .with("r", 1.6)
+                        .with("cx", w.x() + REST_STEP * r)
+                        .end();
+            svg.close("g");
+        }
+        return svg.toString();
+    }
+
+    private static Svg column(Svg svg, String kind, Week w) {
+        return svg.begin("rect").with("class", kind).with("x", w.x()).with("width", w.width());
     }
 
     static LocalDate weekOf(LocalDate day) {

@@ -38,7 +38,7 @@ final class RangeTables {
     record Row(String first, List<String> cells) {}
 
     /** The latest week first; weeks ahead are left to the drawing. */
-    Table weeks(List<RangeSummary> weeks, List<String> names, String zonesOf) {
+    Table weeks(List<RangeSummary> weeks, String zonesOf) {
         List<RangeSummary> past =
                 weeks.stream().filter(w -> !w.from().isAfter(today)).toList();
         Set<Sport> sports = EnumSet.noneOf(Sport.class);

@@ -61,7 +61,7 @@ class ReportService {
         Athlete athlete = page.athlete();
         List<SessionService.Whole> all = sessions.wholeBetween(athlete, from, to);
         RangeSummary summary = RangeSummary.of(
-                all.stream().map(RangeController::item).toList(),
+                all.stream().map(RangeReader::item).toList(),
                 from,
                 to,
                 page.today(),
