@@ -113,6 +113,27 @@ final class PrivateDatabase {
         return address(name);
     }
 
+    /** Makes a database of a dump in SQL and returns its JDBC address. */
+    String load(String name, Path dump) {
+        String address = create(name);
+        run(
+                programs.resolve("psql").toString(),
+                "-q",
+                "-v",
+                "ON_ERROR_STOP=1",
+                "-h",
+                "127.0.0.1",
+                "-p",
+                String.valueOf(port),
+                "-U",
+                "pemblar",
+                "-d",
+                name,
+                "-f",
+                dump.toString());
+        return address;
+    }
+
     static int freePort() {
         try (ServerSocket socket = new ServerSocket(0)) {
             return socket.getLocalPort();
