@@ -16,7 +16,7 @@ import pemblar.app.undo.UndoService;
 
 /** Reads and sets what proposals keep to, for one athlete or for some of a coach's group. */
 @Service
-class LimitService {
+public class LimitService {
     private final LimitStore store;
     private final PlanService plan;
     private final AthleteService athletes;
@@ -39,7 +39,8 @@ class LimitService {
         this.each = each;
     }
 
-    Limits of(Athlete athlete) {
+    /** For an athlete whom the caller has already asked for. */
+    public Limits of(Athlete athlete) {
         return store.of(athlete.id(), plan.held(athlete).settings());
     }
 

@@ -59,7 +59,7 @@ public record Limits(
     }
 
     /** Whether a session of this length is long enough to be key although it is not hard. */
-    boolean isLong(int seconds) {
+    public boolean isLong(int seconds) {
         return longMinutes != null && seconds >= longMinutes * 60;
     }
 }

@@ -8,6 +8,8 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.adjust.LimitService;
+import pemblar.app.adjust.Limits;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.checkin.Checkin;
@@ -37,15 +39,21 @@ class ReportService {
     private static final int MOST_KEY = 40;
     private static final int MOST_NEXT = 6;
     private static final int LONGEST_WORDS = 4000;
-    private static final int LONG_SECONDS = 105 * 60;
     private final SessionService sessions;
     private final CheckinService checkins;
     private final AthleteService athletes;
+    private final LimitService limits;
     private final JdbcClient sql;
     private final Shown shown;
 
     ReportService(
-            SessionService sessions, CheckinService checkins, AthleteService athletes, JdbcClient sql, Shown shown) {
+            SessionService sessions,
+            CheckinService checkins,
+            AthleteService athletes,
+            LimitService limits,
+            JdbcClient sql,
+            Shown shown) {
+        this.limits = limits;
         this.sessions = sessions;
         this.checkins = checkins;
         this.athletes = athletes;
@@ -77,7 +85,7 @@ class ReportService {
                 summary.restDays() == 1 ? "1 day of rest" : summary.restDays() + " days of rest",
                 sports(summary),
                 kinds(summary),
-                key(all, page.today()),
+                key(all, limits.of(athlete), page.today()),
                 body(athlete, from, to, page.today()),
                 next(page, to),
                 words.body(),
@@ -135,9 +143,9 @@ class ReportService {
         return lines;
     }
 
-    private List<Key> key(List<SessionService.Whole> all, LocalDate today) {
+    private List<Key> key(List<SessionService.Whole> all, Limits held, LocalDate today) {
         return all.stream()
-                .filter(w -> w.slab().hard() || w.slab().longestSeconds() >= LONG_SECONDS)
+                .filter(w -> w.slab().hard() || held.isLong(w.slab().longestSeconds()))
                 .filter(w -> w.slab().done() != null || w.slab().day().isBefore(today))
                 .limit(MOST_KEY)
                 .map(w -> new Key(
