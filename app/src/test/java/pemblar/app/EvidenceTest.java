@@ -194,6 +194,19 @@ class EvidenceTest {
         return page.split("workouts/design\\?id=", -1).length - 1;
     }
 
+    /** Who goes by pace is told by distances; a triathlete chooses the sport. */
+    @Test
+    void aRunnerAndASwimmerHaveAProfileByPace() {
+        String runner = Person.demo("sefa").get("/a/2/thresholds/profile").body();
+        assertTrue(runner.contains("Pace profile") && runner.contains("10.0 km") && runner.contains("/km"));
+        assertTrue(runner.contains("1500 m") && runner.contains(", untested"), "what a longer race holds is no test");
+        Person kasper = Person.demo("kasper");
+        assertTrue(kasper.get("/a/3/thresholds/profile?sport=swim").body().contains("/100 m"));
+        assertTrue(kasper.get("/a/3/thresholds/profile?sport=ride").body().contains("W/kg"));
+        assertEquals(
+                200, kasper.get("/a/3/thresholds/profile?sport=moon&only=x").statusCode());
+    }
+
     @Test
     void aCoachPutsOwnBandsInPlaceAndBack() {
         Person oda = Person.demo("oda");

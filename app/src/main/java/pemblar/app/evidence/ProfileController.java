@@ -24,6 +24,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.ribbon.Pages;
 import pemblar.app.session.DescriptionService;
@@ -32,6 +33,7 @@ import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.profile.PaceProfile;
 import pemblar.core.profile.ProfileBands;
 import pemblar.core.profile.ProfileBands.Rung;
 import pemblar.core.sport.Measure;
@@ -39,7 +41,10 @@ import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Quantity;
 
-/** Power per kg at five durations against reference bands, so that the weakest stands out. */
+/**
+ * Power per kg at five durations, or times over five distances, against reference bands, so that the weakest stands
+ * out.
+ */
 @Controller
 @RequestMapping("/a/{athleteId}/thresholds/profile")
 class ProfileController {
@@ -50,6 +55,7 @@ class ProfileController {
     private final ProfileService profile;
     private final AthleteService athletes;
     private final DescriptionService descriptions;
+    private final Shown shown;
 
     ProfileController(
             Pages pages,
@@ -57,7 +63,9 @@ class ProfileController {
             ThresholdService thresholds,
             ProfileService profile,
             AthleteService athletes,
-            DescriptionService descriptions) {
+            DescriptionService descriptions,
+            Shown shown) {
+        this.shown = shown;
         this.pages = pages;
         this.efforts = efforts;
         this.thresholds = thresholds;
@@ -82,14 +90,62 @@ class ProfileController {
     String show(
             @PathVariable long athleteId,
             @RequestParam(defaultValue = "") String only,
+            @RequestParam(defaultValue = "") String sport,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
         Athlete athlete = page.athlete();
+        List<Sport> told = told(athlete);
+        Sport asked =
+                told.stream().filter(s -> s.key().equals(sport)).findFirst().orElse(told.get(0));
+        model.addAttribute("told", told);
+        model.addAttribute("sport", asked);
+        boolean byPace = asked.ownMeasure() == Measure.SPEED;
+        model.addAttribute("byPace", byPace);
+        return byPace ? byPace(athlete, asked, page.today(), model) : byPower(page, asked, only, viewer, model);
+    }
+
+    /** Sports whose best efforts can be held against bands; never empty. */
+    private static List<Sport> told(Athlete athlete) {
+        List<Sport> told = athlete.sports().stream()
+                .filter(s -> s.onWheels() || s.hillsCost() || s.restsBetween())
+                .toList();
+        return told.isEmpty() ? List.of(athlete.first()) : told;
+    }
+
+    private String byPace(Athlete athlete, Sport sport, LocalDate today, Model model) {
+        LocalDate begin = today.minusDays(EvidenceService.RECENT_DAYS);
+        Quantity quantity = Quantity.of(Quantity.threshold(Measure.SPEED).kind(), sport);
+        double threshold = thresholds
+                .of(athlete)
+                .latest(quantity, today)
+                .map(d -> d.value())
+                .orElse(Double.NaN);
+        List<PaceProfile.Rung> now =
+                PaceProfile.of(sport, athlete.sex(), speeds(athlete, sport, begin, today), threshold);
+        List<PaceProfile.Rung> before = PaceProfile.of(
+                sport, athlete.sex(), speeds(athlete, sport, begin.minusDays(YEAR), begin.minusDays(1)), threshold);
+        model.addAttribute("rows", PaceRows.of(sport, athlete.sex(), now, before, shown));
+        model.addAttribute("anything", now.stream().anyMatch(r -> r.seconds().isPresent()));
+        model.addAttribute(
+                "weakest",
+                PaceProfile.weakest(now)
+                        .map(r -> PaceRows.distance(r.metres(), shown))
+                        .orElse(null));
+        model.addAttribute("bandNames", PaceProfile.NAMES);
+        model.addAttribute("missing", Double.isNaN(threshold) ? quantity.label() : null);
+        return "evidence/pace-profile";
+    }
+
+    private BestCurve speeds(Athlete athlete, Sport sport, LocalDate from, LocalDate to) {
+        return efforts.curve(athlete, sport, Measure.SPEED, from, to);
+    }
+
+    private String byPower(Pages.Opened page, Sport sport, String only, Viewer viewer, Model model) {
+        Athlete athlete = page.athlete();
         LocalDate today = page.today();
         DatedValues values = thresholds.of(athlete);
         ProfileService.Chosen chosen = profile.bands(viewer);
-        Sport sport = athlete.first();
         boolean knowsMass = values.latest(Quantity.BODY_MASS, today).isPresent();
         model.addAttribute("knowsMass", knowsMass);
         model.addAttribute("bandNames", chosen.bands().names());
