@@ -178,14 +178,13 @@ record ComparisonView(
         try {
             SessionComparison found = SessionComparison.of(repetitions);
             SessionComparison said = cutTo == 0 ? found : found.cutTo(cutTo);
-            String words = ComparisonWords.of(
-                    said,
-                    "“" + two.get(0) + "”",
-                    "“" + two.get(1) + "”",
-                    x.name(),
-                    y.derived() ? "" : " " + y.unit(),
-                    y.name());
-            return words + caveat(content, two, x);
+            String first = "“" + two.get(0) + "”";
+            String second = "“" + two.get(1) + "”";
+            String unit = y.derived() ? "" : " " + y.unit();
+            String caveat = caveat(content, two, x);
+            return caveat.isEmpty()
+                    ? ComparisonWords.of(said, first, second, x.name(), unit, y.name())
+                    : ComparisonWords.readOff(said, first, second, x.name(), unit, y.name()) + caveat;
         } catch (IllegalArgumentException e) {
             return tooLittle(two, x, y, "repetitions");
         }

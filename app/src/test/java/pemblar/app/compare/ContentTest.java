@@ -98,6 +98,8 @@ class ContentTest {
         }
         assertThat(ComparisonView.of(Content.EMPTY.add(lines), "", false).difference())
                 .startsWith("At equal power")
+                .doesNotContain("chance")
+                .contains("would be")
                 .endsWith("But the two hardly overlap in power: this rests on how one follows the other within the"
                         + " sessions, not on like repetitions, and is no proof.");
     }

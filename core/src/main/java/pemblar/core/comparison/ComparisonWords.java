@@ -14,13 +14,30 @@ public final class ComparisonWords {
     /** @param compared what is compared, as heart rate */
     public static String of(
             SessionComparison c, String first, String second, String along, String unit, String compared) {
+        return much(c, first, second, along, unit, compared + " is ") + ". " + claim(c, unit) + cut(c);
+    }
+
+    /**
+     * The same for groups that hardly share anything along which they are compared: the figure is read off lines beyond
+     * their points, so no probability is given for it.
+     */
+    public static String readOff(
+            SessionComparison c, String first, String second, String along, String unit, String compared) {
+        return much(c, first, second, along, unit, compared + " would be ")
+                + ", read off the lines within the sessions." + cut(c);
+    }
+
+    private static String much(
+            SessionComparison c, String first, String second, String along, String unit, String compared) {
         String figure = String.format(Locale.ROOT, "%.2f", Math.abs(c.difference())) + unit;
-        String much = "At equal " + along + ", " + compared + " is " + figure
-                + (c.difference() >= 0 ? " higher" : " lower") + " with " + second + " than with " + first;
-        String cut = c.cutTo().isPresent()
+        return "At equal " + along + ", " + compared + figure + (c.difference() >= 0 ? " higher" : " lower") + " with "
+                + second + " than with " + first;
+    }
+
+    private static String cut(SessionComparison c) {
+        return c.cutTo().isPresent()
                 ? " All repetitions were cut to the shortest, " + c.cutTo().getAsInt() + " s."
                 : "";
-        return much + ". " + claim(c, unit) + cut;
     }
 
     private static String claim(SessionComparison c, String unit) {
