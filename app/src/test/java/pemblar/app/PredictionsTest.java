@@ -103,6 +103,9 @@ class PredictionsTest {
         String at = "/a/1/progress/fitness?length=8&gradient=";
         assertThat(jonna.get(at + "6").body()).contains("between ").contains("for bike and bottle");
         assertThat(jonna.get(at + "0").body()).contains("on roads like those of your rides");
+        assertThat(jonna.get("/a/1/progress/fitness?length=1&gradient=5").body())
+                .as("a power that the law does not tell is not shown")
+                .contains("under 20 min");
         assertThat(jonna.get(at + "90").body()).contains("Gradient: ");
         assertThat(jonna.get("/a/1/progress/fitness?length=far&gradient=NaN").body())
                 .contains("Length: ");

@@ -131,8 +131,11 @@ public class PredictionService {
                 gradient);
         Prediction.Basis basis = known.basisOn(today, threshold);
         Prediction prediction = Prediction.overCourse(basis, course);
-        double seconds = Math.max(SECONDS[0], prediction.value());
-        return new Way(prediction, Prediction.overSeconds(basis, seconds).value());
+        if (prediction.value() < SECONDS[0])
+            throw new IllegalArgumentException(
+                    "Length: that is under 20 min, for which the threshold does not tell; " + "see your best efforts.");
+        return new Way(
+                prediction, Prediction.overSeconds(basis, prediction.value()).value());
     }
 
     /** Events ahead, the next first, then those that are over, the latest first. */

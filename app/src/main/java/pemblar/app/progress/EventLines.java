@@ -98,6 +98,7 @@ final class EventLines {
 
     private String came(Foreseen f) {
         if (f.day().isAfter(today)) return "";
+        if (f.came() == null && f.day().equals(today)) return ""; // it may still be raced, or not yet uploaded
         if (f.came() == null)
             return "No recording of that day holds " + (f.course().isDistance() ? "the distance" : "the time") + ".";
         boolean held = Boolean.TRUE.equals(f.held());

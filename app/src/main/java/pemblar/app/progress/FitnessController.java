@@ -100,8 +100,8 @@ class FitnessController {
                             + " W"
                             + (percent == 0
                                     ? ", on roads like those of your rides."
-                                    : ", with " + shown.kilograms(RideCourse.BIKE_KILOGRAMS)
-                                            + " for bike and bottle."));
+                                    : ", with " + shown.kilograms(RideCourse.BIKE_KILOGRAMS) + " for bike and bottle.")
+                            + (p.outside() ? " That is beyond what your efforts span." : ""));
         } catch (IllegalArgumentException e) {
             model.addAttribute("wayRefused", e.getMessage());
         }
