@@ -17,7 +17,7 @@ class BesideTest {
                 .contains("Kasper Odell")
                 .contains("Week of ")
                 .contains(" W/kg");
-        assertThat(Pattern.compile("Chronic load this morning</th>\\s*<td>\\d+</td>\\s*<td>\\d+</td>")
+        assertThat(Pattern.compile("Chronic load this morning, points a day</th>\\s*<td>\\d+</td>\\s*<td>\\d+</td>")
                         .matcher(page)
                         .find())
                 .isTrue();
