@@ -16,7 +16,6 @@ final class PaceRows {
     private PaceRows() {}
 
     static List<Row> of(Sport sport, Sex sex, List<Rung> now, List<Rung> before, Shown shown) {
-        Rung weakest = PaceProfile.weakest(now).orElse(null);
         List<Row> rows = new ArrayList<>();
         for (int i = 0; i < now.size(); i++) {
             Rung rung = now.get(i);
@@ -28,8 +27,8 @@ final class PaceRows {
                     words(before.get(i), sport),
                     at(rung),
                     at(before.get(i)),
-                    rung.tested(),
-                    rung == weakest,
+                    rung.near(),
+                    false,
                     PaceProfile.FLOORS.stream()
                             .map(f -> Shown.clock(worlds / f))
                             .toList()));

@@ -127,11 +127,6 @@ class ProfileController {
                 sport, athlete.sex(), speeds(athlete, sport, begin.minusDays(YEAR), begin.minusDays(1)), threshold);
         model.addAttribute("rows", PaceRows.of(sport, athlete.sex(), now, before, shown));
         model.addAttribute("anything", now.stream().anyMatch(r -> r.seconds().isPresent()));
-        model.addAttribute(
-                "weakest",
-                PaceProfile.weakest(now)
-                        .map(r -> PaceRows.distance(r.metres(), shown))
-                        .orElse(null));
         model.addAttribute("bandNames", PaceProfile.NAMES);
         model.addAttribute("missing", Double.isNaN(threshold) ? quantity.label() : null);
         return "evidence/pace-profile";

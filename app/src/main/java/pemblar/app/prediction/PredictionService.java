@@ -133,7 +133,7 @@ public class PredictionService {
         Prediction prediction = Prediction.overCourse(basis, course);
         if (prediction.value() < SECONDS[0])
             throw new IllegalArgumentException(
-                    "Length: that is under 20 min, for which the threshold does not tell; " + "see your best efforts.");
+                    "Length: that is under 20 min, for which the threshold does not tell; see your best efforts.");
         return new Way(
                 prediction, Prediction.overSeconds(basis, prediction.value()).value());
     }

@@ -17,6 +17,8 @@ import pemblar.core.recording.Series;
 public final class BestCurve {
     /** Two days: nobody holds an effort for longer. */
     private static final int LONGEST_SECONDS = 172_800;
+    /** One step of the grid. */
+    private static final double LACKING = 0.011;
 
     private static final int[] GRID =
             Arrays.stream(MeanMaximal.durations(LONGEST_SECONDS)).toArray();
@@ -99,21 +101,24 @@ public final class BestCurve {
 
     /**
      * Shortest time, s, for a distance, of a curve of speeds: between two durations of the grid as if the distance grew
-     * evenly. Empty when no session went so far.
+     * evenly. The grid ends up to 1 % before a recording that stops at the finish, and its course may read as much too
+     * short: what lacks 1 % goes on at its own pace. Empty when no session went so far.
      */
     public OptionalDouble secondsOver(double metres) {
         double before = 0;
         int secondsBefore = 0;
+        double nearly = Double.POSITIVE_INFINITY;
         for (Point p : points()) {
             double reached = p.value() * p.seconds();
             if (reached >= metres) {
                 double share = reached > before ? (metres - before) / (reached - before) : 1;
-                return OptionalDouble.of(secondsBefore + share * (p.seconds() - secondsBefore));
+                return OptionalDouble.of(Math.min(nearly, secondsBefore + share * (p.seconds() - secondsBefore)));
             }
+            if (reached >= (1 - LACKING) * metres) nearly = Math.min(nearly, metres / p.value());
             if (reached <= before) continue;
             before = reached;
             secondsBefore = p.seconds();
         }
-        return OptionalDouble.empty();
+        return Double.isFinite(nearly) ? OptionalDouble.of(nearly) : OptionalDouble.empty();
     }
 }

@@ -1,9 +1,7 @@
 package pemblar.core.profile;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.sport.Sport;
@@ -12,8 +10,9 @@ import pemblar.core.threshold.Sex;
 import pemblar.core.threshold.WorldBest;
 
 /**
- * An athlete's best times over distances against bands: shares of the speed of the world's best over each, so that
- * distances can be told apart. The shares are rules of ours.
+ * An athlete's best times over distances against bands: shares of the speed of the world's best over each. The shares
+ * are rules of ours. No distance is called the weakest: from pace alone nobody can tell a race from a firm run, and of
+ * simulated runners' "weakest" distances two in five were never raced ({@code docs/benchmarks.md}).
  */
 public final class PaceProfile {
     /** Of the world's best speed, at which each band after the first begins. */
@@ -25,11 +24,11 @@ public final class PaceProfile {
     private static final List<Double> RUN = List.of(1500.0, 5000.0, 10_000.0, 21_097.5, 42_195.0);
     private static final List<Double> SWUM = List.of(100.0, 200.0, 400.0, 800.0, 1500.0);
     private static final double SPEED_SECONDS = 3600;
-    /** All-out is what comes so near to the line through the threshold; the line is less sure for short efforts. */
-    private static final double NEAR = 0.05;
+    /** What lies further behind the line through the threshold was not all-out, whatever the runner's exponent is. */
+    private static final double NEAR = 0.1;
 
-    private static final double NEAR_SHORT = 0.08;
-    private static final double SHORT_SECONDS = 300;
+    /** Two distances of one even effort differ by no more. */
+    private static final double SAME = 0.001;
 
     private PaceProfile() {}
 
@@ -38,10 +37,10 @@ public final class PaceProfile {
      *
      * @param seconds best time of the range; empty when it was not covered in one go
      * @param share of the world's best speed; NaN without a time
-     * @param tested false when the threshold says that it need not have been all-out, when it is a part of a longer
+     * @param near false when the threshold says that it need not have been all-out, when it is a part of a longer
      *     effort, or no threshold is known
      */
-    public record Rung(double metres, OptionalDouble seconds, double share, boolean tested) {}
+    public record Rung(double metres, OptionalDouble seconds, double share, boolean near) {}
 
     /** The distances, m, that a sport is told by. */
     public static List<Double> distances(Sport sport) {
@@ -54,19 +53,18 @@ public final class PaceProfile {
         for (double metres : distances(sport)) {
             OptionalDouble best = speeds.secondsOver(metres);
             double share = best.isPresent() ? WorldBest.seconds(sport, metres, sex) / best.getAsDouble() : Double.NaN;
-            boolean tested = best.isPresent() && isNear(best.getAsDouble(), metres, threshold, sport);
-            rungs.add(new Rung(metres, best, share, tested));
+            boolean near = best.isPresent() && isNear(best.getAsDouble(), metres, threshold, sport);
+            rungs.add(new Rung(metres, best, share, near));
         }
-        return rungs.stream().map(r -> ofItsOwn(r, rungs, sport)).toList();
+        return rungs.stream().map(r -> ofItsOwn(r, rungs)).toList();
     }
 
-    /** A part of a longer effort, hardly faster than the whole of it, is no test of its own distance. */
-    private static Rung ofItsOwn(Rung rung, List<Rung> all, Sport sport) {
-        double half = Endurance.usual(sport).k() / 2;
-        boolean part = rung.tested()
+    /** No faster than over a longer distance: a part of a longer effort, or an easy run. */
+    private static Rung ofItsOwn(Rung rung, List<Rung> all) {
+        boolean part = rung.near()
                 && all.stream()
                         .filter(r -> r.metres() > rung.metres() && r.seconds().isPresent())
-                        .anyMatch(r -> speed(rung) < speed(r) * Math.pow(r.metres() / rung.metres(), half));
+                        .anyMatch(r -> speed(rung) <= speed(r) * (1 + SAME));
         return part ? new Rung(rung.metres(), rung.seconds(), rung.share(), false) : rung;
     }
 
@@ -77,12 +75,6 @@ public final class PaceProfile {
     private static boolean isNear(double seconds, double metres, double threshold, Sport sport) {
         double k = Endurance.usual(sport).k();
         double held = Math.pow(metres / (threshold * Math.pow(SPEED_SECONDS, k)), 1 / (1 - k));
-        return held >= (1 - (held < SHORT_SECONDS ? NEAR_SHORT : NEAR)) * seconds;
-    }
-
-    /** The lowest of the tested; empty when fewer than two are tested, as then nothing stands out. */
-    public static Optional<Rung> weakest(List<Rung> rungs) {
-        List<Rung> tested = rungs.stream().filter(Rung::tested).toList();
-        return tested.size() < 2 ? Optional.empty() : tested.stream().min(Comparator.comparingDouble(Rung::share));
+        return held >= (1 - NEAR) * seconds;
     }
 }

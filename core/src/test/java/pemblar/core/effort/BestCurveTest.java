@@ -47,6 +47,14 @@ class BestCurveTest {
         assertEquals(2500, curve.secondsOver(10_000).orElseThrow(), 1e-6);
         assertEquals(3600, curve.secondsOver(14_400).orElseThrow(), 1e-6);
         assertTrue(curve.secondsOver(20_000).isEmpty());
+        for (int seconds = 2390; seconds < 2440; seconds++) {
+            BestCurve stopped = new BestCurve();
+            stopped.raise(1, BestCurve.onGrid(steady(10_000.0 / seconds, seconds)), 1);
+            assertEquals(seconds, stopped.secondsOver(10_000).orElseThrow(), 0.01, "stopped at the finish");
+            assertTrue(stopped.secondsOver(10_300).isEmpty());
+            stopped.raise(2, BestCurve.onGrid(steady(3, 5000)), 1);
+            assertEquals(seconds, stopped.secondsOver(10_000).orElseThrow(), 0.01, "whatever was run for longer");
+        }
         assertTrue(new BestCurve().secondsOver(1000).isEmpty());
     }
 

@@ -49,20 +49,24 @@ class PredictionTruthTest {
                 .toList();
     }
 
-    private static Counted runners(double metres, boolean outside) {
+    /** What is said and what comes for one athlete. */
+    private interface World {
+        Prediction said(double threshold, List<Point> efforts);
+
+        double came(double level, double k);
+    }
+
+    private static Counted count(double least, double span, double tau, boolean outside, World world) {
         int held = 0;
         int all = 0;
         double width = 0;
         for (int seed = 0; seed < SEEDS; seed++) {
             Random random = new Random(seed);
-            double speed = 3.3 + 1.7 * random.nextDouble();
+            double level = least + span * random.nextDouble();
             double k = 0.04 + 0.06 * random.nextDouble();
-            List<Point> efforts = efforts(random, speed, 3600, k);
-            double threshold = speed * noise(random, TEST);
-            Endurance endurance = Endurance.ofRunning(efforts, 10_000, 10_000 / threshold, Sex.NOT_GIVEN);
-            Prediction said =
-                    Prediction.overMetres(Prediction.usual(TODAY, threshold, endurance, results(efforts)), metres);
-            double came = Math.pow(metres / (speed * Math.pow(3600, k)), 1 / (1 - k)) * noise(random, FORM);
+            List<Point> efforts = efforts(random, level, tau, k);
+            Prediction said = world.said(level * noise(random, TEST), efforts);
+            double came = world.came(level, k) * noise(random, FORM);
             if (said.outside() != outside) continue;
             all++;
             width += (said.high() - said.low()) / said.value();
@@ -71,25 +75,37 @@ class PredictionTruthTest {
         return new Counted(held, all, width / all);
     }
 
+    private static Prediction.Basis basis(double threshold, Endurance endurance, List<Point> efforts) {
+        return Prediction.usual(TODAY, threshold, endurance, results(efforts));
+    }
+
+    private static Counted runners(double metres, boolean outside) {
+        return count(3.3, 1.7, 3600, outside, new World() {
+            @Override
+            public Prediction said(double threshold, List<Point> efforts) {
+                Endurance own = Endurance.ofRunning(efforts, 10_000, 10_000 / threshold, Sex.NOT_GIVEN);
+                return Prediction.overMetres(basis(threshold, own, efforts), metres);
+            }
+
+            @Override
+            public double came(double level, double k) {
+                return Math.pow(metres / (level * Math.pow(3600, k)), 1 / (1 - k));
+            }
+        });
+    }
+
     private static Counted riders(double seconds, boolean outside) {
-        int held = 0;
-        int all = 0;
-        double width = 0;
-        for (int seed = 0; seed < SEEDS; seed++) {
-            Random random = new Random(seed);
-            double watts = 180 + 160 * random.nextDouble();
-            double k = 0.04 + 0.06 * random.nextDouble();
-            List<Point> efforts = efforts(random, watts, 3300, k);
-            double threshold = watts * noise(random, TEST);
-            Prediction said = Prediction.overSeconds(
-                    Prediction.usual(TODAY, threshold, Endurance.ofPower(efforts), results(efforts)), seconds);
-            double came = watts * Math.pow(3300 / seconds, k) * noise(random, FORM);
-            if (said.outside() != outside) continue;
-            all++;
-            width += (said.high() - said.low()) / said.value();
-            if (said.holds(came)) held++;
-        }
-        return new Counted(held, all, width / all);
+        return count(180, 160, 3300, outside, new World() {
+            @Override
+            public Prediction said(double threshold, List<Point> efforts) {
+                return Prediction.overSeconds(basis(threshold, Endurance.ofPower(efforts), efforts), seconds);
+            }
+
+            @Override
+            public double came(double level, double k) {
+                return level * Math.pow(3300 / seconds, k);
+            }
+        });
     }
 
     @Test

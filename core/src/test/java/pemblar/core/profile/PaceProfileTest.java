@@ -32,33 +32,23 @@ class PaceProfileTest {
         assertEquals(10_000, ten.metres());
         assertEquals(2400, ten.seconds().orElseThrow(), 1);
         assertEquals(1571 / 2400.0, ten.share(), 0.001);
-        assertTrue(ten.tested());
+        assertTrue(ten.near());
     }
 
     @Test
-    void anEasyRunIsNoTestAndNeverTheWeakest() {
+    void anEasyRunAndAPartOfALongerOneAreNoTest() {
         List<Rung> rungs = PaceProfile.of(Sport.RUN, Sex.MALE, curve(3, 8000, 10_000 / 2400.0, 2500), 4.05);
-        assertFalse(rungs.get(3).tested(), "the half marathon was run easily");
-        assertTrue(rungs.get(2).tested());
-        assertFalse(rungs.get(1).tested(), "five kilometres of a race over ten");
-        assertTrue(PaceProfile.weakest(rungs).isEmpty());
+        assertFalse(rungs.get(3).near(), "the half marathon was run easily");
+        assertTrue(rungs.get(2).near());
+        assertFalse(rungs.get(1).near(), "five kilometres of a race over ten");
         assertTrue(rungs.get(4).seconds().isEmpty(), "a marathon was never run");
         assertTrue(Double.isNaN(rungs.get(4).share()));
     }
 
     @Test
-    void theWeakestIsTheLowestShareOfTwoTested() {
-        List<Rung> rungs = PaceProfile.of(Sport.RUN, Sex.FEMALE, curve(4.6, 1200, 3.8, 6000), 4.0);
-        Rung weakest = PaceProfile.weakest(rungs).orElseThrow();
-        for (Rung r : rungs) if (r.tested()) assertTrue(weakest.share() <= r.share());
-        assertTrue(PaceProfile.weakest(PaceProfile.of(Sport.RUN, Sex.MALE, curve(4, 700), 4))
-                .isEmpty());
-    }
-
-    @Test
     void withoutAThresholdNothingIsCalledTested() {
         assertTrue(PaceProfile.of(Sport.RUN, Sex.MALE, curve(5, 4000), Double.NaN).stream()
-                .noneMatch(Rung::tested));
+                .noneMatch(Rung::near));
     }
 
     /** 400 m in 5:30 against 220 s: two thirds. */
