@@ -4,13 +4,19 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.Dependency;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 
 class StructureTest {
@@ -63,6 +69,54 @@ class StructureTest {
     void noFeatureReachesBackIntoAnother() {
         slices().matching("pemblar.app.(*)..").should().beFreeOfCycles().check(OURS);
         slices().matching("pemblar.core.(*)..").should().beFreeOfCycles().check(OURS);
+    }
+
+    /** From the top: each knows only what stands below it. Packages of one area know each other without cycles. */
+    private static final List<Set<String>> AREAS = List.of(
+            Set.of("demo", "archive"),
+            Set.of("coach"),
+            Set.of("today"),
+            Set.of("progress", "prediction"),
+            Set.of("adjust"),
+            Set.of("ribbon"),
+            Set.of("review", "compare", "others"),
+            Set.of("evidence", "zones"),
+            Set.of("bench", "hour"),
+            Set.of("plan", "planner", "season", "calendar", "template"),
+            Set.of("workout"),
+            Set.of("strength"),
+            Set.of("session", "exchange"),
+            Set.of("checkin"),
+            Set.of("threshold", "sky"),
+            Set.of("load"),
+            Set.of("note", "undo"),
+            Set.of("people", "account", "athlete", "sharing"),
+            Set.of("frame", "mail"));
+
+    private static int height(String packageName) {
+        String area = packageName.substring("pemblar.app.".length()).replaceFirst("\\..*", "");
+        for (int i = 0; i < AREAS.size(); i++) if (AREAS.get(i).contains(area)) return AREAS.size() - i;
+        throw new AssertionError("no place among the areas: " + packageName);
+    }
+
+    @Test
+    void anAreaKnowsOnlyWhatStandsBelowIt() {
+        Set<String> upward = new TreeSet<>();
+        int seen = 0;
+        for (JavaClass from : OURS)
+            for (Dependency d : from.getDirectDependenciesFromSelf()) {
+                JavaClass to = d.getTargetClass();
+                if (!isOfAnArea(from) || !isOfAnArea(to)) continue;
+                seen++;
+                if (height(to.getPackageName()) > height(from.getPackageName()))
+                    upward.add(from.getName() + " knows " + to.getName());
+            }
+        assertThat(seen).as("arrows looked at").isGreaterThan(1000);
+        assertThat(upward).isEmpty();
+    }
+
+    private static boolean isOfAnArea(JavaClass of) {
+        return of.getPackageName().startsWith("pemblar.app.");
     }
 
     @Test

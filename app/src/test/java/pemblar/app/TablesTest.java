@@ -74,7 +74,7 @@ class TablesTest {
             entry("lane_view", "review"),
             entry("live_key", "device"),
             entry("live_ride", "device"),
-            entry("load_day", "session"),
+            entry("load_day", "load"),
             entry("mail", "web"),
             entry("marked_day", "season"),
             entry("morning_dealt", "coach"),

@@ -10,7 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.TrendService.Trend;
+import pemblar.app.load.TrendService.Trend;
 
 /** What somebody answered to proposals. */
 @Repository

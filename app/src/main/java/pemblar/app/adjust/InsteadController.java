@@ -9,9 +9,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
+import pemblar.app.load.TrendService;
 import pemblar.core.adjust.Instead.Feeling;
 
 /** Today instead: three workouts for the minutes and the state one is in. */
@@ -20,8 +21,10 @@ import pemblar.core.adjust.Instead.Feeling;
 class InsteadController {
     private final Pages pages;
     private final InsteadService instead;
+    private final TrendService trends;
 
-    InsteadController(Pages pages, InsteadService instead) {
+    InsteadController(Pages pages, InsteadService instead, TrendService trends) {
+        this.trends = trends;
         this.pages = pages;
         this.instead = instead;
     }
@@ -39,7 +42,7 @@ class InsteadController {
         model.addAttribute("feelings", Feeling.values());
         try {
             int asked = Typed.whole("Minutes", minutes, InsteadService.LEAST_MINUTES, InsteadService.MOST_MINUTES);
-            model.addAttribute("offers", instead.of(page.athlete(), viewer, page.trend(), asked, feeling));
+            model.addAttribute("offers", instead.of(page.athlete(), viewer, trends.of(page.athlete()), asked, feeling));
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
         }

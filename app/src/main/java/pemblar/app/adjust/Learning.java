@@ -5,7 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import pemblar.app.session.TrendService.Trend;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.core.adjust.Adjusting;
 import pemblar.core.adjust.Change;
 import pemblar.core.adjust.Situation;

@@ -10,9 +10,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
 
 /** What proposals keep to for one athlete: each limit with what it means and what is usual. */
 @Controller

@@ -16,11 +16,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.adjust.AdjustService.Open;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
+import pemblar.app.load.TrendService;
 import pemblar.app.season.SeasonSettings.Away;
-import pemblar.app.session.TrendService;
 import pemblar.core.sport.Sport;
 
 /** What the plan could answer: what is open, one proposal in detail, days away, and what became of earlier ones. */
@@ -50,7 +50,8 @@ class ProposalController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "proposals", null, null);
-        Open open = adjusting.open(page.athlete(), page.trend());
+        TrendService.Trend trend = trends.of(page.athlete());
+        Open open = adjusting.open(page.athlete(), trend);
         Shown chosen = open.proposals().stream()
                 .filter(p -> p.number() == number)
                 .findFirst()
@@ -58,9 +59,8 @@ class ProposalController {
         model.addAttribute("open", open);
         model.addAttribute("chosen", chosen);
         if (chosen != null)
-            model.addAttribute(
-                    "view", ProposalView.of(open, chosen, on == null ? null : new HashSet<>(on), page.trend()));
-        model.addAttribute("learning", adjusting.answered(page.athlete(), page.trend()));
+            model.addAttribute("view", ProposalView.of(open, chosen, on == null ? null : new HashSet<>(on), trend));
+        model.addAttribute("learning", adjusting.answered(page.athlete(), trend));
         model.addAttribute("coached", adjusting.hasCoach(athleteId, viewer));
         model.addAttribute("coaching", adjusting.isCoaching(athleteId, viewer));
         model.addAttribute("limits", limits.of(page.athlete()));

@@ -13,8 +13,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
+import pemblar.app.load.TrendService;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.app.season.PlanService;
 import pemblar.core.adjust.Effect;
 import pemblar.core.adjust.WhatIf;
@@ -28,9 +30,16 @@ class WhatIfController {
     private final WhatIfStore store;
     private final PlanService plan;
     private final ThresholdAsked thresholds;
+    private final TrendService trends;
 
     WhatIfController(
-            Pages pages, AdjustService adjusting, WhatIfStore store, PlanService plan, ThresholdAsked thresholds) {
+            Pages pages,
+            AdjustService adjusting,
+            WhatIfStore store,
+            PlanService plan,
+            ThresholdAsked thresholds,
+            TrendService trends) {
+        this.trends = trends;
         this.thresholds = thresholds;
         this.pages = pages;
         this.adjusting = adjusting;
@@ -48,7 +57,8 @@ class WhatIfController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "proposals", null, null);
-        AdjustService.Open open = adjusting.open(page.athlete(), page.trend());
+        Trend trend = trends.of(page.athlete());
+        AdjustService.Open open = adjusting.open(page.athlete(), trend);
         List<Line> lines = new ArrayList<>();
         for (WhatIfStore.Kept kept : store.kept(page.athlete(), page.today()))
             if (isStillAsked(kept.question(), open))
@@ -83,7 +93,7 @@ class WhatIfController {
             model.addAttribute("steps", thresholds.steps(question, page.athlete(), page.today()));
             Shown shown = adjusting.asked(open, asked, question.words());
             model.addAttribute("touched", shown.proposal().changes().size());
-            model.addAttribute("view", ProposalView.of(open, shown, null, page.trend(), morning));
+            model.addAttribute("view", ProposalView.of(open, shown, null, trend, morning));
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
         }

@@ -14,9 +14,9 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
 
 /** The bench unit in the browser: what is on it, a look at the steps, and the unit while it runs. */
 @Controller

@@ -14,9 +14,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
 
 /** The calendar feed and files. The feed's address is its own key: calendar programs cannot sign in. */
 @Controller

@@ -12,10 +12,10 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
+import pemblar.app.load.DayLoad;
+import pemblar.app.load.TrendService;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
-import pemblar.app.session.DayLoad;
-import pemblar.app.session.SessionService;
 import pemblar.core.season.Block;
 import pemblar.formats.csv.SeasonCsv;
 import pemblar.formats.ical.PlanCalendar;
@@ -25,7 +25,7 @@ import pemblar.formats.ical.PlanCalendar;
 class CalendarService {
     private final AthleteService athletes;
     private final PlanService plan;
-    private final SessionService sessions;
+    private final TrendService trends;
     private final JdbcClient sql;
     private final CalendarEntries entries;
     private final InstantSource clock;
@@ -33,13 +33,13 @@ class CalendarService {
     CalendarService(
             AthleteService athletes,
             PlanService plan,
-            SessionService sessions,
+            TrendService trends,
             JdbcClient sql,
             CalendarEntries entries,
             InstantSource clock) {
         this.athletes = athletes;
         this.plan = plan;
-        this.sessions = sessions;
+        this.trends = trends;
         this.sql = sql;
         this.entries = entries;
         this.clock = clock;
@@ -95,7 +95,7 @@ class CalendarService {
 
     @Transactional(readOnly = true)
     String season(Athlete athlete) {
-        List<DayLoad> days = sessions.dayLoads(List.of(athlete));
+        List<DayLoad> days = trends.dayLoads(List.of(athlete));
         List<SeasonEvent> events = plan.events(athlete);
         List<SeasonCsv.Row> rows = new ArrayList<>();
         for (Block block : plan.blocks(athlete)) {

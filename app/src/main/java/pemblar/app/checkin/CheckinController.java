@@ -20,11 +20,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
-import pemblar.app.season.Held;
-import pemblar.app.season.PlanService;
+import pemblar.app.load.TrendService;
 
 /** The check-in's form, its lanes over 90 days, and files of check-ins. */
 @Controller
@@ -35,14 +35,16 @@ class CheckinController {
     private static final long MOST_BYTES = 5_000_000;
     private final Pages pages;
     private final CheckinService checkins;
-    private final PlanService plan;
+    private final DaysAway away;
     private final AskedStore asked;
+    private final TrendService trends;
 
-    CheckinController(Pages pages, CheckinService checkins, PlanService plan, AskedStore asked) {
+    CheckinController(Pages pages, CheckinService checkins, DaysAway away, AskedStore asked, TrendService trends) {
+        this.trends = trends;
         this.asked = asked;
         this.pages = pages;
         this.checkins = checkins;
-        this.plan = plan;
+        this.away = away;
     }
 
     @GetMapping("/checkins")
@@ -57,10 +59,10 @@ class CheckinController {
                 checkins.between(page.athlete(), from.minusDays(DAYS_BEFORE), page.today());
         Asked choice = asked.of(page.athlete());
         NavigableMap<LocalDate, Double> loads = new TreeMap<>();
-        page.trend().dayLoads().forEach(d -> loads.put(d.day(), d.doneLoad()));
+        trends.of(page.athlete()).dayLoads().forEach(d -> loads.put(d.day(), d.doneLoad()));
         model.addAttribute(
                 "lanes",
-                LanesDrawing.of(days, loads, spans(plan.held(page.athlete()), days), from, page.today())
+                LanesDrawing.of(days, loads, spans(page.athlete(), days), from, page.today())
                         .only(choice::asks));
         model.addAttribute("choice", choice);
         model.addAttribute("askable", Asked.Field.values());
@@ -77,15 +79,14 @@ class CheckinController {
         return "checkin/lanes";
     }
 
-    private static List<LanesDrawing.Span> spans(Held held, NavigableMap<LocalDate, Checkin> days) {
-        List<LanesDrawing.Span> spans = new ArrayList<>();
-        held.away().forEach(a -> spans.add(new LanesDrawing.Span(a.from(), a.to(), a.reason())));
+    private List<DaysAway.Span> spans(Athlete athlete, NavigableMap<LocalDate, Checkin> days) {
+        List<DaysAway.Span> spans = new ArrayList<>(away.spans(athlete));
         days.values().stream()
                 .filter(c -> !c.illness().isEmpty())
-                .forEach(c -> spans.add(new LanesDrawing.Span(c.day(), c.day(), "ill: " + c.illness())));
+                .forEach(c -> spans.add(new DaysAway.Span(c.day(), c.day(), "ill: " + c.illness())));
         days.values().stream()
                 .filter(c -> !c.injury().isEmpty())
-                .forEach(c -> spans.add(new LanesDrawing.Span(c.day(), c.day(), "hurt: " + c.injury())));
+                .forEach(c -> spans.add(new DaysAway.Span(c.day(), c.day(), "hurt: " + c.injury())));
         return spans;
     }
 

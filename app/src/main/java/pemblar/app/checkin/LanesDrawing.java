@@ -42,9 +42,6 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
 
     record Shade(double x, double width, String label) {}
 
-    /** @param spans days that were ill or away, with their reason */
-    record Span(LocalDate first, LocalDate last, String why) {}
-
     /** Only the lanes of what is asked. */
     LanesDrawing only(Predicate<Measure> asked) {
         return new LanesDrawing(
@@ -54,7 +51,7 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
     static LanesDrawing of(
             NavigableMap<LocalDate, Checkin> days,
             NavigableMap<LocalDate, Double> loads,
-            List<Span> spans,
+            List<DaysAway.Span> spans,
             LocalDate from,
             LocalDate today) {
         List<Lane> lanes = new ArrayList<>();

@@ -12,9 +12,9 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.DayLoad;
-import pemblar.app.session.TrendService;
-import pemblar.app.session.TrendService.Trend;
+import pemblar.app.load.DayLoad;
+import pemblar.app.load.TrendService;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.load.LoadTrend;
 

@@ -13,9 +13,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Access;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
+import pemblar.app.load.TrendService;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonSettings;
 import pemblar.app.session.ScheduleService;
@@ -36,6 +37,7 @@ class FirstLookController {
     private final ThresholdService thresholds;
     private final WorkoutService workouts;
     private final ScheduleService schedule;
+    private final TrendService trends;
 
     FirstLookController(
             Pages pages,
@@ -46,7 +48,9 @@ class FirstLookController {
             PlanService plan,
             ThresholdService thresholds,
             WorkoutService workouts,
-            ScheduleService schedule) {
+            ScheduleService schedule,
+            TrendService trends) {
+        this.trends = trends;
         this.pages = pages;
         this.access = access;
         this.about = about;
@@ -69,7 +73,9 @@ class FirstLookController {
         model.addAttribute("changeable", access.changeable(athleteId, viewer));
         model.addAttribute(
                 "events",
-                page.events().stream().filter(e -> !e.last().isBefore(today)).toList());
+                plan.events(athlete).stream()
+                        .filter(e -> !e.last().isBefore(today))
+                        .toList());
         model.addAttribute("planned", plan.isSetUp(athlete));
         model.addAttribute("minutes", settings.dayMinutes());
         model.addAttribute("weeklyHours", settings.weeklyHours());
@@ -81,7 +87,7 @@ class FirstLookController {
                         .toList());
         model.addAttribute("values", look.values(athlete, today));
         model.addAttribute("hours", look.hours(athlete, today));
-        model.addAttribute("load", look.load(page.trend()));
+        model.addAttribute("load", look.load(trends.of(athlete)));
         model.addAttribute("data", look.data(athlete, today));
         return "coach/first-look";
     }

@@ -18,9 +18,9 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.CoachingService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.load.TrendService;
 import pemblar.app.note.NoteService;
 import pemblar.app.session.SessionService;
-import pemblar.app.session.TrendService;
 
 /** Where a person begins: athletes at their own today, coaches at their morning. */
 @Controller

@@ -15,14 +15,14 @@ import pemblar.app.checkin.CheckinService;
 import pemblar.app.coach.Strand.Day;
 import pemblar.app.coach.Strand.Reason;
 import pemblar.app.frame.Shown;
+import pemblar.app.load.TrendService;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.app.note.NoteService;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.DoubtService;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
-import pemblar.app.session.TrendService;
-import pemblar.app.session.TrendService.Trend;
 import pemblar.core.adjust.Trigger;
 
 /** Makes an athlete's strand: everything that could need a coach, each with a weight. */

@@ -23,12 +23,12 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.CoachingService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.load.DayLoad;
+import pemblar.app.load.TrendService;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
-import pemblar.app.session.DayLoad;
 import pemblar.app.session.RecordingService;
 import pemblar.app.session.ScheduleService;
-import pemblar.app.session.SessionService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.workout.WorkoutService;
 import pemblar.benchunit.HeadUnit;
@@ -129,7 +129,7 @@ class DemoLoader implements ApplicationRunner {
     private final ScheduleService schedule;
     private final RecordingService recordings;
     private final PlanService plan;
-    private final SessionService stored;
+    private final TrendService trends;
     private final DemoTests tests;
     private final DemoWords words;
     private final DemoStrength strength;
@@ -143,7 +143,7 @@ class DemoLoader implements ApplicationRunner {
             ScheduleService schedule,
             RecordingService recordings,
             PlanService plan,
-            SessionService stored,
+            TrendService trends,
             DemoTests tests,
             DemoWords words,
             DemoStrength strength,
@@ -167,7 +167,7 @@ class DemoLoader implements ApplicationRunner {
         this.schedule = schedule;
         this.recordings = recordings;
         this.plan = plan;
-        this.stored = stored;
+        this.trends = trends;
         this.tests = tests;
         this.words = words;
         this.strength = strength;
@@ -351,7 +351,7 @@ class DemoLoader implements ApplicationRunner {
 
     /** Blocks aim for what was planned in them. */
     private void targets(Athlete athlete) {
-        List<DayLoad> days = stored.dayLoads(List.of(athlete));
+        List<DayLoad> days = trends.dayLoads(List.of(athlete));
         plan.make(
                 athlete,
                 held -> held.withBlocks(held.blocks().stream()

@@ -10,8 +10,8 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.checkin.Checkin;
 import pemblar.app.checkin.CheckinService;
-import pemblar.app.session.DayLoad;
-import pemblar.app.session.SessionService;
+import pemblar.app.load.DayLoad;
+import pemblar.app.load.TrendService;
 import pemblar.benchunit.NightSensor;
 
 /**
@@ -23,16 +23,16 @@ class DemoMornings {
     private static final int DAYS = 200;
     private static final double USUAL_LOAD = 65;
     private final CheckinService checkins;
-    private final SessionService sessions;
+    private final TrendService trends;
 
-    DemoMornings(CheckinService checkins, SessionService sessions) {
+    DemoMornings(CheckinService checkins, TrendService trends) {
         this.checkins = checkins;
-        this.sessions = sessions;
+        this.trends = trends;
     }
 
     void add(DemoAthlete demo, Athlete athlete, LocalDate today) {
         Map<LocalDate, Double> loads = new HashMap<>();
-        for (DayLoad day : sessions.dayLoads(List.of(athlete))) loads.put(day.day(), day.doneLoad());
+        for (DayLoad day : trends.dayLoads(List.of(athlete))) loads.put(day.day(), day.doneLoad());
         NightSensor sensor =
                 new NightSensor(demo.restingBpm() - 1, 40 + demo.seed() % 37, USUAL_LOAD, new Random(demo.seed()));
         boolean worn = demo.rides() && !demo.isMixed();

@@ -11,9 +11,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Limits;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Shown;
@@ -21,7 +22,6 @@ import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.WholeFiles;
 import pemblar.app.others.OthersService.Told;
-import pemblar.app.ribbon.Pages;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
 

@@ -11,9 +11,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.CoachingService;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
 
 /** Who sees an athlete's training, since when, and who looked and changed; the athlete asks and ends. */
 @Controller

@@ -7,10 +7,13 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
+import pemblar.app.load.TrendService;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.app.note.NoteService;
-import pemblar.app.ribbon.Pages;
+import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonChangedMeanwhile;
 import pemblar.app.session.ChangedMeanwhile;
 import pemblar.core.schedule.Purpose;
@@ -25,8 +28,18 @@ class BoardPage {
     private final BoardService board;
     private final SharedPlan sharing;
     private final NoteService notes;
+    private final TrendService trends;
+    private final PlanService plan;
 
-    BoardPage(Pages pages, BoardService board, SharedPlan sharing, NoteService notes) {
+    BoardPage(
+            Pages pages,
+            BoardService board,
+            SharedPlan sharing,
+            NoteService notes,
+            TrendService trends,
+            PlanService plan) {
+        this.plan = plan;
+        this.trends = trends;
         this.notes = notes;
         this.pages = pages;
         this.board = board;
@@ -93,15 +106,16 @@ class BoardPage {
         model.addAttribute("from", first);
         model.addAttribute("to", last);
         if (page.athlete().draftsSeen()) model.addAttribute("sharing", sharing.of(page, rows));
-        page.events().stream()
+        Trend trend = trends.of(page.athlete());
+        plan.events(page.athlete()).stream()
                 .filter(e -> e.priority() == Priority.A && e.day().isAfter(page.today()))
                 .findFirst()
                 .ifPresent(event -> {
                     model.addAttribute("aEvent", event);
-                    model.addAttribute("aDay", page.trend().on(event.day()));
-                    model.addAttribute("aEve", page.trend().on(event.day().minusDays(1)));
+                    model.addAttribute("aDay", trend.on(event.day()));
+                    model.addAttribute("aEve", trend.on(event.day().minusDays(1)));
                 });
-        model.addAttribute("ribbon", page.ribbon(first, last));
+        pages.bracket(model, page.athlete(), viewer, first, last);
         model.addAttribute("askedFrom", from);
         model.addAttribute("askedTo", to);
         model.addAttribute("purposes", Purpose.values());

@@ -3,10 +3,11 @@ package pemblar.app.plan;
 import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Component;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Shown;
-import pemblar.app.ribbon.Pages;
+import pemblar.app.load.TrendService;
+import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
-import pemblar.app.session.TrendService;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Priority;
 
@@ -14,8 +15,10 @@ import pemblar.core.season.Priority;
 @Component
 class SharedPlan {
     private final TrendService trends;
+    private final PlanService plan;
 
-    SharedPlan(TrendService trends) {
+    SharedPlan(TrendService trends, PlanService plan) {
+        this.plan = plan;
         this.trends = trends;
     }
 
@@ -49,7 +52,7 @@ class SharedPlan {
 
     /** The same event as on the coach's side, in the forecast that the athlete has. */
     private String seen(Pages.Opened page) {
-        SeasonEvent event = page.events().stream()
+        SeasonEvent event = plan.events(page.athlete()).stream()
                 .filter(e -> e.priority() == Priority.A && e.day().isAfter(page.today()))
                 .findFirst()
                 .orElse(null);

@@ -12,14 +12,15 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.load.TrendService;
 import pemblar.app.planner.CompareService.Side;
 import pemblar.app.planner.CompareService.Stretch;
 import pemblar.app.planner.CompareService.Whose;
-import pemblar.app.ribbon.Pages;
+import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
-import pemblar.app.session.TrendService;
 import pemblar.core.season.Priority;
 
 /** Compares two stretches of plan or history, such as a race week and a training week. */
@@ -32,8 +33,11 @@ class CompareController {
     private final CompareService compare;
     private final AthleteService athletes;
     private final TrendService trends;
+    private final PlanService plan;
 
-    CompareController(Pages pages, CompareService compare, AthleteService athletes, TrendService trends) {
+    CompareController(
+            Pages pages, CompareService compare, AthleteService athletes, TrendService trends, PlanService plan) {
+        this.plan = plan;
         this.pages = pages;
         this.compare = compare;
         this.athletes = athletes;
@@ -51,7 +55,7 @@ class CompareController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", from, to);
-        LocalDate race = page.events().stream()
+        LocalDate race = plan.events(page.athlete()).stream()
                 .filter(e -> !e.day().isBefore(page.today()) && e.priority() != Priority.A)
                 .map(SeasonEvent::day)
                 .findFirst()
@@ -85,12 +89,12 @@ class CompareController {
 
     private void fill(Pages.Opened page, Long other, Stretch first, Stretch second, Model model) {
         List<Athlete> others = athletes.keptFor(page.athlete());
-        Whose own = new Whose(page.athlete(), page.trend());
+        Whose own = new Whose(page.athlete(), trends.of(page.athlete()));
         Whose theirs = other == null ? own : theirs(others, other);
         model.addAttribute("others", others);
         model.addAttribute("theirs", other == null ? null : theirs.athlete());
         model.addAttribute("lacksLoad", own.lacksLoad(first) || theirs.lacksLoad(second));
-        Optional<SeasonEvent> event = page.events().stream()
+        Optional<SeasonEvent> event = plan.events(page.athlete()).stream()
                 .filter(e -> e.priority() == Priority.A && e.day().isAfter(first.to()))
                 .findFirst();
         model.addAttribute("event", event.orElse(null));

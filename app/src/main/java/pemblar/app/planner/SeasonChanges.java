@@ -11,16 +11,16 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.OfAthlete;
 import pemblar.app.frame.Viewer;
-import pemblar.app.season.Ahead;
+import pemblar.app.load.TrendService;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.app.season.EventPart;
 import pemblar.app.season.Held;
+import pemblar.app.season.PlanAhead;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonSettings;
 import pemblar.app.season.SeasonSettings.Away;
 import pemblar.app.session.DaysService;
-import pemblar.app.session.TrendService;
-import pemblar.app.session.TrendService.Trend;
 import pemblar.app.undo.UndoService;
 import pemblar.core.adjust.Change;
 import pemblar.core.season.Block;
@@ -351,6 +351,6 @@ public class SeasonChanges {
     /** The trend with what is held, or would be. */
     @Transactional(readOnly = true)
     public Trend trend(Athlete athlete, Trend now, Held held) {
-        return TrendService.trend(athlete, now.today(), now.dayLoads(), Ahead.of(held));
+        return TrendService.trend(athlete, now.today(), now.dayLoads(), PlanAhead.of(held));
     }
 }

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -16,24 +15,23 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
+import pemblar.app.load.DayLoad;
+import pemblar.app.load.TrendService;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.app.planner.SeasonChanges.Asking;
 import pemblar.app.planner.SeasonChanges.BlockChange;
-import pemblar.app.prediction.Foreseen;
-import pemblar.app.prediction.PredictionService;
-import pemblar.app.ribbon.Pages;
 import pemblar.app.season.Held;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonChangedMeanwhile;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonSettings;
 import pemblar.app.season.SeasonSettings.Away;
-import pemblar.app.session.DayLoad;
-import pemblar.app.session.TrendService.Trend;
 import pemblar.app.undo.UndoService;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Aim;
@@ -56,7 +54,8 @@ class SeasonController {
     private final SeasonPlanner planner;
     private final SeasonChanges changes;
     private final UndoService undo;
-    private final PredictionService predictions;
+    private final Likely likely;
+    private final TrendService trends;
 
     SeasonController(
             Pages pages,
@@ -64,8 +63,10 @@ class SeasonController {
             SeasonPlanner planner,
             SeasonChanges changes,
             UndoService undo,
-            PredictionService predictions) {
-        this.predictions = predictions;
+            Likely likely,
+            TrendService trends) {
+        this.trends = trends;
+        this.likely = likely;
         this.pages = pages;
         this.plan = plan;
         this.planner = planner;
@@ -378,22 +379,15 @@ class SeasonController {
         Held held = plan.held(page.athlete());
         draw(page, held, from, to, model);
         model.addAttribute("held", held);
-        model.addAttribute("foreseen", foreseen(page.athlete()));
+        model.addAttribute("foreseen", likely.likely(page.athlete()));
         model.addAttribute("setUp", plan.isSetUp(page.athlete()));
         model.addAttribute("kinds", SeasonEvent.Kind.values());
         model.addAttribute("weekdays", Units.mine().weekdays());
         model.addAttribute("awayKinds", Away.Kind.values());
     }
 
-    /** What was last predicted for events ahead, by their ids. */
-    private Map<Long, String> foreseen(Athlete athlete) {
-        return predictions.kept(athlete).stream()
-                .filter(f -> f.event().id() > 0 && !f.part())
-                .collect(Collectors.toMap(f -> f.event().id(), Foreseen::likely, (a, b) -> a));
-    }
-
     private void draw(Pages.Opened page, Held held, LocalDate from, LocalDate to, Model model) {
-        Trend trend = changes.trend(page.athlete(), page.trend(), held);
+        Trend trend = changes.trend(page.athlete(), trends.of(page.athlete()), held);
         LocalDate first = from == null ? page.today().minusDays(DAYS_BACK) : from;
         LocalDate end = to == null || !to.isAfter(first) ? lastDay(held, page.today()) : to;
         if (end.isAfter(first.plusDays(MOST_DAYS))) end = first.plusDays(MOST_DAYS);

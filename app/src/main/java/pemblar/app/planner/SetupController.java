@@ -12,15 +12,16 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
+import pemblar.app.load.DayLoad;
+import pemblar.app.load.TrendService;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonChangedMeanwhile;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonSettings;
-import pemblar.app.session.DayLoad;
-import pemblar.app.session.TrendService.Trend;
 
 /** Asks a self-coached athlete what a season needs, shows what would be planned, and puts the whole on the board. */
 @Controller
@@ -30,8 +31,10 @@ class SetupController {
     private final Pages pages;
     private final PlanService plan;
     private final SetupService setup;
+    private final TrendService trends;
 
-    SetupController(Pages pages, PlanService plan, SetupService setup) {
+    SetupController(Pages pages, PlanService plan, SetupService setup, TrendService trends) {
+        this.trends = trends;
         this.pages = pages;
         this.plan = plan;
         this.setup = setup;
@@ -44,7 +47,7 @@ class SetupController {
         Athlete athlete = page.athlete();
         SeasonSettings settings = plan.held(athlete).settings();
         model.addAttribute("sport", athlete.first().name());
-        model.addAttribute("presentHours", presentHours(page.trend()));
+        model.addAttribute("presentHours", presentHours(trends.of(page.athlete())));
         model.addAttribute("minutes", settings.dayMinutes());
         model.addAttribute("shares", settings.shares());
         model.addAttribute(
@@ -83,8 +86,8 @@ class SetupController {
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
         try {
-            SetupService.Review review =
-                    setup.review(page.athlete(), viewer, page.trend(), SetupAnswers.read(typed, page.today()));
+            SetupService.Review review = setup.review(
+                    page.athlete(), viewer, trends.of(page.athlete()), SetupAnswers.read(typed, page.today()));
             model.addAttribute("review", review);
             model.addAttribute("revision", plan.held(page.athlete()).revision());
             model.addAttribute("word", SeasonPlanner.sentence(review.outcome()));
@@ -105,7 +108,7 @@ class SetupController {
         Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
         try {
             SetupAnswers answers = SetupAnswers.read(typed, page.today());
-            int sessions = setup.save(page.athlete(), viewer, page.trend(), answers, revision);
+            int sessions = setup.save(page.athlete(), viewer, trends.of(page.athlete()), answers, revision);
             after.addFlashAttribute("said", "The season is planned, and " + sessions + " sessions are on the board.");
             return "redirect:/a/" + athleteId + "/board";
         } catch (SeasonChangedMeanwhile | IllegalArgumentException e) {

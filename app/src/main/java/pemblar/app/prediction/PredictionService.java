@@ -14,6 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Once;
+import pemblar.app.planner.Likely;
 import pemblar.app.prediction.Foreseen.Made;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
@@ -33,7 +34,7 @@ import pemblar.core.threshold.Quantity;
  * its day; what was predicted is kept, and held against the result when it comes.
  */
 @Service
-public class PredictionService {
+public class PredictionService implements Likely {
     private static final int MOST_AHEAD = 6;
     private static final int MOST_PAST = 8;
     private static final int DAYS_PAST = 400;
@@ -162,6 +163,14 @@ public class PredictionService {
             all.add(new Foreseen(a.event(), day, course, a.part(), maker.upTo(course, day, made), null));
         }
         return withResults(athlete, all, today);
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Map<Long, String> likely(Athlete athlete) {
+        return kept(athlete).stream()
+                .filter(f -> f.event().id() > 0 && !f.part())
+                .collect(Collectors.toMap(f -> f.event().id(), Foreseen::likely, (a, b) -> a));
     }
 
     /** What was last said of each event ahead, as it is kept; nothing is made for it. */

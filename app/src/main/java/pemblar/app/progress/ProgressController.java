@@ -10,11 +10,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.load.DayLoad;
+import pemblar.app.load.TrendService;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.app.planner.SeasonRemarks;
-import pemblar.app.ribbon.Pages;
 import pemblar.app.season.PlanService;
-import pemblar.app.session.DayLoad;
 import pemblar.app.session.DoubtService;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.session.SessionService;
@@ -35,6 +37,7 @@ class ProgressController {
     private final UndoService undo;
     private final DoubtService doubts;
     private final PlanService plan;
+    private final TrendService trends;
 
     ProgressController(
             Pages pages,
@@ -42,7 +45,9 @@ class ProgressController {
             ScheduleService schedule,
             UndoService undo,
             DoubtService doubts,
-            PlanService plan) {
+            PlanService plan,
+            TrendService trends) {
+        this.trends = trends;
         this.plan = plan;
         this.doubts = doubts;
         this.pages = pages;
@@ -106,7 +111,8 @@ class ProgressController {
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "progress", from, to);
         LocalDate today = page.today();
-        List<LoadTrend.Day> days = page.trend().days();
+        Trend trend = trends.of(page.athlete());
+        List<LoadTrend.Day> days = trend.days();
         if (days.isEmpty()) return "progress/trend";
         LocalDate begin = from != null ? from : today.minusDays(DAYS_BACK);
         LocalDate last = days.get(days.size() - 1).date();
@@ -115,20 +121,23 @@ class ProgressController {
                 : last.isAfter(today.plusDays(DAYS_AHEAD))
                         ? today.plusDays(DAYS_AHEAD)
                         : last.isAfter(begin) ? last : begin.plusDays(7);
-        model.addAttribute("doubtful", doubts.waiting(page.athlete(), page.trend()));
-        model.addAttribute("remarks", SeasonRemarks.of(plan.held(page.athlete()), page.trend()));
-        model.addAttribute("now", page.trend().on(today));
-        model.addAttribute("end", page.trend().on(last));
+        model.addAttribute("doubtful", doubts.waiting(page.athlete(), trend));
+        model.addAttribute("remarks", SeasonRemarks.of(plan.held(page.athlete()), trend));
+        model.addAttribute("now", trend.on(today));
+        model.addAttribute("end", trend.on(last));
         model.addAttribute("from", begin);
         model.addAttribute("to", end);
-        model.addAttribute("drawing", TrendDrawing.of(page.trend(), begin, end));
-        page.events().stream().filter(e -> e.day().isAfter(today)).findFirst().ifPresent(event -> {
-            model.addAttribute("event", event);
-            model.addAttribute("eventDay", page.trend().on(event.day()));
-        });
+        model.addAttribute("drawing", TrendDrawing.of(trend, begin, end));
+        plan.events(page.athlete()).stream()
+                .filter(e -> e.day().isAfter(today))
+                .findFirst()
+                .ifPresent(event -> {
+                    model.addAttribute("event", event);
+                    model.addAttribute("eventDay", trend.on(event.day()));
+                });
         model.addAttribute(
                 "withoutLoad",
-                page.trend().dayLoads().stream().mapToLong(DayLoad::withoutLoad).sum());
+                trend.dayLoads().stream().mapToLong(DayLoad::withoutLoad).sum());
         List<Slab> ahead = sessions.between(page.athlete(), today, today.plusDays(CHANGEABLE_DAYS)).stream()
                 .filter(s -> s.done() == null && s.planned())
                 .toList();

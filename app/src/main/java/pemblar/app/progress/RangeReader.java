@@ -6,8 +6,8 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Typed;
-import pemblar.app.ribbon.Pages;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.SessionService;
@@ -93,7 +93,7 @@ class RangeReader {
         try {
             if (span.matches("7|14|28|90")) from = today.minusDays(Integer.parseInt(span) - 1L);
             if (span.equals("block")) {
-                Block block = page.blocks().stream()
+                Block block = plan.inSight(athlete, today).stream()
                         .filter(b -> b.contains(today))
                         .findFirst()
                         .orElse(null);
@@ -120,7 +120,7 @@ class RangeReader {
     }
 
     private LocalDate seasonFrom(Pages.Opened page) {
-        List<LocalDate> ends = page.events().stream()
+        List<LocalDate> ends = plan.events(page.athlete()).stream()
                 .filter(e -> e.priority() == Priority.A)
                 .map(SeasonEvent::last)
                 .toList();

@@ -12,10 +12,10 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.progress.RangeReader.Asked;
-import pemblar.app.ribbon.Pages;
 import pemblar.core.season.Block;
 
 /** The figures behind the drawings of a range, as tables that are fetched when they are opened, and as files. */

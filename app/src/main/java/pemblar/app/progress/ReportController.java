@@ -10,9 +10,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
 
 /** A range of days on one page, to print or to send. */
 @Controller
@@ -35,7 +35,7 @@ class ReportController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
-        LocalDate first = ReportService.usualFrom(page);
+        LocalDate first = reports.usualFrom(page);
         LocalDate last = page.today();
         try {
             if (!from.isBlank()) first = Typed.day("From", from);
@@ -45,7 +45,7 @@ class ReportController {
                         "To: choose a day from " + first + " to " + first.plusDays(MOST_DAYS) + ".");
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
-            first = ReportService.usualFrom(page);
+            first = reports.usualFrom(page);
             last = page.today();
         }
         model.addAttribute("report", reports.of(page, first, last));

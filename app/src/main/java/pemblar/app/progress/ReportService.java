@@ -12,18 +12,20 @@ import pemblar.app.adjust.LimitService;
 import pemblar.app.adjust.Limits;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.Pages;
 import pemblar.app.checkin.Checkin;
 import pemblar.app.checkin.CheckinService;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
+import pemblar.app.load.DayLoad;
+import pemblar.app.load.TrendService;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.app.progress.Report.Key;
 import pemblar.app.progress.Report.Line;
-import pemblar.app.ribbon.Pages;
+import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
-import pemblar.app.session.DayLoad;
 import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
-import pemblar.app.session.TrendService.Trend;
 import pemblar.core.checkin.BandWords;
 import pemblar.core.checkin.Bands;
 import pemblar.core.load.LoadTrend;
@@ -45,6 +47,8 @@ class ReportService {
     private final LimitService limits;
     private final JdbcClient sql;
     private final Shown shown;
+    private final TrendService trends;
+    private final PlanService plan;
 
     ReportService(
             SessionService sessions,
@@ -52,7 +56,11 @@ class ReportService {
             AthleteService athletes,
             LimitService limits,
             JdbcClient sql,
-            Shown shown) {
+            Shown shown,
+            TrendService trends,
+            PlanService plan) {
+        this.plan = plan;
+        this.trends = trends;
         this.limits = limits;
         this.sessions = sessions;
         this.checkins = checkins;
@@ -76,12 +84,13 @@ class ReportService {
                 athlete.first(),
                 athlete.first().measures().get(0));
         Words words = words(athlete.id(), from, to).orElse(new Words("", ""));
+        Trend trend = trends.of(athlete);
         return new Report(
                 from,
                 to,
-                load(page.trend(), from, to),
+                load(trend, from, to),
                 hours(all),
-                trend(page.trend(), from, to),
+                trend(trend, from, to),
                 summary.restDays() == 1 ? "1 day of rest" : summary.restDays() + " days of rest",
                 sports(summary),
                 kinds(summary),
@@ -182,10 +191,10 @@ class ReportService {
     private List<Line> next(Pages.Opened page, LocalDate to) {
         List<Line> next = new ArrayList<>();
         LocalDate from = to.isBefore(page.today()) ? page.today() : to.plusDays(1);
-        for (SeasonEvent event : page.events())
+        for (SeasonEvent event : plan.events(page.athlete()))
             if (!event.day().isBefore(from) && event.day().isBefore(from.plusDays(EVENTS_AHEAD_DAYS)))
                 next.add(new Line(event.name() + " (" + event.priority() + ")", shown.day(event.day())));
-        page.blocks().stream()
+        plan.inSight(page.athlete(), page.today()).stream()
                 .filter(b -> !b.last().isBefore(from))
                 .findFirst()
                 .ifPresent(b -> next.add(new Line(
@@ -223,8 +232,8 @@ class ReportService {
     }
 
     /** The block of today as far as it goes, else the last 28 days. */
-    static LocalDate usualFrom(Pages.Opened page) {
-        return page.blocks().stream()
+    LocalDate usualFrom(Pages.Opened page) {
+        return plan.inSight(page.athlete(), page.today()).stream()
                 .filter(b -> b.contains(page.today()))
                 .findFirst()
                 .map(Block::first)

@@ -7,8 +7,8 @@ import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
 import pemblar.app.frame.Path;
-import pemblar.app.session.DayLoad;
-import pemblar.app.session.TrendService.Trend;
+import pemblar.app.load.DayLoad;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
 
 /**

@@ -21,13 +21,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.account.AccountService;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.note.About;
 import pemblar.app.note.Note;
 import pemblar.app.note.NoteFiles;
 import pemblar.app.note.NoteService;
-import pemblar.app.ribbon.Pages;
 
 /** All that athlete and coaches write to each other, by thread; a day's or a block's alone when asked for. */
 @Controller

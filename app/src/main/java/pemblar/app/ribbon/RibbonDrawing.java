@@ -7,9 +7,9 @@ import java.util.Locale;
 import java.util.NavigableMap;
 import java.util.TreeMap;
 import pemblar.app.frame.Path;
+import pemblar.app.load.DayLoad;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.app.season.SeasonEvent;
-import pemblar.app.session.DayLoad;
-import pemblar.app.session.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Block;
 

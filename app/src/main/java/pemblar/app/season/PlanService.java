@@ -16,6 +16,8 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
+import pemblar.app.load.Ahead;
+import pemblar.app.load.Aims;
 import pemblar.app.undo.UndoService;
 import pemblar.app.undo.Undoable;
 import pemblar.core.season.Block;
@@ -26,9 +28,12 @@ import tools.jackson.databind.json.JsonMapper;
  * taken back.
  */
 @Service
-public class PlanService implements Undoable {
+public class PlanService implements Undoable, Aims {
     private static final String KIND = "season";
     private static final int WEEK = 7;
+    private static final int SIGHT_DAYS = 168;
+    private static final int LEAST_AHEAD = 56;
+    private static final int AFTER_EVENT = 10;
     private final SeasonStore store;
     private final EventNews news;
     private final AthleteService athletes;
@@ -57,6 +62,7 @@ public class PlanService implements Undoable {
         return store.read(athlete.id()).blocks();
     }
 
+    @Override
     @Transactional(readOnly = true)
     public Map<Long, Ahead> ahead(List<Athlete> roster) {
         return roster.isEmpty()
@@ -154,12 +160,22 @@ public class PlanService implements Undoable {
                 LocalDate.ofInstant(clock.instant(), java.time.ZoneOffset.UTC));
     }
 
-    /** Blocks that cover every day of a span: the planned ones, with weeks in between. */
+    /** Blocks, or weeks, of what a season's strip shows: half a year back, and ahead as far as the last event. */
     @Transactional(readOnly = true)
-    public List<Block> covering(Athlete athlete, LocalDate from, LocalDate to) {
-        return cover(store.read(athlete.id()).blocks(), from, to);
+    public List<Block> inSight(Athlete athlete, LocalDate today) {
+        Held held = store.read(athlete.id());
+        LocalDate event = held.events().isEmpty()
+                ? today
+                : held.events().get(held.events().size() - 1).day();
+        LocalDate last = event.isAfter(today.plusDays(SIGHT_DAYS))
+                ? today.plusDays(SIGHT_DAYS)
+                : event.isAfter(today.plusDays(LEAST_AHEAD))
+                        ? event.plusDays(AFTER_EVENT)
+                        : today.plusDays(LEAST_AHEAD);
+        return cover(held.blocks(), today.minusDays(SIGHT_DAYS), last);
     }
 
+    /** Blocks that cover every day of a span: the planned ones, with weeks in between. */
     public static List<Block> cover(List<Block> planned, LocalDate from, LocalDate to) {
         List<Block> all = new ArrayList<>();
         LocalDate day = from;

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import pemblar.app.frame.Once;
+import pemblar.app.load.Ahead;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonSettings.Away;
 import pemblar.app.season.SeasonSettings.Marked;
@@ -175,7 +176,7 @@ class SeasonStore {
     /** What is ahead of several athletes, from four queries. */
     Map<Long, Ahead> ahead(List<Long> athleteIds) {
         return athleteIds.size() == 1
-                ? Map.of(athleteIds.get(0), Ahead.of(read(athleteIds.get(0))))
+                ? Map.of(athleteIds.get(0), PlanAhead.of(read(athleteIds.get(0))))
                 : aheadOfMany(athleteIds);
     }
 
@@ -222,10 +223,10 @@ class SeasonStore {
         return athleteIds.stream()
                 .collect(Collectors.toMap(
                         id -> id,
-                        id -> new Ahead(
+                        id -> new PlanAhead(
                                 blocks.getOrDefault(id, List.of()),
                                 events.getOrDefault(id, List.of()),
-                                Ahead.hours(
+                                PlanAhead.hours(
                                         weekly.getOrDefault(id, SeasonSettings.USUAL.weeklyHours()),
                                         away.getOrDefault(id, List.of())))));
     }

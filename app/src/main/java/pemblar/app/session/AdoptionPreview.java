@@ -14,6 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Shown;
+import pemblar.app.load.TrendService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.LoadTrend;

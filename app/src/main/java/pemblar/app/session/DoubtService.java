@@ -7,7 +7,8 @@ import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.session.TrendService.Trend;
+import pemblar.app.load.TrendService;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
 
 /** Recordings that are probably wrong somewhere and wait to be mended, and what that does to what rests on them. */

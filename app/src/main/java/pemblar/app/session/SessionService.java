@@ -2,7 +2,6 @@ package pemblar.app.session;
 
 import java.time.InstantSource;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,7 +27,7 @@ import pemblar.core.zone.Zones;
 @Service
 public class SessionService {
     private final TrainingSessionRepository sessions;
-    private final LoadDays days;
+    private final SpentHours spent;
     private final RecordingDataRepository data;
     private final MendedRecordings mended;
     private final AthleteService athletes;
@@ -37,7 +36,7 @@ public class SessionService {
 
     SessionService(
             TrainingSessionRepository sessions,
-            LoadDays days,
+            SpentHours spent,
             RecordingDataRepository data,
             MendedRecordings mended,
             AthleteService athletes,
@@ -45,7 +44,7 @@ public class SessionService {
             InstantSource clock) {
         this.clock = clock;
         this.sessions = sessions;
-        this.days = days;
+        this.spent = spent;
         this.data = data;
         this.mended = mended;
         this.athletes = athletes;
@@ -138,21 +137,7 @@ public class SessionService {
     /** Hours and load of each sport from a day on, of what is done and has a load. */
     @Transactional(readOnly = true)
     public Map<Sport, LoadPerHour.Spent> spent(Athlete athlete, LocalDate from) {
-        return Once.of("spent", List.of(athlete.id(), from), () -> days.spent(athlete.id(), from));
-    }
-
-    /** Every day that has a session, in order, for some athletes at once. */
-    @Transactional(readOnly = true)
-    public List<DayLoad> dayLoads(List<Athlete> athletes) {
-        List<Long> withDrafts =
-                athletes.stream().filter(Athlete::draftsSeen).map(Athlete::id).toList();
-        LocalDate yesterday =
-                LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).minusDays(1);
-        if (athletes.size() == 1 && Once.isReading()) {
-            Athlete one = athletes.get(0);
-            return days.of(one.id(), one.draftsSeen(), one.draftsSeen() ? yesterday : LocalDate.MIN);
-        }
-        return days.of(athletes.stream().map(Athlete::id).toList(), withDrafts, yesterday);
+        return Once.of("spent", List.of(athlete.id(), from), () -> spent.from(athlete.id(), from));
     }
 
     /**

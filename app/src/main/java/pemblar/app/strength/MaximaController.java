@@ -16,10 +16,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
 import pemblar.core.strength.Maxima;
 import pemblar.core.strength.Movement;
 

@@ -14,8 +14,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
 import pemblar.formats.Reading.Problem;
 import pemblar.formats.csv.StrengthSetsCsv;
 

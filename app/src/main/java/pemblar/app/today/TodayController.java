@@ -11,13 +11,16 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import pemblar.app.adjust.AdjustService;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.Pages;
 import pemblar.app.checkin.CheckinForms;
 import pemblar.app.frame.Viewer;
 import pemblar.app.hour.HourService;
+import pemblar.app.load.TrendService;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.app.note.NoteService;
 import pemblar.app.plan.BoardRow;
 import pemblar.app.plan.BoardService;
-import pemblar.app.ribbon.Pages;
+import pemblar.app.season.PlanService;
 import pemblar.app.session.DescriptionService;
 import pemblar.app.session.DoubtService;
 import pemblar.app.session.SessionService;
@@ -39,6 +42,8 @@ class TodayController {
     private final AdjustService adjusting;
     private final Told told;
     private final Day day;
+    private final TrendService trends;
+    private final PlanService plan;
 
     TodayController(
             Pages pages,
@@ -47,7 +52,11 @@ class TodayController {
             CheckinForms forms,
             AdjustService adjusting,
             Told told,
-            Day day) {
+            Day day,
+            TrendService trends,
+            PlanService plan) {
+        this.plan = plan;
+        this.trends = trends;
         this.pages = pages;
         this.board = board;
         this.sessions = sessions;
@@ -95,17 +104,18 @@ class TodayController {
                         .toList());
         model.addAttribute("latest", sessions.lastDone(opened.athlete(), LATEST_SHOWN));
         model.addAttribute("form", forms.of(opened.athlete(), today));
-        model.addAttribute("open", adjusting.open(opened.athlete(), opened.trend()));
-        model.addAttribute("trend", opened.trend().on(today));
+        Trend trend = trends.of(opened.athlete());
+        model.addAttribute("open", adjusting.open(opened.athlete(), trend));
+        model.addAttribute("trend", trend.on(today));
         model.addAttribute(
                 "event",
-                opened.events().stream()
+                plan.events(opened.athlete()).stream()
                         .filter(e -> !e.day().isBefore(today))
                         .findFirst()
                         .orElse(null));
         day.fill(opened.athlete(), today, rows, model);
         told.fill(opened.athlete(), viewer, model);
-        model.addAttribute("doubtful", told.doubts().waiting(opened.athlete(), opened.trend()));
+        model.addAttribute("doubtful", told.doubts().waiting(opened.athlete(), trend));
         return "today/today";
     }
 

@@ -19,9 +19,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
-import pemblar.app.ribbon.Pages;
+import pemblar.app.load.TrendService;
 import pemblar.app.session.DoubtService;
 import pemblar.app.session.EffortService;
 import pemblar.app.session.RecomputationService;
@@ -48,6 +49,7 @@ class ThresholdController {
     private final EffortService efforts;
     private final DoubtService doubts;
     private final Shown shown;
+    private final TrendService trends;
 
     ThresholdController(
             Pages pages,
@@ -56,7 +58,9 @@ class ThresholdController {
             RecomputationService recomputations,
             EffortService efforts,
             DoubtService doubts,
-            Shown shown) {
+            Shown shown,
+            TrendService trends) {
+        this.trends = trends;
         this.pages = pages;
         this.thresholds = thresholds;
         this.athletes = athletes;
@@ -96,7 +100,7 @@ class ThresholdController {
                         .toList());
         model.addAttribute("trainable", Sport.TRAINED);
         model.addAttribute("zones", ZoneView.all(athlete.sports(), zones.on(today)));
-        model.addAttribute("doubtful", doubts.waiting(athlete, page.trend()));
+        model.addAttribute("doubtful", doubts.waiting(athlete, trends.of(athlete)));
         model.addAttribute("warnings", warnings(athlete, zones, today));
         model.addAttribute("progress", recomputations.latest(athlete).orElse(null));
         model.addAttribute(

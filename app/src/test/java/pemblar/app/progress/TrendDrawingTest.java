@@ -8,8 +8,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import pemblar.app.session.DayLoad;
-import pemblar.app.session.TrendService.Trend;
+import pemblar.app.load.DayLoad;
+import pemblar.app.load.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
 
 class TrendDrawingTest {

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import pemblar.app.load.DayLoad;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;

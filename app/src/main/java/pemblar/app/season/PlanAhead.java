@@ -1,12 +1,13 @@
 package pemblar.app.season;
 
 import java.util.List;
+import pemblar.app.load.Ahead;
 import pemblar.core.season.Block;
 import pemblar.core.season.Hours;
 import pemblar.core.season.Outlook;
 
 /** What is ahead of an athlete besides sessions, as the load trend sees it. */
-public record Ahead(List<Block> blocks, List<SeasonEvent> events, Hours hours) {
+public record PlanAhead(List<Block> blocks, List<SeasonEvent> events, Hours hours) implements Ahead {
     /**
      * A day that has no hours at all cannot be trained; how many an ordinary week has does not matter here, but none
      * would forbid all.
@@ -20,10 +21,10 @@ public record Ahead(List<Block> blocks, List<SeasonEvent> events, Hours hours) {
     }
 
     public static Ahead of(Held held) {
-        return new Ahead(held.blocks(), held.events(), hours(held.settings().weeklyHours(), held.allAway()));
+        return new PlanAhead(held.blocks(), held.events(), hours(held.settings().weeklyHours(), held.allAway()));
     }
 
-    /** @param usual points of a day as it usually is: for events whose time nobody gave */
+    @Override
     public Outlook.Plan toCore(double usual) {
         return new Outlook.Plan(
                 blocks, events.stream().map(e -> e.toCore(usual)).toList(), hours);

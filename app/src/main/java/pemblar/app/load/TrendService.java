@@ -1,7 +1,8 @@
-package pemblar.app.session;
+package pemblar.app.load;
 
 import java.time.InstantSource;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -11,8 +12,6 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Once;
 import pemblar.app.frame.Recent;
 import pemblar.app.frame.Same;
-import pemblar.app.season.Ahead;
-import pemblar.app.season.PlanService;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Outlook;
 
@@ -29,13 +28,13 @@ public class TrendService {
     private static final int EARLIEST_YEARS = 30;
     private static final int MOST_KEPT = 100;
     private final Recent<Asked, Trend> recent = new Recent<>(MOST_KEPT, Asked::compute);
-    private final SessionService sessions;
-    private final PlanService plan;
+    private final LoadDays sums;
+    private final Aims aims;
     private final InstantSource clock;
 
-    TrendService(SessionService sessions, PlanService plan, InstantSource clock) {
-        this.sessions = sessions;
-        this.plan = plan;
+    TrendService(LoadDays sums, Aims aims, InstantSource clock) {
+        this.sums = sums;
+        this.aims = aims;
         this.clock = clock;
     }
 
@@ -49,6 +48,19 @@ public class TrendService {
         }
     }
 
+    /** Every day that has a session, in order, for some athletes at once. */
+    public List<DayLoad> dayLoads(List<Athlete> athletes) {
+        List<Long> withDrafts =
+                athletes.stream().filter(Athlete::draftsSeen).map(Athlete::id).toList();
+        LocalDate yesterday =
+                LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).minusDays(1);
+        if (athletes.size() == 1 && Once.isReading()) {
+            Athlete one = athletes.get(0);
+            return sums.of(one.id(), one.draftsSeen(), one.draftsSeen() ? yesterday : LocalDate.MIN);
+        }
+        return sums.of(athletes.stream().map(Athlete::id).toList(), withDrafts, yesterday);
+    }
+
     public Trend of(Athlete athlete) {
         return Once.of(
                 "trend",
@@ -58,9 +70,9 @@ public class TrendService {
 
     private Trend known(Athlete athlete) {
         List<Athlete> one = List.of(athlete);
-        Ahead ahead = plan.ahead(one).get(athlete.id());
+        Ahead ahead = aims.ahead(one).get(athlete.id());
         LocalDate today = athlete.dayOf(clock.instant());
-        return recent.of(new Asked(athlete.trend(), today, new Same<>(sessions.dayLoads(one)), ahead));
+        return recent.of(new Asked(athlete.trend(), today, new Same<>(dayLoads(one)), ahead));
     }
 
     /** All that a trend rests on. */
@@ -72,9 +84,8 @@ public class TrendService {
 
     /** The trends of a whole roster from a few queries, in the roster's order. */
     public List<Trend> of(List<Athlete> roster) {
-        Map<Long, List<DayLoad>> sums =
-                sessions.dayLoads(roster).stream().collect(Collectors.groupingBy(DayLoad::athleteId));
-        Map<Long, Ahead> ahead = plan.ahead(roster);
+        Map<Long, List<DayLoad>> sums = dayLoads(roster).stream().collect(Collectors.groupingBy(DayLoad::athleteId));
+        Map<Long, Ahead> ahead = aims.ahead(roster);
         return roster.stream()
                 .map(athlete -> trend(
                         athlete,
@@ -89,7 +100,7 @@ public class TrendService {
         List<DayLoad> sums = trend.dayLoads().stream()
                 .map(d -> changes.containsKey(d.day()) ? d.plus(changes.get(d.day())) : d)
                 .toList();
-        return trend(athlete, trend.today(), sums, plan.ahead(List.of(athlete)).get(athlete.id()));
+        return trend(athlete, trend.today(), sums, aims.ahead(List.of(athlete)).get(athlete.id()));
     }
 
     /** The trend as it would be with another plan. The past rests on what was done alone, up to today. */

@@ -1,4 +1,4 @@
-package pemblar.app.session;
+package pemblar.app.load;
 
 import java.time.LocalDate;
 

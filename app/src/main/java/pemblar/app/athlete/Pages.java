@@ -1,0 +1,58 @@
+package pemblar.app.athlete;
+
+import java.time.InstantSource;
+import java.time.LocalDate;
+import org.springframework.stereotype.Service;
+import org.springframework.ui.Model;
+import pemblar.app.frame.Viewer;
+
+/** Opens a page of an athlete: asks for leave, keeps the trail, and has the frame drawn around it. */
+@Service
+public class Pages {
+    private final AthleteService athletes;
+    private final Access access;
+    private final PageFrame frame;
+    private final InstantSource clock;
+
+    Pages(AthleteService athletes, Access access, PageFrame frame, InstantSource clock) {
+        this.athletes = athletes;
+        this.access = access;
+        this.frame = frame;
+        this.clock = clock;
+    }
+
+    /** An opened page. @param today the athlete's own day */
+    public record Opened(Athlete athlete, LocalDate today) {}
+
+    /** The athlete, for whom is asked for leave. */
+    public Athlete athlete(long athleteId, Viewer viewer) {
+        return athletes.require(athleteId, viewer);
+    }
+
+    /** The athlete's own day. */
+    public LocalDate today(Athlete athlete) {
+        return athlete.dayOf(clock.instant());
+    }
+
+    /**
+     * @param active the word of the page in the navigation
+     * @param from first day that the page shows, null for today; {@code to} likewise
+     */
+    public Opened open(Model model, long athleteId, Viewer viewer, String active, LocalDate from, LocalDate to) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        access.looked(athleteId, viewer);
+        LocalDate today = today(athlete);
+        model.addAttribute("athlete", athlete);
+        model.addAttribute("viewer", viewer);
+        model.addAttribute("active", active);
+        model.addAttribute("today", today);
+        LocalDate begin = from == null ? today : from;
+        frame.draw(model, athlete, viewer, begin, to == null ? begin : to);
+        return new Opened(athlete, today);
+    }
+
+    /** Brackets other days, for a page that finds only when it is open which it shows. */
+    public void bracket(Model model, Athlete athlete, Viewer viewer, LocalDate from, LocalDate to) {
+        frame.draw(model, athlete, viewer, from, to);
+    }
+}
