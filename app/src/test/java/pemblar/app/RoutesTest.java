@@ -23,6 +23,13 @@ class RoutesTest {
             Map.entry("GET /", "signed in"),
             Map.entry("GET /sign-in", "everybody"),
             Map.entry("GET /sign-up", "everybody"),
+            Map.entry("GET /sign-in/code", "who gave the password"),
+            Map.entry("POST /sign-in/code", "who gave the password"),
+            Map.entry("GET /account/second", "oneself"),
+            Map.entry("POST /account/second/begin", "oneself, with the password"),
+            Map.entry("POST /account/second/confirm", "oneself, with the code"),
+            Map.entry("POST /account/second/codes", "oneself, with password and code"),
+            Map.entry("POST /account/second/off", "oneself, with password and code"),
             Map.entry("POST /sign-up", "everybody"),
             Map.entry("GET /alive", "everybody"),
             Map.entry("GET /sky/hours", "everybody: simulated weather, nobody's data"),
@@ -198,6 +205,25 @@ class RoutesTest {
                 boolean signIn = answer.uri().getPath().equals("/sign-in") || answer.statusCode() == 403;
                 if (!signIn) open.add(route + " answers " + answer.statusCode());
             }
+        assertThat(open).isEmpty();
+    }
+
+    @Test
+    void whoStillOwesTheCodeSeesNothingOfTheirOwn() {
+        Person owing = new Person(Running.ADDRESS).signUp("owing.routes@pemblar.example", "ride");
+        String own = owing.get("/").uri().getPath().replaceAll("\\D", "");
+        sql.update(
+                "insert into second_factor (account_id, secret, made_at, confirmed_at) values (?, 'x', now(), now())",
+                account("owing.routes"));
+        owing = new Person(Running.ADDRESS).signIn("owing.routes@pemblar.example", "a long password");
+        TreeSet<String> open = new TreeSet<>();
+        for (Route route : routes) {
+            if (!route.ofAthlete() && !OTHERS.get(route.toString()).startsWith("oneself")) continue;
+            String path = path(route, own, String.valueOf(session));
+            var answer = route.changes() ? owing.post(path, plausible(route)) : owing.get(path);
+            boolean refused = answer.uri().getPath().equals("/sign-in/code") || answer.statusCode() == 403;
+            if (!refused) open.add(route + " answers " + answer.statusCode());
+        }
         assertThat(open).isEmpty();
     }
 

@@ -21,9 +21,12 @@ public class AccountService implements UserDetailsService {
 
     private final AccountRepository accounts;
     private final PasswordEncoder passwords;
+    private final SecondFactorStore second;
     private final InstantSource clock;
 
-    AccountService(AccountRepository accounts, PasswordEncoder passwords, InstantSource clock) {
+    AccountService(
+            AccountRepository accounts, PasswordEncoder passwords, SecondFactorStore second, InstantSource clock) {
+        this.second = second;
         this.accounts = accounts;
         this.passwords = passwords;
         this.clock = clock;
@@ -33,7 +36,7 @@ public class AccountService implements UserDetailsService {
     @Transactional(readOnly = true)
     public UserDetails loadUserByUsername(String email) {
         return accounts.findByEmail(normal(email))
-                .map(SignedIn::new)
+                .map(row -> new SignedIn(row, second.isOn(row.id)))
                 .orElseThrow(() -> new UsernameNotFoundException("no such account"));
     }
 

@@ -33,6 +33,7 @@ class DoorController {
     private final Limits limits;
     private final LeavingService leaving;
     private final InstantSource clock;
+    private final SecondFactorService second;
 
     DoorController(
             DoorService door,
@@ -40,7 +41,9 @@ class DoorController {
             AthleteService athletes,
             Limits limits,
             LeavingService leaving,
-            InstantSource clock) {
+            InstantSource clock,
+            SecondFactorService second) {
+        this.second = second;
         this.leaving = leaving;
         this.clock = clock;
         this.athletes = athletes;
@@ -61,6 +64,7 @@ class DoorController {
         model.addAttribute("ownAthlete", athletes.own(viewer).orElse(null));
         model.addAttribute("address", address);
         model.addAttribute("ends", leaving.ends(viewer).orElse(null));
+        model.addAttribute("second", second.state(viewer));
         model.addAttribute("signIns", signIns.of(address, here(request)));
         units(model);
         athletes.own(viewer).ifPresent(id -> zones(athletes.require(id, viewer), model));

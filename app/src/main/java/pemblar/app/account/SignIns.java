@@ -3,9 +3,12 @@ package pemblar.app.account;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
+import pemblar.app.frame.CodeDue;
 
 /** Where a person is signed in; each can be ended from anywhere. */
 @Component
@@ -16,15 +19,21 @@ class SignIns {
         this.sessions = sessions;
     }
 
-    /** @param here the one from which is asked */
-    record SignIn(Instant since, Instant lastSeen, boolean here) {}
+    /** @param here the one from which is asked; {@code waits} when its second factor was not given */
+    record SignIn(Instant since, Instant lastSeen, boolean here, boolean waits) {}
 
     List<SignIn> of(String email, String hereId) {
         return sessions.findByPrincipalName(email).values().stream()
                 .map(s -> new SignIn(
-                        s.getCreationTime(), s.getLastAccessedTime(), s.getId().equals(hereId)))
+                        s.getCreationTime(), s.getLastAccessedTime(), s.getId().equals(hereId), waits(s)))
                 .sorted(Comparator.comparing(SignIn::lastSeen).reversed())
                 .toList();
+    }
+
+    private static boolean waits(Session session) {
+        SecurityContext context =
+                session.getAttribute(HttpSessionSecurityContextRepository.SPRING_SECURITY_CONTEXT_KEY);
+        return context != null && CodeDue.isDue(context.getAuthentication());
     }
 
     /** @param exceptId the one that stays; null ends all. @return how many were ended */

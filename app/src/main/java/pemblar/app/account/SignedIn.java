@@ -1,7 +1,9 @@
 package pemblar.app.account;
 
 import java.util.List;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.userdetails.User;
+import pemblar.app.frame.CodeDue;
 import pemblar.app.frame.Viewer;
 
 /** What the web session keeps of the person who signed in. */
@@ -9,8 +11,12 @@ public class SignedIn extends User {
     private static final long serialVersionUID = 1;
     private final Viewer viewer;
 
-    SignedIn(AccountRow row) {
-        super(row.email, row.passwordHash, List.of());
+    /** @param codeDue whether a code is asked for besides the password */
+    SignedIn(AccountRow row, boolean codeDue) {
+        super(
+                row.email,
+                row.passwordHash,
+                codeDue ? List.of(new SimpleGrantedAuthority(CodeDue.AUTHORITY)) : List.of());
         this.viewer = new Viewer(row.id, row.name);
     }
 

@@ -25,6 +25,7 @@ public class Limits {
     private static final int SIGN_UPS_PER_ADDRESS = 30;
     private static final int RESETS_PER_NAME = 5;
     private static final int RESETS_PER_ADDRESS = 60;
+    private static final int CODES = 8;
     private static final int UPLOADS_PER_MINUTE = 60;
     private static final int INVITATIONS_PER_HOUR = 200;
     private final JdbcClient sql;
@@ -49,6 +50,11 @@ public class Limits {
     public boolean allowReset(String name, String address) {
         return take("reset name " + normal(name), RESETS_PER_NAME, Duration.ofHours(1))
                 && take("reset from " + address, RESETS_PER_ADDRESS, Duration.ofHours(1));
+    }
+
+    /** Codes of a second factor: few, as six digits are soon guessed. */
+    public boolean allowCode(long accountId) {
+        return take("code " + accountId, CODES, Duration.ofMinutes(15));
     }
 
     public boolean allowUpload(long accountId) {

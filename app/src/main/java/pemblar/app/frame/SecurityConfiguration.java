@@ -58,8 +58,11 @@ class SecurityConfiguration {
                         "/sky/hours",
                         "/calendar/**")
                 .permitAll()
+                .requestMatchers(CodeDue.PAGE)
+                .authenticated()
                 .anyRequest()
-                .authenticated());
+                .access(CodeDue.wholly()));
+        http.exceptionHandling(denied -> denied.accessDeniedHandler(new CodeDue.Ask()));
         // Devices carry a token of their own and no cookie, so there is nothing to forge.
         http.csrf(csrf -> csrf.ignoringRequestMatchers("/device/**"));
         http.formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", false));

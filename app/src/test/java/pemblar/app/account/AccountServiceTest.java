@@ -17,8 +17,8 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 class AccountServiceTest {
     private final AccountRepository accounts = mock(AccountRepository.class);
-    private final AccountService service =
-            new AccountService(accounts, new BCryptPasswordEncoder(4), () -> Instant.EPOCH);
+    private final AccountService service = new AccountService(
+            accounts, new BCryptPasswordEncoder(4), mock(SecondFactorStore.class), () -> Instant.EPOCH);
 
     @Test
     void aPasswordIsKeptAsAHashOnly() {
