@@ -6,13 +6,11 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
-import java.time.InstantSource;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.UUID;
+import java.util.concurrent.locks.LockSupport;
 import java.util.regex.Pattern;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -20,24 +18,20 @@ import org.springframework.web.filter.OncePerRequestFilter;
 /**
  * A form that is sent twice does its work once. A page may send a key of its own ({@code once}, kept for a day);
  * without one, the same fields to an address that makes something new, by the same person within two seconds, are one
- * form pressed twice. What failed may be sent again. Counted in the database, so on all nodes.
+ * form pressed twice. What failed may be sent again, and what a node began and died of as well ({@link OnceClaims}).
  */
 class OnceFilter extends OncePerRequestFilter {
     private static final Duration SAME_PRESS = Duration.ofSeconds(2);
     private static final Duration KEPT = Duration.ofDays(1);
-    private static final String CLAIM =
-            "insert into request_once as r (key, at) values (:key, :now) on conflict (key) do update set at = "
-                    + ":now where r.at < :before";
     /** Addresses that put something new on a plan. */
     private static final Pattern MAKES =
             Pattern.compile("/a/\\d{1,18}/(sessions|sketch|sessions/\\d{1,18}/copy|days/copy|templates/\\d{1,18}/put)");
 
-    private final JdbcClient sql;
-    private final InstantSource clock;
+    private static final Duration LOOK_AGAIN = Duration.ofMillis(200);
+    private final OnceClaims claims;
 
-    OnceFilter(JdbcClient sql, InstantSource clock) {
-        this.sql = sql;
-        this.clock = clock;
+    OnceFilter(OnceClaims claims) {
+        this.claims = claims;
     }
 
     @Override
@@ -63,25 +57,32 @@ class OnceFilter extends OncePerRequestFilter {
         String own = request.getParameter("once");
         String key = Secret.hash((who == null ? "" : who.getName()) + "\n" + request.getServletPath() + "\n"
                 + (own == null || own.isBlank() ? fields(request) : own));
-        OffsetDateTime now = clock.instant().atOffset(ZoneOffset.UTC);
-        OffsetDateTime before = now.minus(own == null || own.isBlank() ? SAME_PRESS : KEPT);
-        if (sql.sql(CLAIM)
-                        .param("key", key)
-                        .param("now", now)
-                        .param("before", before)
-                        .update()
-                == 0) {
+        boolean hasOwn = own != null && !own.isBlank();
+        OnceClaims.Claim claim = new OnceClaims.Claim(key, UUID.randomUUID());
+        if (!isMine(claim, hasOwn)) {
             again(request, response);
             return;
         }
+        OnceClaims.carry(request, claim);
         boolean done = false;
         try {
             chain.doFilter(request, response);
             done = response.getStatus() < 400;
         } finally {
-            if (!done)
-                sql.sql("delete from request_once where key = ?").param(key).update();
+            if (done) claims.done(claim);
+            else claims.release(claim);
         }
+    }
+
+    /** Of a form with a key of its own that is being worked at, it is waited how that ends: its node may have died. */
+    private boolean isMine(OnceClaims.Claim claim, boolean hasOwn) {
+        OnceClaims.State state = claims.claim(claim, hasOwn ? KEPT : SAME_PRESS);
+        long rounds = OnceClaims.ABANDONED.dividedBy(LOOK_AGAIN) + 2;
+        for (long i = 0; hasOwn && state == OnceClaims.State.PENDING && i < rounds; i++) {
+            LockSupport.parkNanos(LOOK_AGAIN.toNanos());
+            state = claims.claim(claim, KEPT);
+        }
+        return state == OnceClaims.State.MINE;
     }
 
     /** The first of the two answers; this one only does not disturb it. */

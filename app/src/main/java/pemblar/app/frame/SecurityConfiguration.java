@@ -1,9 +1,7 @@
 package pemblar.app.frame;
 
-import java.time.InstantSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -37,7 +35,7 @@ class SecurityConfiguration {
     }
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, Limits limits, JdbcClient sql, InstantSource clock) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, Limits limits, OnceClaims claims) throws Exception {
         http.authorizeHttpRequests(requests -> requests.requestMatchers(
                         "/sign-in",
                         "/sign-up",
@@ -71,7 +69,7 @@ class SecurityConfiguration {
                 .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)));
         http.addFilterAfter(new BodyLimit(), SecurityContextHolderFilter.class);
         http.addFilterBefore(new SignInLimit(limits), UsernamePasswordAuthenticationFilter.class);
-        http.addFilterAfter(new OnceFilter(sql, clock), AuthorizationFilter.class);
+        http.addFilterAfter(new OnceFilter(claims), AuthorizationFilter.class);
         return http.build();
     }
 }
