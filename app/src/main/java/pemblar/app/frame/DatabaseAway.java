@@ -26,6 +26,7 @@ import org.springframework.web.util.HtmlUtils;
 class DatabaseAway extends OncePerRequestFilter {
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseAway.class);
     private static final int RETRY_SECONDS = 4;
+    private static final String CLOSED = "Connection is closed";
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -42,12 +43,16 @@ class DatabaseAway extends OncePerRequestFilter {
     static boolean isAway(Throwable e) {
         for (Throwable cause = e; cause != null; cause = cause.getCause()) {
             if (cause instanceof SQLTransientConnectionException) return true;
-            if (cause instanceof SQLException sql
-                    && sql.getSQLState() != null
-                    && (sql.getSQLState().startsWith("08") || sql.getSQLState().startsWith("57P"))) return true;
+            if (cause instanceof SQLException sql && isAway(sql)) return true;
             if (cause.getCause() == cause) return false;
         }
         return false;
+    }
+
+    /** One whose connection broke while it asked is told by the pool that it is closed, without a state. */
+    private static boolean isAway(SQLException e) {
+        String state = e.getSQLState();
+        return state == null ? CLOSED.equals(e.getMessage()) : state.startsWith("08") || state.startsWith("57P");
     }
 
     static void answer(HttpServletRequest request, HttpServletResponse response) throws IOException {

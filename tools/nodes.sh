@@ -1,0 +1,155 @@
+# Several nodes of Pemblar on this machine, behind HAProxy, on one PostgreSQL. Read by ./pemblar.
+#   ./pemblar nodes 2         starts them; people go to the port of the proxy, PEMBLAR_PORT
+#   ./pemblar nodes 2 --try   besides sends 50 people, kills a node, stops PostgreSQL for 20 s, and counts
+#   ./pemblar nodes stop
+
+nodesFolder() { echo "$data/nodes"; }
+
+# The proxy has the port itself, PostgreSQL the next one; nodes begin eleven on.
+nodePort() { echo $((port + 10 + $1)); }
+
+nodeIsUp() { curl -fs -o /dev/null --max-time 3 "http://127.0.0.1:$1/ready"; }
+
+startNode() {
+  local number=$1 folder; folder=$(nodesFolder)
+  PEMBLAR_PORT=$(nodePort "$number") PEMBLAR_SITE=http://127.0.0.1:$port PEMBLAR_FORWARDED=native nohup "$java" -Xmx700m -XX:+UseSerialGC -XX:TieredStopAtLevel=4 \
+    -cp "$app/app-0.1.0.jar:$app/lib/*" pemblar.app.PemblarApplication >>"$folder/node-$number.log" 2>&1 &
+  echo $! >"$folder/node-$number.pid"
+}
+
+waitForNode() {
+  for _ in $(seq 1 600); do
+    if nodeIsUp "$(nodePort "$1")"; then return 0; fi
+    kill -0 "$(cat "$(nodesFolder)/node-$1.pid")" 2>/dev/null || die "node $1 did not start: see $(nodesFolder)/node-$1.log"
+    sleep 0.2
+  done
+  die "node $1 was not ready within two minutes: see $(nodesFolder)/node-$1.log"
+}
+
+# A node that does not answer within a second and a half gets no more requests. Only what never reached a node is sent to
+# another one; all else is the browser's to send again, as it may have been done.
+proxySettings() {
+  cat <<SETTINGS
+global
+  maxconn 2000
+defaults
+  mode http
+  timeout connect 1s
+  timeout client 75s
+  timeout server 75s
+  retries 2
+  retry-on conn-failure
+  option redispatch
+  option forwardfor
+  log stdout format raw local0
+  option httplog
+  option dontlog-normal
+frontend people
+  bind 127.0.0.1:$port
+  default_backend nodes
+backend nodes
+  balance leastconn
+  option httpchk GET /alive
+  default-server check inter 500ms fall 3 rise 2
+SETTINGS
+  for number in $(seq 1 "$1"); do echo "  server node$number 127.0.0.1:$(nodePort "$number")"; done
+}
+
+stopNodes() {
+  local folder; folder=$(nodesFolder)
+  for file in "$folder"/*.pid; do
+    [ -f "$file" ] || continue
+    kill "$(cat "$file")" 2>/dev/null || true
+  done
+  for file in "$folder"/*.pid; do
+    [ -f "$file" ] || continue
+    for _ in $(seq 1 150); do kill -0 "$(cat "$file")" 2>/dev/null || break; sleep 0.1; done
+    kill -9 "$(cat "$file")" 2>/dev/null || true
+    rm -f "$file"
+  done
+}
+
+startNodes() {
+  local count=$1 folder; folder=$(nodesFolder)
+  case $count in [1-9]) ;; *) die "usage: ./pemblar nodes 2 [--try] | nodes stop" ;; esac
+  need haproxy haproxy curl curl
+  if running; then die "Pemblar is running as one node: ./pemblar stop first"; fi
+  stopNodes
+  for taken in "$port" $(for number in $(seq 1 "$count"); do nodePort "$number"; done); do
+    if (exec 3<>"/dev/tcp/127.0.0.1/$taken") 2>/dev/null; then
+      die "port $taken is taken by another program: set PEMBLAR_PORT, for the proxy; nodes begin at eleven more"
+    fi
+  done
+  mkdir -p "$folder"
+  rm -f "$folder"/*.log "$folder/end"
+  startDatabase
+  startNode 1
+  waitForNode 1 # it brings the schema up to date
+  for number in $(seq 2 "$count"); do startNode "$number"; done
+  for number in $(seq 2 "$count"); do waitForNode "$number"; done
+  proxySettings "$count" >"$folder/haproxy.cfg"
+  nohup haproxy -db -f "$folder/haproxy.cfg" >"$folder/haproxy.log" 2>&1 &
+  echo $! >"$folder/haproxy.pid"
+  for _ in $(seq 1 100); do if nodeIsUp "$port"; then break; fi; sleep 0.1; done
+  nodeIsUp "$port" || die "the proxy did not start: see $folder/haproxy.log"
+  say "$count nodes are ready: http://127.0.0.1:$port/"
+}
+
+databaseControl() {
+  local cluster; cluster=$(cat "$data/cluster")
+  (cd /tmp && asPg "$(pgbin)/pg_ctl" -D "$cluster" "$@" >/dev/null)
+}
+
+# 50 people at once while a node dies and the database is away; then what they were told is held against the tables.
+tryNodes() {
+  [ -n "${PEMBLAR_DATABASE:-}" ] && die "--try stops PostgreSQL, so it takes the private one: unset PEMBLAR_DATABASE"
+  startNodes "$1"
+  local folder people; folder=$(nodesFolder)
+  (cd "$here" && mvn -q -B -ntp -DskipTests -Dmaven.test.skip=true package) || die "the build failed"
+  "$java" -Xmx400m -cp "$here/benchmark/target/benchmark-0.1.0.jar:$here/benchmark/target/lib/*" \
+    pemblar.benchmark.PeopleLoad "http://127.0.0.1:$port" 50 "$folder/end" >"$folder/people.log" 2>&1 &
+  people=$!
+  until grep -q '^begun' "$folder/people.log"; do
+    kill -0 $people 2>/dev/null || { cat "$folder/people.log"; stopNodes; die "nobody could sign up"; }
+    sleep 0.5
+  done
+  sleep 15
+  say "Node 1 is killed."; { kill -9 "$(cat "$folder/node-1.pid")" && wait "$(cat "$folder/node-1.pid")"; } 2>/dev/null || true
+  sleep 15
+  say "Node 1 starts anew."; startNode 1; waitForNode 1
+  sleep 10
+  say "PostgreSQL is stopped for 20 s."; databaseControl -m fast -w stop
+  sleep 20
+  startArguments=(-w -l "$(cat "$data/cluster")/server.log" -o "-p $pgport -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=256MB -c max_connections=60")
+  say "PostgreSQL starts."; databaseControl "${startArguments[@]}" start
+  sleep 30
+  touch "$folder/end"
+  local told=0; wait $people || told=$?
+  cat "$folder/people.log"
+  local sql=("$(pgbin)/psql" -qtA -h 127.0.0.1 -p "$pgport" -U pemblar -d pemblar)
+  local run; run=$(sed -n 's/^begun //p' "$folder/people.log")
+  local sketches uploads; sketches=$(sed -n 's/^sketches //p' "$folder/people.log"); uploads=$(sed -n 's/^uploads //p' "$folder/people.log")
+  local mine="athlete_id in (select a.id from athlete a join account c on c.id = a.account_id where c.email like '$run-%')"
+  held "sketches told and kept" "$sketches" "$("${sql[@]}" -c "select count(*) from session where $mine and title like 'sketch %'")"
+  held "of which different" "$sketches" "$("${sql[@]}" -c "select count(distinct (athlete_id, title)) from session where $mine and title like 'sketch %'")"
+  held "uploads told and read" "$uploads" "$("${sql[@]}" -c "select count(*) from recording where $mine")"
+  held "of which different" "$uploads" "$("${sql[@]}" -c "select count(distinct (athlete_id, started_at)) from recording where $mine")"
+  held "sessions of recordings" "$uploads" "$("${sql[@]}" -c "select count(*) from session where $mine and recording_id is not null")"
+  held "files that still wait" 0 "$("${sql[@]}" -c "select count(*) from import_file where state = 'WAITING'")"
+  held "jobs that failed at their last try" 0 "$("${sql[@]}" -c 'select count(*) from scheduled_tasks where consecutive_failures > 0')"
+  stopNodes
+  [ "$told" = 0 ] && [ -z "${different:-}" ] || die "not as it should be"
+  say "Nothing lost, nothing doubled."
+}
+
+held() {
+  printf '%-40s %8s %8s%s\n' "$1" "$2" "$3" "$([ "$2" = "$3" ] || echo '   DIFFERENT')"
+  [ "$2" = "$3" ] || different=yes
+}
+
+nodes() {
+  case ${1:-} in
+    stop) stopNodes; say "The nodes are stopped." ;;
+    *) build; mkdir -p "$data"; if [ "${2:-}" = --try ]; then tryNodes "${1:-}"; else startNodes "${1:-}"; fi ;;
+  esac
+}
