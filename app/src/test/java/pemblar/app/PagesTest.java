@@ -247,6 +247,15 @@ class PagesTest {
         HttpResponse<String> page = jonna.get("/a/1/today");
         String policy = page.headers().firstValue("Content-Security-Policy").orElseThrow();
         assertTrue(policy.contains("script-src 'self'") && !policy.contains("unsafe"));
+        for (String[] header : new String[][] {
+            {"X-Content-Type-Options", "nosniff"},
+            {"X-Frame-Options", "DENY"},
+            {"Referrer-Policy", "same-origin"},
+            {"Cross-Origin-Opener-Policy", "same-origin"},
+            {"Cross-Origin-Resource-Policy", "same-origin"}
+        }) assertEquals(header[1], page.headers().firstValue(header[0]).orElse(""), header[0]);
+        assertTrue(page.headers().firstValue("Permissions-Policy").orElse("").contains("camera=()"));
+        assertTrue(page.headers().firstValue("Cache-Control").orElse("").contains("no-store"));
         assertTrue(!page.body().contains("<script>")
                 && !page.body().contains("style=\"")
                 && !page.body().contains("onclick"));

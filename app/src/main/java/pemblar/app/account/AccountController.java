@@ -21,8 +21,10 @@ class AccountController {
     private final AccountService accounts;
     private static final Pattern ROLE = Pattern.compile("coach|[a-z]{1,10}(,[a-z]{1,10}){0,7}");
     private final SignUpService signUp;
+    private final SignUps signUps;
 
-    AccountController(AccountService accounts, SignUpService signUp) {
+    AccountController(AccountService accounts, SignUpService signUp, SignUps signUps) {
+        this.signUps = signUps;
         this.accounts = accounts;
         this.signUp = signUp;
     }
@@ -30,11 +32,13 @@ class AccountController {
     @GetMapping("/sign-in")
     String signIn(Model model) {
         model.addAttribute("first", accounts.isEmpty());
+        model.addAttribute("open", signUps.isOpenToAll());
         return "account/sign-in";
     }
 
     @GetMapping("/sign-up")
-    String signUp() {
+    String signUp(HttpServletRequest request, Model model) {
+        model.addAttribute("refused", signUps.refused(invitation(request)));
         return "account/sign-up";
     }
 
@@ -44,6 +48,10 @@ class AccountController {
         String path =
                 saved == null ? "" : java.net.URI.create(saved.getRedirectUrl()).getPath();
         return path.matches("/invitation/[\\w-]{10,80}") ? path : "/";
+    }
+
+    private static String invitation(HttpServletRequest request) {
+        return wanted(request).replaceFirst("^/(invitation/)?", "");
     }
 
     /** As “coach”, “run” or “swim,ride,run”, the first sport first. */
@@ -71,6 +79,11 @@ class AccountController {
             Model model,
             HttpServletRequest request)
             throws ServletException {
+        String refused = signUps.refused(invitation(request));
+        if (refused != null) {
+            model.addAttribute("refused", refused);
+            return "account/sign-up";
+        }
         try {
             Viewer viewer = signUp.create(email, name, password, sports(role), zone);
             String wanted = wanted(request);

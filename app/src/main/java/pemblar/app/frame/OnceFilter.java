@@ -69,6 +69,7 @@ class OnceFilter extends OncePerRequestFilter {
             chain.doFilter(request, response);
             done = response.getStatus() < 400;
         } finally {
+            OnceClaims.carry(request, null); // the page of an error is written by the same request, and is no work
             if (done) claims.done(claim);
             else claims.release(claim);
         }

@@ -10,6 +10,8 @@ import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
+import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
+import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** Who gets in, and what a page may load: nothing from elsewhere, no inline script. */
@@ -19,6 +21,11 @@ class SecurityConfiguration {
             "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
                     + "connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; "
                     + "base-uri 'none'; frame-ancestors 'none'";
+
+    /** No page asks for a camera, a microphone or a place; none that got in by mistake may. */
+    private static final String NOTHING_OF_THE_DEVICE = "accelerometer=(), bluetooth=(), camera=(), display-capture=(),"
+            + " geolocation=(), gyroscope=(), hid=(), magnetometer=(), microphone=(), midi=(), payment=(), serial=(),"
+            + " usb=()";
 
     @Bean
     PasswordEncoder passwords() {
@@ -66,7 +73,10 @@ class SecurityConfiguration {
         http.formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/", false));
         http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"));
         http.headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT))
-                .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)));
+                .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
+                .crossOriginOpenerPolicy(policy -> policy.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
+                .crossOriginResourcePolicy(policy -> policy.policy(CrossOriginResourcePolicy.SAME_ORIGIN))
+                .permissionsPolicyHeader(policy -> policy.policy(NOTHING_OF_THE_DEVICE)));
         http.addFilterAfter(new BodyLimit(), SecurityContextHolderFilter.class);
         http.addFilterBefore(new SignInLimit(limits), UsernamePasswordAuthenticationFilter.class);
         http.addFilterAfter(new OnceFilter(claims), AuthorizationFilter.class);

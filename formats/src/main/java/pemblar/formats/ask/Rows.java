@@ -104,8 +104,9 @@ final class Rows {
             if (count == 0) throw new BadInput("line 2", "missing; give at least one row under the column names");
             return columns.keySet();
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
+            Throwable why = e instanceof UncheckedIOException ? e.getCause() : e;
             throw new BadInput(
-                    "input", "is not CSV: " + String.valueOf(e.getMessage()).replaceAll("\\s+", " "));
+                    "input", "is not CSV: " + String.valueOf(why.getMessage()).replaceAll("\\s+", " "));
         }
     }
 

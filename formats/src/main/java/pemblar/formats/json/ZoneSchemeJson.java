@@ -53,7 +53,11 @@ public final class ZoneSchemeJson {
 
     /** @throws IllegalArgumentException when it is not what {@link #write} wrote */
     public static ZoneScheme read(String json) {
-        return scheme(JSON.readTree(json));
+        try {
+            return scheme(JSON.readTree(json));
+        } catch (JacksonException e) {
+            throw new IllegalArgumentException("the scheme is not valid JSON: " + e.getOriginalMessage(), e);
+        }
     }
 
     /** Reads a file from anywhere: bounded, and with every fault named. */
