@@ -57,8 +57,8 @@ class SignUps {
 
     private boolean isInvited(String token) {
         return !token.isEmpty()
-                && sql.sql(
-                                        "select count(*) from invitation where token_sha256 = ? and state = 'OPEN' and expires_at > ?")
+                && sql.sql("select count(*) from invitation where token_sha256 = ? and state = 'OPEN'"
+                                        + " and expires_at > ?")
                                 .params(Secret.hash(token), clock.instant().atOffset(ZoneOffset.UTC))
                                 .query(Integer.class)
                                 .single()
