@@ -7,7 +7,7 @@ import pemblar.app.frame.Viewer;
 /** What stands around every page of an athlete; an area that knows the season draws it. */
 public interface PageFrame {
     /**
-     * Gives the model what the frame shows; drawing it anew takes the place of what was drawn before.
+     * Gives the model what the frame shows.
      *
      * @param from first of the days that the page shows, which are bracketed; {@code to} the last of them
      */

@@ -50,9 +50,4 @@ public class Pages {
         frame.draw(model, athlete, viewer, begin, to == null ? begin : to);
         return new Opened(athlete, today);
     }
-
-    /** Brackets other days, for a page that finds only when it is open which it shows. */
-    public void bracket(Model model, Athlete athlete, Viewer viewer, LocalDate from, LocalDate to) {
-        frame.draw(model, athlete, viewer, from, to);
-    }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
@@ -92,30 +93,31 @@ class BoardPage {
     }
 
     void fill(long athleteId, Viewer viewer, LocalDate askedFrom, LocalDate askedTo, Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "board", askedFrom, askedTo);
-        LocalDate from = askedFrom == null ? page.today() : askedFrom;
+        Athlete athlete = pages.athlete(athleteId, viewer);
+        LocalDate today = pages.today(athlete);
+        LocalDate from = askedFrom == null ? today : askedFrom;
         LocalDate to = askedTo == null || askedTo.isBefore(from) ? from.plusDays(DAYS_AHEAD) : askedTo;
         if (to.isAfter(from.plusDays(MOST_DAYS))) to = from.plusDays(MOST_DAYS);
-        BoardService.Board shown = board.board(page.athlete(), from, to, page.today());
+        BoardService.Board shown = board.board(athlete, from, to, today);
         List<BoardRow> rows = shown.rows();
         LocalDate first = rows.get(0).block().first();
         LocalDate last = rows.get(rows.size() - 1).block().last();
+        Pages.Opened page = pages.open(model, athleteId, viewer, "board", first, last);
         model.addAttribute("rows", rows);
         model.addAttribute("displaced", shown.displaced());
-        model.addAttribute("noteDays", notes.days(page.athlete(), first, last));
+        model.addAttribute("noteDays", notes.days(athlete, first, last));
         model.addAttribute("from", first);
         model.addAttribute("to", last);
-        if (page.athlete().draftsSeen()) model.addAttribute("sharing", sharing.of(page, rows));
-        Trend trend = trends.of(page.athlete());
-        plan.events(page.athlete()).stream()
-                .filter(e -> e.priority() == Priority.A && e.day().isAfter(page.today()))
+        if (athlete.draftsSeen()) model.addAttribute("sharing", sharing.of(page, rows));
+        Trend trend = trends.of(athlete);
+        plan.events(athlete).stream()
+                .filter(e -> e.priority() == Priority.A && e.day().isAfter(today))
                 .findFirst()
                 .ifPresent(event -> {
                     model.addAttribute("aEvent", event);
                     model.addAttribute("aDay", trend.on(event.day()));
                     model.addAttribute("aEve", trend.on(event.day().minusDays(1)));
                 });
-        pages.bracket(model, page.athlete(), viewer, first, last);
         model.addAttribute("askedFrom", from);
         model.addAttribute("askedTo", to);
         model.addAttribute("purposes", Purpose.values());
