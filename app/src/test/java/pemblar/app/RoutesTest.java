@@ -34,6 +34,8 @@ class RoutesTest {
             Map.entry("GET /alive", "everybody"),
             Map.entry("GET /sky/hours", "everybody: simulated weather, nobody's data"),
             Map.entry("GET /ready", "everybody"),
+            Map.entry("GET /operator", "who runs it; in the demo everybody"),
+            Map.entry("POST /operator/jobs/again", "who runs it; in the demo everybody"),
             Map.entry("GET /metrics", "this machine"),
             Map.entry("GET /account", "oneself"),
             Map.entry("POST /account/password", "oneself, with the password"),

@@ -91,7 +91,7 @@ class StructureTest {
             Set.of("load"),
             Set.of("note", "undo"),
             Set.of("people", "account", "athlete", "sharing"),
-            Set.of("frame", "mail"));
+            Set.of("frame", "mail", "operator"));
 
     private static int height(String packageName) {
         String area = packageName.substring("pemblar.app.".length()).replaceFirst("\\..*", "");

@@ -30,6 +30,7 @@ class TablesTest {
             entry("sharing", "people"),
             entry("frame", "web"),
             entry("mail", "web"),
+            entry("operator", "web"),
             entry("bench", "device"),
             entry("hour", "device"));
 
@@ -71,6 +72,7 @@ class TablesTest {
             entry("group_put_session", "coach"),
             entry("import_file", "exchange"),
             entry("invitation", "people"),
+            entry("job_failure", "web"),
             entry("lane_view", "review"),
             entry("live_key", "device"),
             entry("live_ride", "device"),

@@ -63,6 +63,7 @@ final class Remains {
                 "delete from mail where recipient = :email or position(:email in body) > 0 or recipient in "
                         + WRITTEN_TO + " and position(:name in subject || body) > 0",
                 "delete from rate_limit where position(:email in key) > 0",
+                "delete from job_failure where position(:email in reason) > 0 or position(:name in reason) > 0",
                 "delete from athlete where id in " + ALONE,
                 "delete from athlete where account_id = :account",
                 "delete from account where id = :account"));

@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.DateTimeException;
-import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.ConcurrencyFailureException;
@@ -82,7 +81,7 @@ class ErrorAdvice {
         }
         ResponseEntity<?> known = known(e);
         if (known != null) throw e;
-        String number = UUID.randomUUID().toString().substring(0, 8);
+        String number = RequestNumber.present();
         LOG.error("fault {} at {} {}", number, request.getMethod(), request.getRequestURI(), e);
         return answer(
                 request,

@@ -1,7 +1,9 @@
 package pemblar.app.frame;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.SchedulerBuilder;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.event.SchedulerListener;
 import com.github.kagkarlsson.scheduler.task.Task;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import java.time.Duration;
@@ -30,21 +32,22 @@ class JobsConfiguration {
 
     /** Jobs that come again and again have to be started as such: one that is only known never runs. */
     @Bean(destroyMethod = "stop")
-    Scheduler jobs(DataSource database, List<Task<?>> tasks) {
+    Scheduler jobs(DataSource database, List<Task<?>> tasks, List<SchedulerListener> listeners) {
         List<RecurringTask<?>> again = new ArrayList<>();
         List<Task<?>> queued = new ArrayList<>();
         for (Task<?> task : tasks) {
             if (task instanceof RecurringTask<?> recurring) again.add(recurring);
             else queued.add(task);
         }
-        return Scheduler.create(database, queued.toArray(new Task<?>[0]))
+        SchedulerBuilder jobs = Scheduler.create(database, queued.toArray(new Task<?>[0]))
                 .startTasks(again)
                 .threads(2)
                 .pollingInterval(Duration.ofMillis(300))
                 .heartbeatInterval(Duration.ofSeconds(5))
                 .missedHeartbeatsLimit(4)
-                .shutdownMaxWait(Duration.ofSeconds(10))
-                .build();
+                .shutdownMaxWait(Duration.ofSeconds(10));
+        listeners.forEach(jobs::addSchedulerListener);
+        return jobs.build();
     }
 
     @Bean

@@ -4,26 +4,22 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.operator.Operator;
 
 /** The mail tray: in the demo everybody reads it, else only the operator, whose address is a setting. */
 @Controller
 class MailTrayController {
     private static final Pattern LINK = Pattern.compile("https?://[^/\\s]+(/\\S*)");
     private final MailService mail;
-    private final boolean demo;
-    private final String operator;
+    private final Operator operator;
 
-    MailTrayController(
-            MailService mail, @Value("${pemblar.demo}") boolean demo, @Value("${pemblar.operator}") String operator) {
+    MailTrayController(MailService mail, Operator operator) {
         this.mail = mail;
-        this.demo = demo;
         this.operator = operator;
     }
 
@@ -35,8 +31,7 @@ class MailTrayController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             @AuthenticationPrincipal(expression = "username") String address,
             Model model) {
-        if (!demo && (operator.isBlank() || !operator.equalsIgnoreCase(address)))
-            throw new NotFoundException("mail tray");
+        operator.require(address);
         model.addAttribute("viewer", viewer);
         model.addAttribute(
                 "mails", mail.tray().stream().map(MailTrayController::shown).toList());

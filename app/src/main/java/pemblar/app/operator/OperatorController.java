@@ -1,0 +1,55 @@
+package pemblar.app.operator;
+
+import java.time.InstantSource;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.frame.Viewer;
+
+/** What whoever runs this Pemblar looks after. */
+@Controller
+@RequestMapping("/operator")
+class OperatorController {
+    private final Operator operator;
+    private final JobFailures jobs;
+    private final Sizes sizes;
+    private final InstantSource clock;
+
+    OperatorController(Operator operator, JobFailures jobs, Sizes sizes, InstantSource clock) {
+        this.operator = operator;
+        this.jobs = jobs;
+        this.sizes = sizes;
+        this.clock = clock;
+    }
+
+    @GetMapping
+    String show(
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            @AuthenticationPrincipal(expression = "username") String address,
+            Model model) {
+        operator.require(address);
+        model.addAttribute("viewer", viewer);
+        model.addAttribute("jobs", jobs.failing());
+        model.addAttribute("whole", sizes.wholeMegabytes());
+        model.addAttribute("tables", sizes.largest());
+        return "operator/operator";
+    }
+
+    @PostMapping("/jobs/again")
+    String again(
+            @RequestParam(defaultValue = "") String task,
+            @RequestParam(defaultValue = "") String instance,
+            @AuthenticationPrincipal(expression = "username") String address,
+            RedirectAttributes flash) {
+        operator.require(address);
+        if (jobs.again(task, instance, clock.instant()))
+            flash.addFlashAttribute("good", task + " is tried again now; look again in a moment.");
+        else flash.addFlashAttribute("said", "That job runs already, or is gone.");
+        return "redirect:/operator";
+    }
+}
