@@ -18,7 +18,7 @@ fuzz() {
     if (cd "$here/target/fuzz/$folder" && "$java" -Xmx1g -XX:-OmitStackTraceInFastThrow -Dpemblar.fuzz="$reader" \
       -cp "$here/formats/target/test-classes:$here/formats/target/classes:$(cat "$here/formats/target/test-classpath")" \
       com.code_intelligence.jazzer.Jazzer --target_class=pemblar.formats.fuzz.Fuzz --instrumentation_includes='pemblar.**' \
-      -max_total_time="$seconds" -timeout=10 -max_len=16384 -rss_limit_mb=2048 reached "$here/formats/src/test/corpus/$folder") >"$here/target/fuzz/$folder.log" 2>&1
+      -max_total_time="$seconds" -timeout=30 -max_len=16384 -rss_limit_mb=2048 reached "$here/formats/src/test/corpus/$folder") >"$here/target/fuzz/$folder.log" 2>&1
     then
       printf '%-20s nothing found   %s\n' "$reader" "$(grep -o 'DONE.*\|Done [0-9]* runs.*' "$here/target/fuzz/$folder.log" | tail -n 1)"
     else

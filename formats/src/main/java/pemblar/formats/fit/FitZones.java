@@ -138,6 +138,9 @@ public record FitZones(
 
     private static final class Reader implements FitDecoder.Sink {
         private static final int MOST_ZONES = 32;
+        /** Times of the protocol have 32 bits; a damaged file may say that it has 64. */
+        private static final long MOST_SECONDS = 0xFFFF_FFFFL;
+
         private Sport sport = Sport.OTHER;
         private Instant created = Instant.EPOCH;
         private int watts;
@@ -150,7 +153,7 @@ public record FitZones(
         @Override
         public void message(FitMessage m) {
             switch (m.global()) {
-                case Profile.FILE_ID -> created = Profile.instant(Math.max(0, m.whole(4)));
+                case Profile.FILE_ID -> created = Profile.instant(Math.max(0, Math.min(MOST_SECONDS, m.whole(4))));
                 case Profile.SPORT -> sport = Profile.sport(m.whole(0));
                 case Profile.ZONES_TARGET -> {
                     maximum = (int) Math.max(0, m.whole(1));
