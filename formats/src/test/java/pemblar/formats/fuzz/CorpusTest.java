@@ -80,11 +80,18 @@ class CorpusTest {
         } catch (RuntimeException | Error e) {
             throw new AssertionError(reader + " " + which + " fails: " + e + keep(reader, bytes), e);
         }
-        long nanos = System.nanoTime() - begun;
         long took = THREADS.getCurrentThreadAllocatedBytes() - allocated;
+        assertTrue(took < MOST_BYTES, () -> reader + " " + which + " took " + took / 1e6 + " MB" + keep(reader, bytes));
+        if (System.nanoTime() - begun > MOST_NANOS) again(reader, bytes, which);
+    }
+
+    /** The first time may be slow for what is loaded then, or for what else the machine does. */
+    private static void again(Reader reader, byte[] bytes, String which) {
+        long begun = System.nanoTime();
+        reader.read(bytes);
+        long nanos = System.nanoTime() - begun;
         assertTrue(
                 nanos < MOST_NANOS, () -> reader + " " + which + " took " + nanos / 1e9 + " s" + keep(reader, bytes));
-        assertTrue(took < MOST_BYTES, () -> reader + " " + which + " took " + took / 1e6 + " MB" + keep(reader, bytes));
     }
 
     /** What failed stays to be looked at, and to be put into the corpus once it is mended. */
