@@ -15,7 +15,10 @@ import pemblar.core.threshold.WorldBest;
 final class PaceRows {
     private PaceRows() {}
 
-    static List<Row> of(Sport sport, Sex sex, List<Rung> now, List<Rung> before, Shown shown) {
+    /**
+     * @param doubtable whether a threshold tells what was hardly all-out; without one nothing is said to be untested
+     */
+    static List<Row> of(Sport sport, Sex sex, List<Rung> now, List<Rung> before, boolean doubtable, Shown shown) {
         List<Row> rows = new ArrayList<>();
         for (int i = 0; i < now.size(); i++) {
             Rung rung = now.get(i);
@@ -27,7 +30,7 @@ final class PaceRows {
                     words(before.get(i), sport),
                     at(rung),
                     at(before.get(i)),
-                    rung.near(),
+                    rung.near() || !doubtable,
                     false,
                     PaceProfile.FLOORS.stream()
                             .map(f -> Shown.clock(worlds / f))

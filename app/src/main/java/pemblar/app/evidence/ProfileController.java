@@ -42,8 +42,8 @@ import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Quantity;
 
 /**
- * Power per kg at five durations, or times over five distances, against reference bands, so that the weakest stands
- * out.
+ * Power per kg at five durations against reference bands, so that the weakest stands out; or times over five distances,
+ * of which none is called that.
  */
 @Controller
 @RequestMapping("/a/{athleteId}/thresholds/profile")
@@ -125,7 +125,7 @@ class ProfileController {
                 PaceProfile.of(sport, athlete.sex(), speeds(athlete, sport, begin, today), threshold);
         List<PaceProfile.Rung> before = PaceProfile.of(
                 sport, athlete.sex(), speeds(athlete, sport, begin.minusDays(YEAR), begin.minusDays(1)), threshold);
-        model.addAttribute("rows", PaceRows.of(sport, athlete.sex(), now, before, shown));
+        model.addAttribute("rows", PaceRows.of(sport, athlete.sex(), now, before, !Double.isNaN(threshold), shown));
         model.addAttribute("anything", now.stream().anyMatch(r -> r.seconds().isPresent()));
         model.addAttribute("bandNames", PaceProfile.NAMES);
         model.addAttribute("missing", Double.isNaN(threshold) ? quantity.label() : null);

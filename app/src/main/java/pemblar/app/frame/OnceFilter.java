@@ -23,11 +23,11 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class OnceFilter extends OncePerRequestFilter {
     private static final Duration SAME_PRESS = Duration.ofSeconds(2);
     private static final Duration KEPT = Duration.ofDays(1);
+    private static final Duration LOOK_AGAIN = Duration.ofMillis(200);
     /** Addresses that put something new on a plan. */
     private static final Pattern MAKES =
             Pattern.compile("/a/\\d{1,18}/(sessions|sketch|sessions/\\d{1,18}/copy|days/copy|templates/\\d{1,18}/put)");
 
-    private static final Duration LOOK_AGAIN = Duration.ofMillis(200);
     private final OnceClaims claims;
 
     OnceFilter(OnceClaims claims) {
@@ -55,9 +55,9 @@ class OnceFilter extends OncePerRequestFilter {
             throws ServletException, IOException {
         Authentication who = SecurityContextHolder.getContext().getAuthentication();
         String own = request.getParameter("once");
-        String key = Secret.hash((who == null ? "" : who.getName()) + "\n" + request.getServletPath() + "\n"
-                + (own == null || own.isBlank() ? fields(request) : own));
         boolean hasOwn = own != null && !own.isBlank();
+        String key = Secret.hash((who == null ? "" : who.getName()) + "\n" + request.getServletPath() + "\n"
+                + (hasOwn ? own : fields(request)));
         OnceClaims.Claim claim = new OnceClaims.Claim(key, UUID.randomUUID());
         if (!isMine(claim, hasOwn)) {
             again(request, response);
