@@ -10,6 +10,8 @@ import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.frame.Secret;
 
@@ -68,20 +70,13 @@ class OnceTest {
                 .isTrue();
     }
 
-    @Test
-    void whatADeadNodeBeganIsDoneByWhoeverIsAskedNext() {
+    /** What is older is taken over at once; what may still be at work is waited for. */
+    @ParameterizedTest
+    @ValueSource(ints = {30, 3})
+    void whatADeadNodeBeganIsDoneByWhoeverIsAskedNext(int secondsAgo) {
         LocalDate day = day();
         String once = UUID.randomUUID().toString();
-        begun(once, 30);
-        person.post(base + "/sketch", form(day, once));
-        assertThat(sketches(day)).isEqualTo(1);
-    }
-
-    @Test
-    void whatMayStillBeAtWorkIsWaitedFor() {
-        LocalDate day = day();
-        String once = UUID.randomUUID().toString();
-        begun(once, 3);
+        begun(once, secondsAgo);
         person.post(base + "/sketch", form(day, once));
         assertThat(sketches(day)).isEqualTo(1);
     }
