@@ -9,7 +9,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
-import pemblar.app.session.SkyTemperatures;
+import pemblar.app.recording.SkyTemperatures;
 
 /** The sky from the service that ships to today, to the plan's answers and to recordings without a temperature. */
 class SkyTest {

@@ -247,6 +247,18 @@ class StrengthTest {
         assertThat(stranger.get(own + "/strength/sets").body()).contains("No set was logged");
     }
 
+    /** What is deleted counts nowhere, and counts again when it is brought back. */
+    @Test
+    @Order(9)
+    void setsOfADeletedSessionAreGoneWithIt() {
+        String row = TODAY + ",Legs,back squat,87.5,8,0,";
+        post("/sessions/delete", Map.of("chosen", String.valueOf(session)));
+        assertThat(person.get(base + "/strength/sets/sets.csv").body()).doesNotContain(row);
+        assertThat(person.get(base + "/strength/sets").body()).doesNotContain("back squat: maximum by the sets");
+        post("/sessions/undo", Map.of());
+        assertThat(person.get(base + "/strength/sets/sets.csv").body()).contains(row);
+    }
+
     /** Sets that are logged keep to their exercise when another goes, and nothing that was lifted is lost. */
     @Test
     @Order(20)

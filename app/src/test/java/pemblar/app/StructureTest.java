@@ -86,6 +86,7 @@ class StructureTest {
             Set.of("workout"),
             Set.of("strength"),
             Set.of("session", "exchange"),
+            Set.of("recording", "effort"),
             Set.of("checkin"),
             Set.of("threshold", "sky"),
             Set.of("load"),

@@ -80,7 +80,7 @@ class AnswerStore {
 
     /** The latest first. */
     List<Learning.Answered> latest(long athleteId, Trend trend) {
-        return sql.sql("select p.*, k.name from proposal_answer p join account k on k.id = p.account_id "
+        return sql.sql("select p.*, k.name from proposal_answer p join person k on k.id = p.account_id "
                         + "where p.athlete_id = ? order by p.id desc limit ?")
                 .params(athleteId, SHOWN)
                 .query((rs, i) -> Learning.Answered.of(

@@ -30,6 +30,7 @@ record Shelf(String file, String words, String columns, String from, String by) 
         {"strength_set", "sets on the floor", "session_id, place, id"},
         {"strength_maximum", "maxima", "day, id"},
         {"strength_link", "linked exercises", "exercise"},
+        {"strength_bar", "bar and plates", "athlete_id"},
         {"athlete_about", "what coaches are told", "athlete_id"},
         {"athlete_place", "where training is", "athlete_id"},
         {"adjust_limits", "limits", "athlete_id"},

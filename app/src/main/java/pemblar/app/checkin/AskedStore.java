@@ -70,8 +70,8 @@ public class AskedStore {
         Instant now = clock.instant();
         List<Due> asked = sql.sql(
                         "select c.athlete_id, k.email, a.time_zone, a.zones_since, c.remind_minute, c.reminded_on from "
-                                + "checkin_choice c join athlete a on a.id = c.athlete_id join account k on k.id = "
-                                + "a.account_id where c.remind_minute is not null and (c.reminded_on is null or "
+                                + "checkin_choice c join athlete_known a on a.id = c.athlete_id join person k on "
+                                + "k.id = a.account_id where c.remind_minute is not null and (c.reminded_on is null or "
                                 + "c.reminded_on < ?) limit ?")
                 .params(LocalDate.ofInstant(now, ZoneId.of("Pacific/Kiritimati")), MOST_AT_ONCE)
                 .query((rs, i) -> new Due(

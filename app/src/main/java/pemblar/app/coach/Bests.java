@@ -10,9 +10,10 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.effort.EffortService;
 import pemblar.app.frame.Shown;
-import pemblar.app.session.EffortService;
-import pemblar.app.session.EffortService.Named;
+import pemblar.app.session.SessionEfforts;
+import pemblar.app.session.SessionEfforts.Named;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.PowerDuration;
@@ -29,9 +30,11 @@ class Bests {
     private static final List<Integer> POWER_SECONDS = List.of(5, 60, 300, 1200, 3600);
     private static final List<Integer> SPEED_SECONDS = List.of(60, 300, 1200, 3600);
     private final EffortService efforts;
+    private final SessionEfforts sessions;
     private final Shown shown;
 
-    Bests(EffortService efforts, Shown shown) {
+    Bests(EffortService efforts, SessionEfforts sessions, Shown shown) {
+        this.sessions = sessions;
         this.efforts = efforts;
         this.shown = shown;
     }
@@ -77,7 +80,7 @@ class Bests {
                 .map(Point::source)
                 .distinct()
                 .toList();
-        return efforts.named(athlete, ids).stream().collect(Collectors.toMap(Named::recordingId, Function.identity()));
+        return sessions.named(athlete, ids).stream().collect(Collectors.toMap(Named::recordingId, Function.identity()));
     }
 
     private static Stream<Point> point(BestCurve curve, int seconds) {

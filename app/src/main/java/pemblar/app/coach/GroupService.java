@@ -127,19 +127,17 @@ class GroupService {
         record Open(long putId, Member member) {}
         Map<Long, List<Member>> open = sql
                 .sql("select distinct p.id, a.id, a.name from group_put p join group_put_session g on g.put_id = p.id"
-                        + " join session s on s.id = g.session_id and s.deleted_at is null join athlete a on"
-                        + " a.id = g.athlete_id where p.group_id = ? and s.recording_id is null and"
-                        + " s.done_seconds is null order by a.name")
+                        + " join session_named s on s.id = g.session_id join athlete_known a on"
+                        + " a.id = g.athlete_id where p.group_id = ? and s.open order by a.name")
                 .param(group.id())
                 .query((rs, i) -> new Open(rs.getLong(1), new Member(rs.getLong(2), rs.getString(3))))
                 .list()
                 .stream()
                 .collect(Collectors.groupingBy(Open::putId, Collectors.mapping(Open::member, Collectors.toList())));
         return sql.sql("select p.id, p.title, p.made_at, count(distinct g.athlete_id) as athletes,"
-                        + " count(*) filter (where s.recording_id is null and s.done_seconds is null) as open,"
-                        + " count(*) filter (where s.recording_id is not null or s.done_seconds is not null) as done"
-                        + " from group_put p join group_put_session g on g.put_id = p.id join session s on"
-                        + " s.id = g.session_id and s.deleted_at is null where p.group_id = ? group by p.id"
+                        + " count(*) filter (where s.open) as open, count(*) filter (where not s.open) as done"
+                        + " from group_put p join group_put_session g on g.put_id = p.id join session_named s on"
+                        + " s.id = g.session_id where p.group_id = ? group by p.id"
                         + " order by p.id desc limit ?")
                 .params(group.id(), MOST_PUTS)
                 .query((rs, i) -> new Put(
@@ -165,9 +163,8 @@ class GroupService {
     /** @param by days to move by, or percent to scale to @param only one athlete; null for all */
     Outcome change(Group group, long putId, Change change, int by, Long only, Viewer coach) {
         List<Kept> open = sql.sql("select g.athlete_id, g.session_id, s.day from group_put_session g join group_put p"
-                        + " on p.id = g.put_id join session s on s.id = g.session_id and s.deleted_at is null where"
-                        + " p.id = ? and p.group_id = ? and s.recording_id is null and s.done_seconds is null"
-                        + " order by s.day")
+                        + " on p.id = g.put_id join session_named s on s.id = g.session_id where"
+                        + " p.id = ? and p.group_id = ? and s.open order by s.day")
                 .params(putId, group.id())
                 .query((rs, i) -> new Kept(rs.getLong(1), rs.getLong(2), rs.getObject(3, LocalDate.class)))
                 .list();

@@ -105,8 +105,8 @@ public class MorningService {
      */
     public int refresh(int most) {
         // a day may have begun anywhere from 12 h behind to 14 h ahead of universal time: whose has, each zone decides
-        List<Long> candidates = sql.sql("select distinct c.athlete_id from coaching c left join morning_state m on"
-                        + " m.athlete_id = c.athlete_id where c.accepted_at is not null and c.ended_at is null and"
+        List<Long> candidates = sql.sql("select distinct c.athlete_id from coached c left join morning_state m on"
+                        + " m.athlete_id = c.athlete_id where"
                         + " (m.athlete_id is null or m.dirty or m.day < ?) order by c.athlete_id")
                 .param(LocalDate.ofInstant(clock.instant(), ZoneOffset.ofHours(14)))
                 .query(Long.class)

@@ -27,7 +27,7 @@ import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
-import pemblar.app.session.RecordingService;
+import pemblar.app.session.IntakeService;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.workout.WorkoutService;
@@ -127,7 +127,7 @@ class DemoLoader implements ApplicationRunner {
     private final ThresholdService thresholds;
     private final WorkoutService workouts;
     private final ScheduleService schedule;
-    private final RecordingService recordings;
+    private final IntakeService recordings;
     private final PlanService plan;
     private final TrendService trends;
     private final DemoTests tests;
@@ -141,7 +141,7 @@ class DemoLoader implements ApplicationRunner {
             ThresholdService thresholds,
             WorkoutService workouts,
             ScheduleService schedule,
-            RecordingService recordings,
+            IntakeService recordings,
             PlanService plan,
             TrendService trends,
             DemoTests tests,

@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.RecordingService;
+import pemblar.app.session.IntakeService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.benchunit.Body;
 import pemblar.benchunit.Faults;
@@ -29,9 +29,9 @@ class DemoOthers {
     private static final String RACED = "30min 72%, 20min 96%, 35min 75%, 8min 108%, 30min 78%, 12min 104%, 5min 60%";
     private final AthleteService athletes;
     private final ThresholdService thresholds;
-    private final RecordingService recordings;
+    private final IntakeService recordings;
 
-    DemoOthers(AthleteService athletes, ThresholdService thresholds, RecordingService recordings) {
+    DemoOthers(AthleteService athletes, ThresholdService thresholds, IntakeService recordings) {
         this.athletes = athletes;
         this.thresholds = thresholds;
         this.recordings = recordings;

@@ -20,12 +20,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
+import pemblar.app.effort.EffortService;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
+import pemblar.app.recording.SetAsides;
 import pemblar.app.session.DescriptionService;
-import pemblar.app.session.EffortService;
 import pemblar.app.session.ScheduleService;
+import pemblar.app.session.SessionEfforts;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
@@ -47,6 +49,8 @@ class CurveController {
     private static final int FIVE_MINUTES = 300;
     private final Pages pages;
     private final EffortService efforts;
+    private final SessionEfforts sessions;
+    private final SetAsides setAsides;
     private final ThresholdService thresholds;
     private final DescriptionService descriptions;
     private final ScheduleService schedule;
@@ -54,9 +58,13 @@ class CurveController {
     CurveController(
             Pages pages,
             EffortService efforts,
+            SessionEfforts sessions,
+            SetAsides setAsides,
             ThresholdService thresholds,
             DescriptionService descriptions,
             ScheduleService schedule) {
+        this.setAsides = setAsides;
+        this.sessions = sessions;
         this.schedule = schedule;
         this.descriptions = descriptions;
         this.pages = pages;
@@ -74,7 +82,7 @@ class CurveController {
             String value,
             String otherValue,
             boolean tested,
-            EffortService.Named session,
+            SessionEfforts.Named session,
             long recordingId) {}
 
     @GetMapping
@@ -152,7 +160,7 @@ class CurveController {
                             "CRITICAL_POWER=" + Amounts.shown(Quantity.CRITICAL_POWER, c.watts()) + "&W_PRIME="
                                     + Amounts.shown(Quantity.W_PRIME, c.reserveJoules())));
         }
-        model.addAttribute("asides", efforts.setAsides(athlete));
+        model.addAttribute("asides", sessions.setAsides(athlete));
         return "evidence/curve";
     }
 
@@ -172,8 +180,8 @@ class CurveController {
                 .map(Point::source)
                 .distinct()
                 .toList();
-        Map<Long, EffortService.Named> named = efforts.named(athlete, recordings).stream()
-                .collect(Collectors.toMap(EffortService.Named::recordingId, n -> n));
+        Map<Long, SessionEfforts.Named> named = sessions.named(athlete, recordings).stream()
+                .collect(Collectors.toMap(SessionEfforts.Named::recordingId, n -> n));
         List<Best> bests = new ArrayList<>();
         for (int seconds : LISTED) {
             List<Point> at = shown.points(seconds, seconds);
@@ -322,8 +330,8 @@ class CurveController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            efforts.setAside(
-                    athleteId, viewer, recording, Typed.choice("Measure", Measure.class, measure), seconds, reason);
+            Measure of = Typed.choice("Measure", Measure.class, measure);
+            setAsides.setAside(athleteId, viewer, new SetAsides.Which(recording, of, seconds), reason);
             flash.addFlashAttribute("said", "Set aside. The curve is drawn without it; it can be brought back below.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
@@ -337,7 +345,7 @@ class CurveController {
             @RequestParam long id,
             @RequestParam(defaultValue = "") String back,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        efforts.takeBack(athleteId, viewer, id);
+        setAsides.takeBack(athleteId, viewer, id);
         return back(athleteId, back);
     }
 

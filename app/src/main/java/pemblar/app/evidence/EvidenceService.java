@@ -13,9 +13,10 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.effort.EffortService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.EffortService;
+import pemblar.app.session.SessionEfforts;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.CriticalPower;
@@ -39,6 +40,7 @@ public class EvidenceService {
     private final EvidenceRepository evidence;
     private final SetAsideRepository setAsides;
     private final EffortService efforts;
+    private final SessionEfforts sessions;
     private final AthleteService athletes;
     private final InstantSource clock;
 
@@ -46,8 +48,10 @@ public class EvidenceService {
             EvidenceRepository evidence,
             SetAsideRepository setAsides,
             EffortService efforts,
+            SessionEfforts sessions,
             AthleteService athletes,
             InstantSource clock) {
+        this.sessions = sessions;
         this.evidence = evidence;
         this.setAsides = setAsides;
         this.efforts = efforts;
@@ -66,7 +70,7 @@ public class EvidenceService {
             pieces.add(piece("kept-" + row.id, row.toCore(), row.sessionId, reasons, true));
         if (quantities.contains(Quantity.CRITICAL_POWER)) {
             found(athlete, today, reasons).forEach(pieces::add);
-            for (EffortService.BelowZero below : efforts.belowZero(athlete, today.minusDays(YEAR)))
+            for (SessionEfforts.BelowZero below : sessions.belowZero(athlete, today.minusDays(YEAR)))
                 pieces.add(new Piece(
                         "reserve-" + below.recordingId(),
                         belowZero(below),
@@ -87,7 +91,7 @@ public class EvidenceService {
         return new Piece(key, evidence, sessionId, reasons.get(key), kept);
     }
 
-    private static Evidence belowZero(EffortService.BelowZero below) {
+    private static Evidence belowZero(SessionEfforts.BelowZero below) {
         double watts = below.leastCriticalWatts();
         String moment = below.second() == null ? "" : " at " + Pace.clock(below.second());
         return new Evidence(
@@ -110,8 +114,8 @@ public class EvidenceService {
                 .map(Point::source)
                 .distinct()
                 .toList();
-        LocalDate newest = efforts.named(athlete, sources).stream()
-                .map(EffortService.Named::day)
+        LocalDate newest = sessions.named(athlete, sources).stream()
+                .map(SessionEfforts.Named::day)
                 .max(Comparator.naturalOrder())
                 .orElse(today);
         String source = critical.efforts().size() + " efforts of "

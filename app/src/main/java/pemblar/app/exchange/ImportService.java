@@ -19,8 +19,8 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.RecordingService;
-import pemblar.app.session.RecordingService.Taken;
+import pemblar.app.session.IntakeService;
+import pemblar.app.session.IntakeService.Taken;
 
 /**
  * Uploads: each file is stored and queued in one transaction, then read by a job in another. A node that dies in
@@ -32,14 +32,14 @@ public class ImportService {
     private static final int MOST_TRIES = 4;
     private static final String TASK = "import-file";
     private final ImportFileRepository files;
-    private final RecordingService recordings;
+    private final IntakeService recordings;
     private final AthleteService athletes;
     private final SchedulerClient queue;
     private final InstantSource clock;
 
     ImportService(
             ImportFileRepository files,
-            RecordingService recordings,
+            IntakeService recordings,
             AthleteService athletes,
             SchedulerClient queue,
             InstantSource clock) {

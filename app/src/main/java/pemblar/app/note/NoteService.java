@@ -36,9 +36,9 @@ public class NoteService {
         select n.*, s.title, n.author_id = a.account_id as by_athlete, n.author_id = :viewer as own,
         n.author_id <> :viewer and not exists (select 1 from note_read r where r.note_id = n.id and
         r.account_id = :viewer) as unread
-        from note n join athlete a on a.id = n.athlete_id left join session s on s.id = n.session_id
-        where n.athlete_id = :athlete and s.deleted_at is null
-        and (s.id is null or not s.draft or s.recording_id is not null or :drafts) """;
+        from note n join athlete_known a on a.id = n.athlete_id
+        left join session_named s on s.id = n.session_id
+        where n.athlete_id = :athlete and (n.session_id is null or s.id is not null and (not s.draft or :drafts)) """;
     private final JdbcClient sql;
     private final AthleteService athletes;
     private final NoteFiles files;
@@ -270,8 +270,7 @@ public class NoteService {
     }
 
     private void require(Athlete athlete, long sessionId) {
-        sql.sql("select id from session where id = ? and athlete_id = ? and deleted_at is null and (not draft or"
-                        + " recording_id is not null or ?)")
+        sql.sql("select id from session_named where id = ? and athlete_id = ? and (not draft or ?)")
                 .params(sessionId, athlete.id(), athlete.draftsSeen())
                 .query(Long.class)
                 .optional()

@@ -13,13 +13,14 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortService.DayCurve;
 import pemblar.app.frame.Once;
 import pemblar.app.planner.Likely;
 import pemblar.app.prediction.Foreseen.Made;
+import pemblar.app.recording.RecordingReading;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
-import pemblar.app.session.EffortService;
-import pemblar.app.session.EffortService.DayCurve;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.prediction.Prediction;
@@ -42,6 +43,7 @@ public class PredictionService implements Likely {
     private static final double[] SECONDS = {1200, 3600, 10_800, 18_000};
     private final ThresholdService thresholds;
     private final EffortService efforts;
+    private final RecordingReading recordings;
     private final PlanService plan;
     private final PredictedStore store;
     private final InstantSource clock;
@@ -49,9 +51,11 @@ public class PredictionService implements Likely {
     PredictionService(
             ThresholdService thresholds,
             EffortService efforts,
+            RecordingReading recordings,
             PlanService plan,
             PredictedStore store,
             InstantSource clock) {
+        this.recordings = recordings;
         this.thresholds = thresholds;
         this.efforts = efforts;
         this.plan = plan;
@@ -78,7 +82,7 @@ public class PredictionService implements Likely {
                         athlete.sex(),
                         thresholds.of(athlete),
                         efforts.curves(athlete, sport, sport.ownMeasure(), from.minusDays(Known.YEAR), today),
-                        sport.onWheels() ? efforts.rides(athlete, sport, from.minusDays(Known.YEAR)) : List.of()));
+                        sport.onWheels() ? recordings.rides(athlete, sport, from.minusDays(Known.YEAR)) : List.of()));
     }
 
     /** For an athlete whom the caller has already asked for. */

@@ -13,7 +13,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Recent;
-import pemblar.app.session.AerobicStore;
+import pemblar.app.recording.RecordingReading;
+import pemblar.app.session.SessionPieces;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.aerobic.Pieces;
@@ -27,13 +28,16 @@ import pemblar.core.threshold.Quantity;
 class FitnessService {
     private static final int DAYS = 365;
     private static final int MOST_FITS = 100;
-    private final AerobicStore pieces;
+    private final SessionPieces pieces;
+    private final RecordingReading recordings;
     private final ThresholdService thresholds;
     private final InstantSource clock;
     private final Recent<List<SessionMean>, AerobicTrend> fits = new Recent<>(MOST_FITS, AerobicTrend::of);
 
-    FitnessService(AerobicStore pieces, ThresholdService thresholds, InstantSource clock) {
+    FitnessService(
+            SessionPieces pieces, RecordingReading recordings, ThresholdService thresholds, InstantSource clock) {
         this.pieces = pieces;
+        this.recordings = recordings;
         this.thresholds = thresholds;
         this.clock = clock;
     }
@@ -46,22 +50,22 @@ class FitnessService {
     Aerobic aerobic(Athlete athlete, Sport sport) {
         LocalDate from = athlete.dayOf(clock.instant()).minusDays(DAYS);
         Reserve reserve = new Reserve(thresholds.of(athlete));
-        List<AerobicStore.Stored> all = pieces.from(athlete.id(), sport, from);
-        Map<Long, List<AerobicStore.Stored>> bySession = all.stream()
+        List<SessionPieces.Piece> all = pieces.from(athlete, sport, from);
+        Map<Long, List<SessionPieces.Piece>> bySession = all.stream()
                 .filter(p -> isWithin(reserve.fraction(p)))
                 .collect(
-                        Collectors.groupingBy(AerobicStore.Stored::sessionId, LinkedHashMap::new, Collectors.toList()));
+                        Collectors.groupingBy(SessionPieces.Piece::sessionId, LinkedHashMap::new, Collectors.toList()));
         List<SessionMean> means = new ArrayList<>();
         bySession.forEach((id, list) -> means.add(mean(id, list, reserve)));
         long steady = all.stream()
-                .mapToLong(AerobicStore.Stored::sessionId)
+                .mapToLong(SessionPieces.Piece::sessionId)
                 .distinct()
                 .count();
-        return new Aerobic(fits.of(means), basis(pieces.counted(athlete.id(), sport, from), (int) steady, bySession));
+        return new Aerobic(fits.of(means), basis(recordings.counted(athlete, sport, from), (int) steady, bySession));
     }
 
     private static FitnessWords.Basis basis(
-            AerobicStore.Counted counted, int steady, Map<Long, List<AerobicStore.Stored>> within) {
+            RecordingReading.Counted counted, int steady, Map<Long, List<SessionPieces.Piece>> within) {
         int told = counted.recordings() - counted.withoutHeartRate() - counted.withoutOutput();
         return new FitnessWords.Basis(
                 counted.recordings(),
@@ -75,7 +79,7 @@ class FitnessService {
                 within.size() - sessions(within, p -> !Double.isNaN(p.celsius())));
     }
 
-    private static int sessions(Map<Long, List<AerobicStore.Stored>> all, Predicate<AerobicStore.Stored> any) {
+    private static int sessions(Map<Long, List<SessionPieces.Piece>> all, Predicate<SessionPieces.Piece> any) {
         return (int) all.values().stream().filter(s -> s.stream().anyMatch(any)).count();
     }
 
@@ -92,7 +96,7 @@ class FitnessService {
             this.values = values;
         }
 
-        double fraction(AerobicStore.Stored p) {
+        double fraction(SessionPieces.Piece p) {
             double[] held = byDay.computeIfAbsent(p.day(), day ->
                     new double[] {value(Quantity.RESTING_HEART_RATE, day), value(Quantity.MAXIMUM_HEART_RATE, day)});
             return (p.bpm() - held[0]) / (held[1] - held[0]);
@@ -103,13 +107,13 @@ class FitnessService {
         }
     }
 
-    private static SessionMean mean(long id, List<AerobicStore.Stored> list, Reserve reserve) {
+    private static SessionMean mean(long id, List<SessionPieces.Piece> list, Reserve reserve) {
         double heat = list.stream()
                 .mapToDouble(p -> Double.isNaN(p.celsius()) ? 0 : Math.max(0, p.celsius() - AerobicTrend.COOL_CELSIUS))
                 .average()
                 .orElse(0);
         double hours =
-                list.stream().mapToDouble(AerobicStore.Stored::hours).average().orElse(0);
+                list.stream().mapToDouble(SessionPieces.Piece::hours).average().orElse(0);
         double log = list.stream()
                 .mapToDouble(p -> Math.log(p.output() / reserve.fraction(p)))
                 .average()

@@ -15,12 +15,13 @@ import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
 import pemblar.app.note.About;
 import pemblar.app.note.NoteService;
+import pemblar.app.recording.Corrections.Wanted;
+import pemblar.app.recording.LoadChoices;
 import pemblar.app.session.CostService;
 import pemblar.app.session.DeletionService;
 import pemblar.app.session.DescriptionService;
 import pemblar.app.session.DescriptionService.Words;
 import pemblar.app.session.MendingService;
-import pemblar.app.session.MendingService.Wanted;
 import pemblar.app.session.SessionService;
 import pemblar.app.undo.UndoService;
 import pemblar.core.load.SessionLoad.Source;
@@ -167,7 +168,7 @@ class MarginController {
                     athleteId,
                     viewer,
                     id,
-                    new CostService.Wanted(
+                    new LoadChoices.Wanted(
                             source.isBlank() ? null : Typed.choice("Load", Source.class, source),
                             points.isBlank() ? null : (Double) Typed.number("Load", points, 0, 2000),
                             reason,

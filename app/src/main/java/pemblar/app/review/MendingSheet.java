@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import pemblar.app.frame.Shown;
+import pemblar.app.recording.Corrections;
 import pemblar.app.session.MendingService;
 import pemblar.core.mending.Edit;
 import pemblar.core.mending.Proposal;
@@ -108,7 +109,7 @@ record MendingSheet(List<Group> proposed, List<Line> made, List<MendingService.O
         };
     }
 
-    private static String made(MendingService.Made m, Shown shown) {
+    private static String made(Corrections.Made m, Shown shown) {
         String span = shown.clock(m.from()) + " to " + shown.clock(m.to());
         return switch (m.what()) {
             case "TRIM" -> "Kept " + span + " of the original";

@@ -9,20 +9,15 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Shown;
 import pemblar.app.load.TrendService;
+import pemblar.app.recording.LoadsAnew;
 import pemblar.app.threshold.ThresholdService;
-import pemblar.core.load.LoadChoice;
 import pemblar.core.load.LoadTrend;
-import pemblar.core.load.SessionLoad.Source;
-import pemblar.core.load.SessionSummary;
 import pemblar.core.load.SessionSummary.Part;
-import pemblar.core.recording.Channel;
-import pemblar.core.recording.Recording;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.DatedValues.Dated;
@@ -36,26 +31,19 @@ import pemblar.core.zone.DatedZones;
 @Service
 public class AdoptionPreview {
     private static final int MOST_LISTED = 12;
-    private static final int BATCH = 40;
-    private final RecordingRepository recordings;
-    private final RecordingDataRepository data;
-    private final MendedRecordings mended;
+    private final LoadsAnew loads;
     private final TrainingSessionRepository sessions;
     private final ThresholdService thresholds;
     private final TrendService trends;
     private final InstantSource clock;
 
     AdoptionPreview(
-            RecordingRepository recordings,
-            RecordingDataRepository data,
-            MendedRecordings mended,
+            LoadsAnew loads,
             TrainingSessionRepository sessions,
             ThresholdService thresholds,
             TrendService trends,
             InstantSource clock) {
-        this.recordings = recordings;
-        this.data = data;
-        this.mended = mended;
+        this.loads = loads;
         this.sessions = sessions;
         this.thresholds = thresholds;
         this.trends = trends;
@@ -91,24 +79,14 @@ public class AdoptionPreview {
         LocalDate today = athlete.dayOf(clock.instant());
         DatedZones now = thresholds.zonesOf(athlete);
         DatedZones then = new DatedZones(now.values().with(adopted), now.sets(), now.speeds());
-        Map<LocalDate, Double> deltas = new HashMap<>();
         Map<Span, Set<Part>> spans = spans(then.values(), adopted);
-        Set<Long> recomputed = new java.util.HashSet<>();
-        spans.forEach((span, parts) -> {
-            List<RecordingRow> rows =
-                    recordings.within(athlete.id(), span.from(), span.until().orElse(LocalDate.of(9999, 1, 1))).stream()
-                            .filter(row ->
-                                    adopted.stream().anyMatch(d -> d.quantity().serves(row.sport)))
-                            .toList();
-            rows.forEach(row -> recomputed.add(row.id));
-            for (int i = 0; i < rows.size(); i += BATCH)
-                loads(rows.subList(i, Math.min(rows.size(), i + BATCH)), then, parts, deltas);
-        });
+        LoadsAnew.Changes recorded = loads.of(athlete, then, spans, sport -> serves(adopted, sport));
+        Map<LocalDate, Double> deltas = new HashMap<>(recorded.changes());
         List<PlannedChange> planned = planned(athlete, now, then, spans, today, deltas);
         TrendService.Trend trend = trends.of(athlete);
         LoadTrend.Day before = trend.on(today);
         return new Effect(
-                recomputed.size(),
+                recorded.count(),
                 before,
                 before == null ? null : shifted(athlete, trend, deltas, today),
                 planned.stream().limit(MOST_LISTED).toList(),
@@ -135,43 +113,8 @@ public class AdoptionPreview {
         return spans;
     }
 
-    /** Adds up how much each day's load would change; reads heart rate only where it may count. */
-    private void loads(List<RecordingRow> rows, DatedZones then, Set<Part> parts, Map<LocalDate, Double> deltas) {
-        boolean heart = parts.contains(Part.HEART_RATE);
-        Set<Long> byHeart = heart
-                ? rows.stream()
-                        .filter(r -> r.counting(Map.of(Source.HEART_RATE, 1.0))
-                                                .orElseThrow()
-                                                .source()
-                                        == Source.HEART_RATE
-                                && !Set.of("POWER", "SPEED").contains(String.valueOf(r.loadSource)))
-                        .map(r -> r.id)
-                        .collect(Collectors.toSet())
-                : Set.of();
-        Map<Long, byte[]> stored = byHeart.isEmpty()
-                ? Map.of()
-                : data.channels(List.copyOf(byHeart)).stream()
-                        .collect(Collectors.toMap(
-                                RecordingDataRepository.Channels::recordingId,
-                                RecordingDataRepository.Channels::channels));
-        Map<Long, List<EditRow>> edits = mended.edits(List.copyOf(byHeart));
-        for (RecordingRow row : rows) {
-            boolean read = byHeart.contains(row.id);
-            Recording recording = read
-                    ? mended.read(
-                            stored.get(row.id), edits.getOrDefault(row.id, List.of()), Channel.HEART_RATE.key()::equals)
-                    : new Recording(row.sport, row.startedAt, row.timerSeconds, List.of(), Map.of(), List.of());
-            SessionSummary after = row.summary()
-                    .again(
-                            recording,
-                            then.on(row.day),
-                            read ? EnumSet.of(Part.HEART_RATE) : EnumSet.noneOf(Part.class));
-            deltas.merge(
-                    row.day,
-                    row.counting(after.loads()).map(LoadChoice.Counting::points).orElse(0.0)
-                            - (row.loadPoints == null ? 0 : row.loadPoints),
-                    Double::sum);
-        }
+    private static boolean serves(List<Dated> adopted, Sport sport) {
+        return adopted.stream().anyMatch(d -> d.quantity().serves(sport));
     }
 
     private List<PlannedChange> planned(

@@ -4,6 +4,7 @@ import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.InstantSource;
 import java.util.List;
 import org.springframework.beans.factory.ObjectProvider;
@@ -12,6 +13,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.frame.Viewer;
+import pemblar.app.recording.RecordingService;
 import pemblar.app.undo.UndoService;
 import pemblar.app.undo.Undoable;
 import tools.jackson.databind.json.JsonMapper;
@@ -27,25 +29,19 @@ public class DeletionService implements Undoable {
     private static final Duration KEPT = Duration.ofDays(1);
     private final SessionDesk desk;
     private final TrainingSessionRepository sessions;
-    private final RecordingRepository recordings;
-    private final EffortService efforts;
-    private final RecordingService summaries;
+    private final RecordingService recordings;
     private final UndoService undo;
     private final InstantSource clock;
 
     DeletionService(
             SessionDesk desk,
             TrainingSessionRepository sessions,
-            RecordingRepository recordings,
-            EffortService efforts,
-            RecordingService summaries,
+            RecordingService recordings,
             UndoService undo,
             InstantSource clock) {
         this.desk = desk;
         this.sessions = sessions;
         this.recordings = recordings;
-        this.efforts = efforts;
-        this.summaries = summaries;
         this.undo = undo;
         this.clock = clock;
     }
@@ -57,12 +53,14 @@ public class DeletionService implements Undoable {
         List<SessionRow> rows =
                 ids == null || ids.isEmpty() || ids.size() > MOST_AT_ONCE ? List.of() : sessions.all(athleteId, ids);
         if (rows.isEmpty()) throw new IllegalArgumentException("Choose one to " + MOST_AT_ONCE + " sessions first.");
-        for (SessionRow row : rows) {
-            row.deletedAt = clock.instant();
-            if (row.recording == null) continue;
-            row.recording.deletedAt = row.deletedAt;
-            efforts.forget(row.recording.id);
-        }
+        Instant now = clock.instant();
+        for (SessionRow row : rows) row.deletedAt = now;
+        recordings.delete(
+                rows.stream()
+                        .filter(row -> row.recording != null)
+                        .map(row -> row.recording.id)
+                        .toList(),
+                now);
         undo.remember(
                 athleteId,
                 viewer,
@@ -82,17 +80,15 @@ public class DeletionService implements Undoable {
     @Override
     public void restore(long athleteId, String state) {
         List<Long> ids = JsonMapper.shared().readValue(state, State.class).sessions();
-        recordings.bringBack(athleteId, ids);
         sessions.bringBack(athleteId, ids);
-        for (SessionRow row : sessions.all(athleteId, ids))
-            if (row.recording != null) summaries.refresh(desk.forJob(athleteId), row.recording);
+        recordings.bringBack(desk.forJob(athleteId), sessions.recordingsOf(ids));
     }
 
     /** Deletes for good what nobody brought back in a day. */
     @Transactional
     public void purge() {
         sessions.purge(clock.instant().minus(KEPT));
-        recordings.purge(clock.instant().minus(KEPT));
+        recordings.purgeDeleted(clock.instant().minus(KEPT));
     }
 
     @Configuration

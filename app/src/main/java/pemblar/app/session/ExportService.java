@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.nio.charset.StandardCharsets;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -13,6 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.recording.RecordingReading;
 import pemblar.core.recording.Recording;
 import pemblar.formats.csv.ChannelsCsv;
 import pemblar.formats.gpx.GpxTrack;
@@ -25,21 +25,12 @@ import pemblar.formats.json.RecordingJson;
 public class ExportService {
     private static final int MOST_FILES = 200;
     private final TrainingSessionRepository sessions;
-    private final RecordingRepository recordings;
-    private final RecordingDataRepository data;
-    private final MendedRecordings mended;
+    private final RecordingReading recordings;
     private final AthleteService athletes;
 
-    ExportService(
-            TrainingSessionRepository sessions,
-            RecordingRepository recordings,
-            RecordingDataRepository data,
-            MendedRecordings mended,
-            AthleteService athletes) {
+    ExportService(TrainingSessionRepository sessions, RecordingReading recordings, AthleteService athletes) {
         this.sessions = sessions;
         this.recordings = recordings;
-        this.data = data;
-        this.mended = mended;
         this.athletes = athletes;
     }
 
@@ -71,21 +62,25 @@ public class ExportService {
                 .map(s -> new Item(
                         s.recording.id,
                         s.day + " " + s.title.replaceAll("[^\\p{L}\\p{N} ,-]", "_") + " " + s.id,
-                        s.recording.fileName.replaceAll("[\\\\/:*?\"<>|]", "_")))
+                        plain(s.recording.fileName)))
                 .toList();
     }
 
     /** All recordings of an athlete whom the caller has already asked for. */
     @Transactional(readOnly = true)
     public List<Item> originals(Athlete athlete) {
-        return recordings.within(athlete.id(), LocalDate.of(1900, 1, 1), LocalDate.of(9999, 1, 1)).stream()
-                .map(r -> new Item(r.id, r.day.toString(), r.fileName.replaceAll("[\\\\/:*?\"<>|]", "_")))
+        return recordings.files(athlete).stream()
+                .map(f -> new Item(f.recordingId(), f.day().toString(), plain(f.name())))
                 .toList();
+    }
+
+    private static String plain(String fileName) {
+        return fileName.replaceAll("[\\\\/:*?\"<>|]", "_");
     }
 
     @Transactional(readOnly = true)
     public byte[] original(Item item) {
-        return data.findById(item.recordingId()).orElseThrow().original;
+        return recordings.original(item.recordingId());
     }
 
     /**
@@ -114,16 +109,16 @@ public class ExportService {
     }
 
     public boolean hasPositions(Item item) {
-        return mended.read(item.recordingId()).has(pemblar.core.recording.Channel.LATITUDE);
+        return recordings.mended(item.recordingId()).has(pemblar.core.recording.Channel.LATITUDE);
     }
 
     @Transactional(readOnly = true)
     public void write(Item item, As as, OutputStream out) throws IOException {
         if (as == As.ORIGINAL) {
-            out.write(data.findById(item.recordingId()).orElseThrow().original);
+            out.write(recordings.original(item.recordingId()));
             return;
         }
-        Recording recording = mended.read(item.recordingId());
+        Recording recording = recordings.mended(item.recordingId());
         if (as == As.JSON) RecordingJson.write(recording, out);
         else if (as == As.GPX) GpxTrack.write(recording, item.name(), out);
         else {

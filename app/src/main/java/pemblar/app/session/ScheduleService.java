@@ -11,6 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.recording.RecordingService;
 import pemblar.core.design.Design;
 import pemblar.core.strength.StrengthWorkout;
 import pemblar.core.workout.Workout;
@@ -26,7 +27,7 @@ public class ScheduleService {
     private final TrainingSessionRepository sessions;
     private final SessionDesk desk;
     private final LiftedSessions lifted;
-    private final TargetsKept targets;
+    private final RecordingService recordings;
     private final AthleteService athletes;
     private final InstantSource clock;
 
@@ -34,11 +35,11 @@ public class ScheduleService {
             TrainingSessionRepository sessions,
             SessionDesk desk,
             LiftedSessions lifted,
-            TargetsKept targets,
+            RecordingService recordings,
             AthleteService athletes,
             InstantSource clock) {
         this.lifted = lifted;
-        this.targets = targets;
+        this.recordings = recordings;
         this.sessions = sessions;
         this.desk = desk;
         this.athletes = athletes;
@@ -227,18 +228,19 @@ public class ScheduleService {
         if (row.recording == null || !row.hasPlan())
             throw new IllegalArgumentException("There is no match to undo here.");
         PlanState.Was before = PlanState.Was.of(row);
-        RecordingRow recording = row.recording;
+        RecordedRow recording = row.recording;
         row.recording = null;
         sessions.flush();
-        SessionRow own = RecordingService.unplanned(desk.athlete(athleteId, viewer), recording);
+        Athlete athlete = desk.athlete(athleteId, viewer);
+        SessionRow own = IntakeService.unplanned(athlete, recording);
         own.recording = recording;
-        recording.follow(own);
         own.kind = row.kind;
         own.equipment = row.equipment;
         own.surface = row.surface;
         own.weather = row.weather;
         own.tags = row.tags;
         sessions.save(own);
+        recordings.follow(athlete, recording.id);
         desk.remember(
                 athleteId,
                 viewer,
@@ -256,14 +258,12 @@ public class ScheduleService {
             throw new IllegalArgumentException(
                     "Choose a recording without a plan and a planned session without a recording.");
         PlanState before = PlanState.changing(List.of(recorded, planned));
-        RecordingRow recording = recorded.recording;
+        RecordedRow recording = recorded.recording;
         recorded.recording = null;
         sessions.flush();
         planned.recording = recording;
         planned.draft = false;
-        recording.follow(planned);
-        Athlete athlete = desk.athlete(athleteId, viewer);
-        targets.note(recording, planned, desk.zones(athlete).on(planned.day));
+        recordings.follow(desk.athlete(athleteId, viewer), recording.id);
         sessions.delete(recorded);
         desk.remember(athleteId, viewer, "The recording is matched to “" + planned.title + "”.", before);
     }

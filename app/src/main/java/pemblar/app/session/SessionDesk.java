@@ -10,6 +10,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
+import pemblar.app.recording.Silhouettes;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.undo.UndoService;
 import pemblar.core.schedule.Purpose;

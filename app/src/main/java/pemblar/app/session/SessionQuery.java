@@ -74,9 +74,8 @@ final class SessionQuery {
 
     /** Ids in their order. @param order what to sort by */
     List<Long> ids(JdbcClient sql, String order, int count, int offset) {
-        var statement = sql.sql("select s.id from session s left join recording r on r.id = s.recording_id and"
-                + " r.deleted_at is null where " + String.join(" and ", conditions) + " order by " + order
-                + " limit " + count + " offset " + offset);
+        var statement = sql.sql("select s.id from session s left join recorded r on r.id = s.recording_id where "
+                + String.join(" and ", conditions) + " order by " + order + " limit " + count + " offset " + offset);
         for (Map.Entry<String, Object> value : values.entrySet())
             statement = statement.param(value.getKey(), value.getValue());
         return statement.query(Long.class).list();

@@ -93,7 +93,7 @@ class SessionRow {
 
     @OneToOne(fetch = FetchType.LAZY)
     @JoinColumn(name = "recording_id")
-    RecordingRow recording;
+    RecordedRow recording;
 
     protected SessionRow() {}
 

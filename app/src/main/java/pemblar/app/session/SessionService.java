@@ -13,6 +13,10 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Once;
 import pemblar.app.frame.Viewer;
+import pemblar.app.recording.Corrections;
+import pemblar.app.recording.RecordingFacts;
+import pemblar.app.recording.RecordingReading;
+import pemblar.app.recording.SummaryJson;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.design.Design;
 import pemblar.core.recording.Recording;
@@ -28,8 +32,7 @@ import pemblar.core.zone.Zones;
 public class SessionService {
     private final TrainingSessionRepository sessions;
     private final SpentHours spent;
-    private final RecordingDataRepository data;
-    private final MendedRecordings mended;
+    private final RecordingReading recordings;
     private final AthleteService athletes;
     private final ThresholdService thresholds;
     private final InstantSource clock;
@@ -37,16 +40,14 @@ public class SessionService {
     SessionService(
             TrainingSessionRepository sessions,
             SpentHours spent,
-            RecordingDataRepository data,
-            MendedRecordings mended,
+            RecordingReading recordings,
             AthleteService athletes,
             ThresholdService thresholds,
             InstantSource clock) {
         this.clock = clock;
         this.sessions = sessions;
         this.spent = spent;
-        this.data = data;
-        this.mended = mended;
+        this.recordings = recordings;
         this.athletes = athletes;
         this.thresholds = thresholds;
     }
@@ -159,7 +160,7 @@ public class SessionService {
             int trimmed,
             int originalSeconds,
             Described described,
-            List<MendingService.Made> corrections) {
+            List<Corrections.Made> corrections) {
         /** Its steps; empty for strength, a sketch and what was not planned. */
         public Optional<Workout> workout() {
             return design.flatMap(Design::steps);
@@ -178,25 +179,21 @@ public class SessionService {
     public Opened open(long athleteId, Viewer viewer, long sessionId) {
         Athlete athlete = athletes.require(athleteId, viewer);
         SessionRow row = seen(athlete, sessionId);
-        RecordingDataRow stored =
-                row.recording == null ? null : data.findById(row.recording.id).orElseThrow();
-        MendedRecordings.Both both = stored == null ? null : mended.both(row.recording.id, stored.channels);
+        Optional<RecordingReading.Whole> whole =
+                Optional.ofNullable(row.recording).map(r -> recordings.whole(r.id));
         return new Opened(
                 athlete,
                 Slab.of(row),
                 row.design(),
                 thresholds.zonesOf(athlete).on(row.day),
-                Optional.ofNullable(both).map(MendedRecordings.Both::mended),
-                Optional.ofNullable(stored)
-                        .map(s -> new Stored(RecordingFacts.of(row.recording), SummaryJson.bests(s.bests))),
+                whole.map(RecordingReading.Whole::recording),
+                whole.map(w -> new Stored(w.facts(), w.bests())),
                 row.workoutId,
                 row.workoutVersion,
-                both == null ? 0 : both.trimmed(),
-                both == null ? 0 : both.original().seconds(),
+                whole.map(RecordingReading.Whole::trimmed).orElse(0),
+                whole.map(RecordingReading.Whole::originalSeconds).orElse(0),
                 Described.of(row),
-                both == null
-                        ? List.of()
-                        : both.rows().stream().map(MendingService.Made::of).toList());
+                whole.map(RecordingReading.Whole::corrections).orElse(List.of()));
     }
 
     /** A draft is no session for who does not see it. */
@@ -215,7 +212,6 @@ public class SessionService {
         SessionRow row = sessions.find(sessionId, athleteId)
                 .filter(s -> s.recording != null)
                 .orElseThrow(() -> new NotFoundException("recording"));
-        return new Original(
-                row.recording.fileName, data.findById(row.recording.id).orElseThrow().original);
+        return new Original(row.recording.fileName, recordings.original(row.recording.id));
     }
 }

@@ -2,6 +2,8 @@ package pemblar.app.session;
 
 import java.time.LocalDate;
 import org.springframework.stereotype.Component;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.recording.RecordingService;
 import pemblar.app.undo.Undoable;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.sport.Sport;
@@ -13,12 +15,21 @@ class SessionUndo implements Undoable {
     static final String KIND = "sessions";
     private final TrainingSessionRepository sessions;
     private final StrengthFigures figures;
-    private final RecordingRepository recordings;
+    private final RecordedRepository recorded;
+    private final RecordingService recordings;
+    private final AthleteService athletes;
 
-    SessionUndo(TrainingSessionRepository sessions, RecordingRepository recordings, StrengthFigures figures) {
+    SessionUndo(
+            TrainingSessionRepository sessions,
+            RecordedRepository recorded,
+            RecordingService recordings,
+            AthleteService athletes,
+            StrengthFigures figures) {
         this.figures = figures;
         this.sessions = sessions;
+        this.recorded = recorded;
         this.recordings = recordings;
+        this.athletes = athletes;
     }
 
     @Override
@@ -85,8 +96,8 @@ class SessionUndo implements Undoable {
         describe(row, was);
         row.recording = was.recordingId() == null
                 ? null
-                : recordings.findById(was.recordingId()).orElse(null);
-        if (row.recording != null) row.recording.follow(row);
+                : recorded.findById(was.recordingId()).orElse(null);
+        if (row.recording != null) recordings.follow(athletes.forJob(row.athleteId), row.recording.id);
     }
 
     private static void describe(SessionRow row, PlanState.Was was) {

@@ -110,7 +110,7 @@ public record Slab(
     }
 
     static Slab of(SessionRow row) {
-        RecordingRow r = row.recording;
+        RecordedRow r = row.recording;
         Done done = r == null
                 ? told(row)
                 : new Done(

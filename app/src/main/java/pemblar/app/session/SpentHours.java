@@ -21,8 +21,8 @@ class SpentHours {
     Map<Sport, LoadPerHour.Spent> from(long athleteId, LocalDate from) {
         Map<Sport, LoadPerHour.Spent> all = new EnumMap<>(Sport.class);
         sql.sql("select s.sport, sum(coalesce(r.timer_seconds, s.done_seconds)) / 3600.0 as hours,"
-                        + " sum(coalesce(r.load_points, s.done_load)) as load from session s left join recording r"
-                        + " on r.id = s.recording_id and r.deleted_at is null where s.athlete_id = ? and s.day > ?"
+                        + " sum(coalesce(r.load_points, s.done_load)) as load from session s left join recorded r"
+                        + " on r.id = s.recording_id where s.athlete_id = ? and s.day > ?"
                         + " and s.deleted_at is null and coalesce(r.timer_seconds, s.done_seconds) > 0"
                         + " and coalesce(r.load_points, s.done_load) is not null group by s.sport")
                 .params(athleteId, from)

@@ -24,7 +24,7 @@ public class StartStore {
         return new UsualStart(sql.sql("select s.day, s.sport, s.start_minute, r.started_at from (select day, sport, "
                         + "start_minute, recording_id from session where athlete_id = ? and deleted_at is null "
                         + "and day <= ? and (start_minute is not null or recording_id is not null) "
-                        + "order by day desc limit " + MOST + ") s left join recording r on r.id = s.recording_id")
+                        + "order by day desc limit " + MOST + ") s left join recorded r on r.id = s.recording_id")
                 .params(athlete.id(), today)
                 .query((rs, i) -> {
                     ZonedDateTime recorded = rs.getTimestamp(4) == null

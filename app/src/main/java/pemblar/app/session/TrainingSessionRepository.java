@@ -104,12 +104,27 @@ interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     @Query(nativeQuery = true, value = "delete from session where deleted_at < :before")
     void purge(Instant before);
 
+    @Query(
+            nativeQuery = true,
+            value = "select recording_id from session where id in (:ids) and recording_id is not null")
+    List<Long> recordingsOf(List<Long> ids);
+
     @Modifying(flushAutomatically = true)
     @Query(
             nativeQuery = true,
-            value = "delete from session where deleted_at is not null and recording_id in (select id from "
-                    + "recording where athlete_id = :athleteId and sha256 = :sha256 and deleted_at is not null)")
-    void purgeOfFile(long athleteId, String sha256);
+            value = "delete from session where deleted_at is not null and recording_id in (:recordingIds)")
+    void purgeOfRecordings(List<Long> recordingIds);
+
+    @Modifying(flushAutomatically = true)
+    @Query(nativeQuery = true, value = "update session set recording_id = null where recording_id in (:recordingIds)")
+    void partFrom(List<Long> recordingIds);
+
+    /** Where a recording was made, in a person's word; empty when nobody said. */
+    record Where(long recordingId, long sessionId, String surface) {}
+
+    @Query("select new pemblar.app.session.TrainingSessionRepository$Where(s.recording.id, s.id, s.surface) from "
+            + "SessionRow s where s.athleteId = :athleteId and s.day >= :from and s.recording is not null")
+    List<Where> where(long athleteId, LocalDate from);
 
     @Modifying(flushAutomatically = true, clearAutomatically = true)
     @Query(

@@ -29,14 +29,14 @@ public class DailyMail {
     private static final int AT_ONCE = 500;
     private static final Duration KEPT = Duration.ofDays(30);
     private final PlanNews news;
-    private final NoteMail notes;
+    private final List<DayLines> others;
     private final MailService mail;
     private final JdbcClient sql;
     private final InstantSource clock;
 
-    DailyMail(PlanNews news, NoteMail notes, MailService mail, JdbcClient sql, InstantSource clock) {
+    DailyMail(PlanNews news, List<DayLines> others, MailService mail, JdbcClient sql, InstantSource clock) {
         this.news = news;
-        this.notes = notes;
+        this.others = others;
         this.mail = mail;
         this.sql = sql;
         this.clock = clock;
@@ -50,7 +50,7 @@ public class DailyMail {
     @Transactional
     public boolean send() {
         List<Mailed> lines = new ArrayList<>(news.takeUnmailed(AT_ONCE));
-        lines.addAll(notes.take(AT_ONCE));
+        others.forEach(other -> lines.addAll(other.take(AT_ONCE)));
         Map<Long, List<Mailed>> people = lines.stream()
                 .collect(Collectors.groupingBy(Mailed::accountId, LinkedHashMap::new, Collectors.toList()));
         Set<Long> wanted = wanted(people.keySet());

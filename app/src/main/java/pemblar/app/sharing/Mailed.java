@@ -5,4 +5,4 @@ package pemblar.app.sharing;
  *
  * @param path of the page where it can be read
  */
-record Mailed(long accountId, String address, String line, String path) {}
+public record Mailed(long accountId, String address, String line, String path) {}

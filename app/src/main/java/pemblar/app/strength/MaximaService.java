@@ -34,6 +34,9 @@ import pemblar.core.threshold.Quantity;
 /** Maxima of an athlete: dated, with what each rests on, and links between exercises. */
 @Service
 class MaximaService {
+    private static final double USUAL_STEP = 2.5;
+    private static final double USUAL_BAR = 20;
+    private static final double USUAL_PLATE = 1.25;
     private final JdbcClient sql;
     private final AthleteService athletes;
     private final ThresholdService thresholds;
@@ -96,10 +99,11 @@ class MaximaService {
     }
 
     private Loadable loadable(Athlete athlete) {
-        return sql.sql("select load_step, bar_kilograms, plate_kilograms from athlete where id = ?")
+        return sql.sql("select load_step, bar_kilograms, plate_kilograms from strength_bar where athlete_id = ?")
                 .param(athlete.id())
                 .query((rs, i) -> new Loadable(rs.getDouble(1), rs.getDouble(2), rs.getDouble(3), exercises.onBar()))
-                .single();
+                .optional()
+                .orElseGet(() -> new Loadable(USUAL_STEP, USUAL_BAR, USUAL_PLATE, exercises.onBar()));
     }
 
     private static Maxima maxima(Map<String, Double> latest, List<Link> links, Iterable<String> asked) {
@@ -277,8 +281,10 @@ class MaximaService {
     @Transactional
     public void setLoadable(long athleteId, Viewer viewer, double bar, double plate, double step) {
         athletes.require(athleteId, viewer);
-        sql.sql("update athlete set bar_kilograms = ?, plate_kilograms = ?, load_step = ? where id = ?")
-                .params(bar, plate, step, athleteId)
+        sql.sql("insert into strength_bar (athlete_id, bar_kilograms, plate_kilograms, load_step) values (?, ?, ?, ?)"
+                        + " on conflict (athlete_id) do update set bar_kilograms = excluded.bar_kilograms,"
+                        + " plate_kilograms = excluded.plate_kilograms, load_step = excluded.load_step")
+                .params(athleteId, bar, plate, step)
                 .update();
     }
 

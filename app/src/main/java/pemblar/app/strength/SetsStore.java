@@ -38,7 +38,7 @@ class SetsStore {
     @Transactional(readOnly = true)
     public List<Lifted> between(Athlete athlete, LocalDate from, LocalDate to) {
         return sql.sql("select s.day, t.exercise, t.load_kilograms, t.repetitions, t.in_reserve"
-                        + " from strength_set t join session s on s.id = t.session_id"
+                        + " from strength_set t join session_named s on s.id = t.session_id"
                         + " where t.athlete_id = ? and s.athlete_id = ? and s.day between ? and ? and not t.warm_up"
                         + " and t.note not like 'skipped%' order by s.day, t.session_id, t.place, t.id")
                 .params(athlete.id(), athlete.id(), from, to)
@@ -57,7 +57,7 @@ class SetsStore {
         StringBuilder text = new StringBuilder();
         try (CSVPrinter csv = new CSVPrinter(
                 text, CSVFormat.RFC4180.builder().setHeader(COLUMNS).get())) {
-            sql.sql("select s.day, s.title, t.* from strength_set t join session s on s.id = t.session_id"
+            sql.sql("select s.day, s.title, t.* from strength_set t join session_named s on s.id = t.session_id"
                             + " where t.athlete_id = ? and s.athlete_id = ? order by s.day desc, t.session_id, t.place,"
                             + " t.id limit " + MOST_ROWS)
                     .params(athlete.id(), athlete.id())

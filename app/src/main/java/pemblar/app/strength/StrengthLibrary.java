@@ -21,7 +21,7 @@ class StrengthLibrary {
     private static final int LONGEST_TITLE = 80;
     private static final int LONGEST_FOLDER = 40;
     private static final int LONGEST_TAGS = 120;
-    private static final String SEEN = " from strength_workout w join account a on a.id = w.account_id"
+    private static final String SEEN = " from strength_workout w join person a on a.id = w.account_id"
             + " where (w.account_id = :viewer or w.shared and w.account_id in (:coaches))";
     private final JdbcClient sql;
     private final AthleteService athletes;

@@ -41,7 +41,7 @@ class StrengthUndo implements Undoable {
             sql.sql("insert into strength_maximum (id, athlete_id, exercise, day, kilograms, said, "
                             + "session_id, entered_by,"
                             + " entered_at) overriding system value values (?, ?, ?, ?, ?, ?,"
-                            + " (select id from session where id = ?), ?, ?)")
+                            + " (select id from session_named where id = ?), ?, ?)")
                     .params(
                             d.id(),
                             athleteId,

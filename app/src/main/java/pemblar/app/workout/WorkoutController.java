@@ -17,7 +17,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.EffortService;
+import pemblar.app.recording.RecordingReading;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
@@ -45,7 +45,7 @@ class WorkoutController {
     private final Pages pages;
     private final InstantSource clock;
     private final Shelves shelves;
-    private final EffortService efforts;
+    private final RecordingReading recordings;
 
     WorkoutController(
             WorkoutService workouts,
@@ -54,14 +54,14 @@ class WorkoutController {
             Pages pages,
             InstantSource clock,
             Shelves shelves,
-            EffortService efforts) {
+            RecordingReading recordings) {
         this.workouts = workouts;
         this.thresholds = thresholds;
         this.athletes = athletes;
         this.pages = pages;
         this.clock = clock;
         this.shelves = shelves;
-        this.efforts = efforts;
+        this.recordings = recordings;
     }
 
     @GetMapping
@@ -290,7 +290,8 @@ class WorkoutController {
     /** The distance of a ride by power, from the athlete's own rides of half a year. */
     private void distance(Forecast forecast, Zones zones, Athlete athlete, LocalDate day, Model model) {
         double threshold = zones.thresholds().get(Quantity.THRESHOLD_POWER).orElse(Double.NaN);
-        efforts.speedOfPower(athlete, day.minusDays(RECENT_DAYS))
+        recordings
+                .speedOfPower(athlete, day.minusDays(RECENT_DAYS))
                 .ifPresent(relation -> relation.metres(forecast.steps(), threshold)
                         .ifPresent(metres -> {
                             model.addAttribute("likelyMetres", metres);

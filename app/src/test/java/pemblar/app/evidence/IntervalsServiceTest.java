@@ -11,7 +11,7 @@ import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.session.EffortService;
+import pemblar.app.effort.EffortService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.model.IntervalTarget;

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import pemblar.app.frame.Shown;
-import pemblar.app.session.MendingService.Made;
+import pemblar.app.recording.Corrections.Made;
 import pemblar.app.session.MendingService.Other;
 import pemblar.app.session.MendingService.Sheet;
 import pemblar.core.mending.Edit;

@@ -13,6 +13,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.recording.RecordingService;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.sport.Sport;
 import tools.jackson.databind.json.JsonMapper;
@@ -20,8 +22,12 @@ import tools.jackson.databind.json.JsonMapper;
 /** Undo restores the very row, with everything that people said of it. */
 class SessionUndoTest {
     private final TrainingSessionRepository sessions = mock(TrainingSessionRepository.class);
-    private final SessionUndo undo =
-            new SessionUndo(sessions, mock(RecordingRepository.class), mock(StrengthFigures.class));
+    private final SessionUndo undo = new SessionUndo(
+            sessions,
+            mock(RecordedRepository.class),
+            mock(RecordingService.class),
+            mock(AthleteService.class),
+            mock(StrengthFigures.class));
 
     private static SessionRow row() {
         SessionRow row = new SessionRow();

@@ -1,0 +1,75 @@
+package pemblar.app.recording;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.effort.EffortService;
+import pemblar.core.load.SessionSummary;
+import pemblar.core.mending.Mending;
+import pemblar.core.mending.Proposal;
+import pemblar.core.mending.Proposals;
+import pemblar.core.recording.Recording;
+import pemblar.core.threshold.Quantity;
+import pemblar.core.threshold.Thresholds;
+import pemblar.core.zone.Zones;
+
+/** Looks once whether a recording is probably wrong somewhere, and keeps what mending it would do to its load. */
+@Component
+class Doubts {
+    static final int VERSION = 1;
+    private static final int YEARS_OF_BESTS = 2;
+    private final EffortService efforts;
+
+    Doubts(EffortService efforts) {
+        this.efforts = efforts;
+    }
+
+    /** @param recording as it counts, with its corrections; what nobody can reach is still in it */
+    void note(Athlete athlete, RecordingRow row, Recording recording, Zones zones) {
+        List<Proposal> found = Proposals.of(recording, known(athlete, row, recording, zones));
+        row.doubtsVersion = VERSION;
+        row.doubts = found.size();
+        row.doubtWords = words(found);
+        row.mendedLoad = found.isEmpty()
+                ? null
+                : row.counting(SessionSummary.of(
+                                        Mending.apply(
+                                                        recording,
+                                                        found.stream()
+                                                                .map(Proposal::edit)
+                                                                .toList())
+                                                .sound(),
+                                        zones)
+                                .loads())
+                        .map(choice -> choice.points())
+                        .orElse(null);
+    }
+
+    /** What else is known when a recording is looked at: the best of two years and the body. */
+    Proposals.Known known(Athlete athlete, RecordingRow row, Recording recording, Zones zones) {
+        Thresholds values = zones.thresholds().forSport(row.sport);
+        double kilograms = values.get(Quantity.BODY_MASS).orElse(Double.NaN);
+        double best = Proposals.needsBest(recording, kilograms)
+                ? efforts.bestSecondBefore(
+                        athlete, row.sport, row.day.minusYears(YEARS_OF_BESTS), row.day, row.id == null ? -1 : row.id)
+                : Double.NaN;
+        return new Proposals.Known(
+                best, kilograms, values.get(Quantity.MAXIMUM_HEART_RATE).orElse(Double.NaN));
+    }
+
+    private static String words(List<Proposal> found) {
+        return found.stream().map(Proposal::kind).distinct().map(Doubts::word).collect(Collectors.joining(", "));
+    }
+
+    private static String word(Proposal.Kind kind) {
+        return switch (kind) {
+            case SPIKE -> "power that nobody has";
+            case POWER_TOO_LONG -> "power that nobody holds for so long";
+            case STUCK_HEART_RATE -> "a heart rate that stands still";
+            case HEART_RATE_TOO_HIGH -> "a heart rate over the maximum";
+            case HEART_RATE_IS_CADENCE -> "a heart rate that is the cadence";
+            case LEFT_RUNNING -> "a device left running";
+        };
+    }
+}

@@ -1,0 +1,100 @@
+package pemblar.app.recording;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import pemblar.core.mending.Edit;
+import pemblar.core.mending.Mending;
+import pemblar.core.mending.Replacing;
+import pemblar.core.recording.Recording;
+import pemblar.core.recording.Series;
+
+/** Reads recordings as they count: the stored channels with their corrections applied. */
+@Component
+class MendedRecordings {
+    private final RecordingDataRepository data;
+    private final EditRepository edits;
+
+    MendedRecordings(RecordingDataRepository data, EditRepository edits) {
+        this.data = data;
+        this.edits = edits;
+    }
+
+    /** A recording as it came and as it counts. @param trimmed seconds that were cut off its start */
+    record Both(Recording original, Recording mended, int trimmed, List<EditRow> rows) {}
+
+    Recording read(long recordingId) {
+        return both(recordingId).mended();
+    }
+
+    Both both(long recordingId) {
+        return both(recordingId, data.findById(recordingId).orElseThrow().channels);
+    }
+
+    Both both(long recordingId, byte[] channels) {
+        Recording original = ChannelColumn.read(channels);
+        List<EditRow> rows = edits.findByRecordingIdOrderById(recordingId);
+        List<Edit> applied = applied(rows, original, key -> true);
+        return new Both(
+                original,
+                Mending.apply(original, applied),
+                Mending.kept(original.seconds(), applied).from(),
+                rows);
+    }
+
+    /** Corrections of some recordings at once. */
+    Map<Long, List<EditRow>> edits(List<Long> recordingIds) {
+        return recordingIds.isEmpty()
+                ? Map.of()
+                : edits.findByRecordingIdInOrderById(recordingIds).stream()
+                        .collect(Collectors.groupingBy(e -> e.recordingId));
+    }
+
+    /** Seconds that corrections cut off the start of each recording that has any. */
+    Map<Long, Integer> trimmed(List<Long> recordingIds) {
+        return edits(recordingIds).entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey,
+                        e -> e.getValue().stream()
+                                .filter(r -> r.kind == EditRow.Kind.TRIM)
+                                .mapToInt(r -> r.fromSecond)
+                                .max()
+                                .orElse(0)));
+    }
+
+    /** Only the channels wanted. @param rows corrections of this recording, in their order */
+    Recording read(byte[] channels, List<EditRow> rows, Predicate<String> wanted) {
+        Recording original = ChannelColumn.read(channels, wanted);
+        return Mending.apply(original, applied(rows, original, wanted));
+    }
+
+    List<Edit> applied(List<EditRow> rows, Recording original, Predicate<String> wanted) {
+        List<Edit> all = new ArrayList<>();
+        for (EditRow row : rows)
+            if (row.kind == EditRow.Kind.TRIM || wanted.test(row.channel))
+                edit(row, original).ifPresent(all::add);
+        return all;
+    }
+
+    private Optional<Edit> edit(EditRow row, Recording original) {
+        return switch (row.kind) {
+            case TRIM -> Optional.of(new Edit.Trim(row.fromSecond, row.toSecond));
+            case HIDE -> Optional.of(new Edit.Hide(row.channel, row.fromSecond, row.toSecond));
+            case BRIDGE -> Optional.of(new Edit.Bridge(row.channel, row.fromSecond, row.toSecond));
+            case REPLACE ->
+                other(row, original).map(series -> new Edit.Replace(row.channel, series, row.fromSecond, row.toSecond));
+        };
+    }
+
+    /** The other recording's channel on this one's grid; empty when that recording is gone. */
+    Optional<Series> other(EditRow row, Recording original) {
+        if (row.otherRecordingId == null) return Optional.empty();
+        return data.findById(row.otherRecordingId)
+                .flatMap(d -> Replacing.series(
+                        original, ChannelColumn.read(d.channels, row.channel::equals), row.channel, row.shiftSeconds));
+    }
+}
