@@ -42,6 +42,7 @@ class OneWriterConfiguration {
                 lock(sql.getObject(), athleteId);
                 boolean seenSuffices = call.getMethod().isAnnotationPresent(SeenSuffices.class);
                 viewer(call.getArguments())
+                        .filter(viewer -> AskedOnce.isFirst(athleteId, viewer, seenSuffices))
                         .ifPresent(viewer -> guard.getObject().before(athleteId, viewer, seenSuffices));
             }
             return call.proceed();
