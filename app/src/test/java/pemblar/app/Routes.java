@@ -45,6 +45,11 @@ final class Routes {
             return pattern.startsWith("/a/{athleteId}");
         }
 
+        /** Of the interface for programs, which asks for a token. */
+        boolean ofPrograms() {
+            return pattern.startsWith("/api/");
+        }
+
         @Override
         public String toString() {
             return method + " " + pattern;

@@ -44,6 +44,10 @@ class RoutesTest {
             Map.entry("POST /account/address/{token}", "oneself, with the link"),
             Map.entry("POST /account/sign-ins/end", "oneself"),
             Map.entry("POST /account/archive", "oneself, with the password"),
+            Map.entry("GET /account/programs", "oneself"),
+            Map.entry("POST /account/programs", "oneself, with the password"),
+            Map.entry("POST /account/programs/{id}/end", "oneself"),
+            Map.entry("POST /account/programs/hooks/{id}/end", "oneself"),
             Map.entry("POST /account/leave", "oneself, with the password"),
             Map.entry("POST /account/keep", "oneself"),
             Map.entry("POST /account/units", "oneself"),
@@ -118,7 +122,7 @@ class RoutesTest {
     @BeforeAll
     static void people() {
         sql = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
-        routes = Routes.all();
+        routes = Routes.all().stream().filter(r -> !r.ofPrograms()).toList(); // those: ProgramRoutesTest
         owner = new Person(Running.ADDRESS).signUp("owner.routes@pemblar.example", "ride");
         stranger = new Person(Running.ADDRESS).signUp("stranger.routes@pemblar.example", "ride");
         reader = new Person(Running.ADDRESS).signUp("reader.routes@pemblar.example", "coach");

@@ -12,6 +12,9 @@ final class Running {
     private static final String NAME = "pemblar";
     static final PrivateDatabase DATABASE = new PrivateDatabase(DemoTemplate.get(Running::make));
     static final int PORT = PrivateDatabase.freePort();
+    /** A port of this machine that the application may call back. */
+    static final int CALLED = PrivateDatabase.freePort();
+
     static final String ADDRESS = "http://127.0.0.1:" + PORT;
     static final ConfigurableApplicationContext APPLICATION = start();
 
@@ -38,6 +41,8 @@ final class Running {
                         database,
                         "server.port",
                         String.valueOf(port),
+                        "pemblar.calls-to",
+                        "127.0.0.1:" + CALLED,
                         "pemblar.demo",
                         String.valueOf(demo),
                         // longer than any client here waits between two requests, so that none goes out on a

@@ -23,7 +23,7 @@ import org.springframework.web.util.HtmlUtils;
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
-class DatabaseAway extends OncePerRequestFilter {
+public class DatabaseAway extends OncePerRequestFilter {
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseAway.class);
     private static final int RETRY_SECONDS = 4;
     private static final String CLOSED = "Connection is closed";
@@ -40,7 +40,7 @@ class DatabaseAway extends OncePerRequestFilter {
         }
     }
 
-    static boolean isAway(Throwable e) {
+    public static boolean isAway(Throwable e) {
         for (Throwable cause = e; cause != null; cause = cause.getCause()) {
             if (cause instanceof SQLTransientConnectionException) return true;
             if (cause instanceof SQLException sql && isAway(sql)) return true;

@@ -27,6 +27,7 @@ public class Limits {
     private static final int RESETS_PER_ADDRESS = 60;
     private static final int CODES = 8;
     private static final int UPLOADS_PER_MINUTE = 60;
+    public static final int PROGRAM_PER_MINUTE = 600;
     private static final int INVITATIONS_PER_HOUR = 200;
     private final JdbcClient sql;
     private final InstantSource clock;
@@ -59,6 +60,11 @@ public class Limits {
 
     public boolean allowUpload(long accountId) {
         return take("upload " + accountId, UPLOADS_PER_MINUTE, Duration.ofMinutes(1));
+    }
+
+    /** Requests of one token of a program. */
+    public boolean allowProgram(long tokenId) {
+        return take("program " + tokenId, PROGRAM_PER_MINUTE, Duration.ofMinutes(1));
     }
 
     public boolean allowInvitation(long accountId) {

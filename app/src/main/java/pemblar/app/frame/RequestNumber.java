@@ -18,12 +18,12 @@ import org.springframework.web.filter.OncePerRequestFilter;
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
-class RequestNumber extends OncePerRequestFilter {
+public class RequestNumber extends OncePerRequestFilter {
     static final String HEADER = "X-Request-Id";
     private static final String NAME = "request";
 
     /** Of the request that is being answered; another one outside of any. */
-    static String present() {
+    public static String present() {
         String number = MDC.get(NAME);
         return number == null ? made() : number;
     }

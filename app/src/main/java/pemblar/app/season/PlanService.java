@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
@@ -18,6 +19,7 @@ import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
 import pemblar.app.load.Ahead;
 import pemblar.app.load.Aims;
+import pemblar.app.sharing.PlanChanged;
 import pemblar.app.undo.UndoService;
 import pemblar.app.undo.Undoable;
 import pemblar.core.season.Block;
@@ -38,9 +40,17 @@ public class PlanService implements Undoable, Aims {
     private final EventNews news;
     private final AthleteService athletes;
     private final UndoService undo;
+    private final ApplicationEventPublisher events;
     private final InstantSource clock;
 
-    PlanService(SeasonStore store, EventNews news, AthleteService athletes, UndoService undo, InstantSource clock) {
+    PlanService(
+            SeasonStore store,
+            EventNews news,
+            AthleteService athletes,
+            UndoService undo,
+            ApplicationEventPublisher events,
+            InstantSource clock) {
+        this.events = events;
         this.clock = clock;
         this.store = store;
         this.news = news;
@@ -114,6 +124,7 @@ public class PlanService implements Undoable, Aims {
         Held is = store.read(athleteId);
         news.note(athleteId, was.events(), is.events(), today);
         undo.remember(athleteId, viewer, label, KIND, new Change(was, is));
+        events.publishEvent(new PlanChanged(athleteId, true));
         return is;
     }
 
@@ -153,6 +164,7 @@ public class PlanService implements Undoable, Aims {
                             + "too. Change it by hand.");
         store.claim(athleteId, null, "");
         store.write(athleteId, is, change.before());
+        events.publishEvent(new PlanChanged(athleteId, true));
         news.note(
                 athleteId,
                 is.events(),

@@ -2,9 +2,11 @@ package pemblar.app.session;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.sharing.PlanChanged;
 import pemblar.app.sharing.PlanNews;
 
 /**
@@ -15,15 +17,22 @@ import pemblar.app.sharing.PlanNews;
 class Drafts {
     private final TrainingSessionRepository sessions;
     private final PlanNews news;
+    private final ApplicationEventPublisher events;
 
-    Drafts(TrainingSessionRepository sessions, PlanNews news) {
+    Drafts(TrainingSessionRepository sessions, PlanNews news, ApplicationEventPublisher events) {
+        this.events = events;
         this.sessions = sessions;
         this.news = news;
     }
 
     /** @param before what was, and what was made, once the change is done */
     void settle(Athlete athlete, Viewer viewer, String label, PlanState before) {
-        if (!athlete.draftsSeen()) return;
+        events.publishEvent(
+                new PlanChanged(athlete.id(), !athlete.draftsSeen() || isTold(athlete, viewer, label, before)));
+    }
+
+    /** @return whether the athlete sees something of it */
+    private boolean isTold(Athlete athlete, Viewer viewer, String label, PlanState before) {
         boolean told = before.restore().stream().anyMatch(PlanState.Was::wasSharedPlan);
         for (SessionRow row : rows(athlete, before.created())) {
             row.coached = true;
@@ -37,6 +46,7 @@ class Drafts {
                 told = true;
             }
         if (told) news.tell(athlete.id(), viewer, label);
+        return told;
     }
 
     private List<SessionRow> rows(Athlete athlete, List<Long> ids) {

@@ -3,6 +3,7 @@ package pemblar.app.session;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
@@ -15,8 +16,14 @@ public class IntakeService {
     private final RecordingService recordings;
     private final RecordedRepository recorded;
     private final TrainingSessionRepository sessions;
+    private final ApplicationEventPublisher events;
 
-    IntakeService(RecordingService recordings, RecordedRepository recorded, TrainingSessionRepository sessions) {
+    IntakeService(
+            RecordingService recordings,
+            RecordedRepository recorded,
+            TrainingSessionRepository sessions,
+            ApplicationEventPublisher events) {
+        this.events = events;
         this.recordings = recordings;
         this.recorded = recorded;
         this.sessions = sessions;
@@ -43,6 +50,7 @@ public class IntakeService {
             case DONE -> {
                 SessionRow session = place(athlete, read, wantedSession);
                 recordings.follow(athlete, read.recordingId(), read.sound());
+                events.publishEvent(new SessionArrived(athlete.id(), session.id));
                 yield new Taken(Outcome.DONE, session.id, read.message());
             }
         };

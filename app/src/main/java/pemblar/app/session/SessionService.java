@@ -83,6 +83,15 @@ public class SessionService {
         return Slab.of(seen(athletes.require(athleteId, viewer), sessionId));
     }
 
+    /** A session with its design, as it stands on its day; empty for a sketch and for what was only done. */
+    public record Planned(Slab slab, Optional<Design> design) {}
+
+    @Transactional(readOnly = true)
+    public Planned planned(long athleteId, Viewer viewer, long sessionId) {
+        SessionRow row = seen(athletes.require(athleteId, viewer), sessionId);
+        return new Planned(Slab.of(row), row.design());
+    }
+
     /**
      * How often the recording of each session changed what it says; without those that have none. For an athlete whom
      * the caller has already asked for.

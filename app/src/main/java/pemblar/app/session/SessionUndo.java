@@ -1,9 +1,11 @@
 package pemblar.app.session;
 
 import java.time.LocalDate;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.recording.RecordingService;
+import pemblar.app.sharing.PlanChanged;
 import pemblar.app.undo.Undoable;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.sport.Sport;
@@ -18,18 +20,21 @@ class SessionUndo implements Undoable {
     private final RecordedRepository recorded;
     private final RecordingService recordings;
     private final AthleteService athletes;
+    private final ApplicationEventPublisher events;
 
     SessionUndo(
             TrainingSessionRepository sessions,
             RecordedRepository recorded,
             RecordingService recordings,
             AthleteService athletes,
+            ApplicationEventPublisher events,
             StrengthFigures figures) {
         this.figures = figures;
         this.sessions = sessions;
         this.recorded = recorded;
         this.recordings = recordings;
         this.athletes = athletes;
+        this.events = events;
     }
 
     @Override
@@ -49,6 +54,8 @@ class SessionUndo implements Undoable {
             sessions.find(was.id(), athleteId).ifPresent(row -> row.recording = null);
         sessions.flush();
         for (PlanState.Was was : before.restore()) restore(athleteId, was);
+        events.publishEvent(
+                new PlanChanged(athleteId, before.restore().stream().anyMatch(PlanState.Was::wasSharedPlan)));
     }
 
     /** A session on which somebody else's hand has been since stays as it is. */

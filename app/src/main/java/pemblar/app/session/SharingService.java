@@ -4,12 +4,14 @@ import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.sharing.PlanChanged;
 import pemblar.app.sharing.PlanNews;
 import pemblar.app.undo.UndoService;
 
@@ -24,6 +26,7 @@ public class SharingService {
     private final AthleteService athletes;
     private final PlanNews news;
     private final UndoService undo;
+    private final ApplicationEventPublisher events;
     private final InstantSource clock;
 
     SharingService(
@@ -32,12 +35,14 @@ public class SharingService {
             AthleteService athletes,
             PlanNews news,
             UndoService undo,
+            ApplicationEventPublisher events,
             InstantSource clock) {
         this.sessions = sessions;
         this.desk = desk;
         this.athletes = athletes;
         this.news = news;
         this.undo = undo;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -123,6 +128,7 @@ public class SharingService {
         for (SessionRow row : back) row.draft = true;
         for (SessionRow row : all) row.changedBy = viewer.name();
         news.tell(athlete.id(), viewer, sentence);
+        events.publishEvent(new PlanChanged(athlete.id(), true));
     }
 
     private static String words(int forth, int back) {

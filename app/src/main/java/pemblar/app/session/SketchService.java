@@ -65,14 +65,20 @@ public class SketchService {
     /** A session of a plan: a sketch, with a workout at a scale when the library has one. */
     public record Slotted(Sketch sketch, Chosen chosen, int scalePercent) {}
 
+    /** @return its id */
     @Transactional
-    public void sketch(long athleteId, Viewer viewer, Sketch sketch) {
-        repeat(athleteId, viewer, sketch, Set.of(sketch.day().getDayOfWeek()), sketch.day());
+    public long sketch(long athleteId, Viewer viewer, Sketch sketch) {
+        return made(athleteId, viewer, sketch, Set.of(sketch.day().getDayOfWeek()), sketch.day())
+                .get(0);
     }
 
     /** The same on some weekdays up to a day: a commitment that repeats. @return how many */
     @Transactional
     public int repeat(long athleteId, Viewer viewer, Sketch sketch, Set<DayOfWeek> weekdays, LocalDate until) {
+        return made(athleteId, viewer, sketch, weekdays, until).size();
+    }
+
+    private List<Long> made(long athleteId, Viewer viewer, Sketch sketch, Set<DayOfWeek> weekdays, LocalDate until) {
         sketch.checked();
         if (weekdays.isEmpty()) throw new IllegalArgumentException("Weekdays: choose at least one.");
         if (until.isBefore(sketch.day()))
@@ -94,7 +100,7 @@ public class SketchService {
                 ? "Sketched “" + sketch.title() + "” on " + SessionDesk.day(sketch.day()) + "."
                 : "Sketched “" + sketch.title() + "” " + made.size() + " times.";
         desk.remember(athleteId, viewer, label, PlanState.making(made));
-        return made.size();
+        return made;
     }
 
     private static SessionRow row(long athleteId, Viewer viewer, Sketch sketch) {

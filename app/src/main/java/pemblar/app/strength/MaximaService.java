@@ -33,7 +33,7 @@ import pemblar.core.threshold.Quantity;
 
 /** Maxima of an athlete: dated, with what each rests on, and links between exercises. */
 @Service
-class MaximaService {
+public class MaximaService {
     private static final double USUAL_STEP = 2.5;
     private static final double USUAL_BAR = 20;
     private static final double USUAL_PLATE = 1.25;
@@ -63,7 +63,8 @@ class MaximaService {
     }
 
     /** One dated maximum. @param said what it rests on, as “107.5 kg × 3” or “typed” */
-    record Dated(long id, String exercise, LocalDate day, double kilograms, String said, Long sessionId, String by) {
+    public record Dated(
+            long id, String exercise, LocalDate day, double kilograms, String said, Long sessionId, String by) {
         public String words() {
             return Kilograms.rounded(kilograms);
         }

@@ -14,7 +14,7 @@ import pemblar.core.strength.SetHistory.Lifted;
 
 /** Sets that were lifted, over many sessions. */
 @Repository
-class SetsStore {
+public class SetsStore {
     private static final int MOST_ROWS = 100_000;
     private static final String[] COLUMNS = {
         "day",

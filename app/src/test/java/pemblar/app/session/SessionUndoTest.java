@@ -13,6 +13,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.springframework.context.ApplicationEventPublisher;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.recording.RecordingService;
 import pemblar.core.schedule.Purpose;
@@ -27,6 +28,7 @@ class SessionUndoTest {
             mock(RecordedRepository.class),
             mock(RecordingService.class),
             mock(AthleteService.class),
+            mock(ApplicationEventPublisher.class),
             mock(StrengthFigures.class));
 
     private static SessionRow row() {

@@ -37,6 +37,11 @@ public final class Asking {
 
     private Asking() {}
 
+    /** @return the topics that can be asked, in order */
+    public static java.util.Set<String> topics() {
+        return java.util.Collections.unmodifiableSet(TOPICS.keySet());
+    }
+
     /** @return the exit code */
     public static int run(String topic, InputStream in, PrintStream out, PrintStream err) {
         try {
