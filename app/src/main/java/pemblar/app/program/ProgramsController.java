@@ -62,7 +62,7 @@ class ProgramsController {
     String make(
             @RequestParam(defaultValue = "") String name,
             @RequestParam(required = false) List<String> may,
-            @RequestParam LocalDate until,
+            @RequestParam(required = false) LocalDate until,
             @RequestParam(defaultValue = "") String present,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             HttpServletRequest request,

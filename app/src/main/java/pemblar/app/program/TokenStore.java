@@ -55,7 +55,7 @@ class TokenStore {
     public String make(Viewer viewer, String name, Set<Scope> may, LocalDate until) {
         if (name.isBlank() || name.length() > LONGEST_NAME)
             throw new IllegalArgumentException("Name: enter 1 to " + LONGEST_NAME + " characters.");
-        if (until.isBefore(today()) || until.isAfter(today().plusDays(MOST_DAYS)))
+        if (until == null || until.isBefore(today()) || until.isAfter(today().plusDays(MOST_DAYS)))
             throw new IllegalArgumentException("Until: choose a day within a year from today.");
         if (of(viewer).size() >= MOST)
             throw new IllegalArgumentException("There are " + MOST + " tokens already; end one first.");
