@@ -15,7 +15,7 @@ import pemblar.app.frame.Viewer;
 @Service
 public class AccountService implements UserDetailsService {
     static final String TAKEN = "E-mail: there is an account with this address; sign in instead.";
-    private static final int SHORTEST_PASSWORD = 10;
+    static final int SHORTEST_PASSWORD = 10;
     /** BCrypt reads no further. */
     private static final int LONGEST_PASSWORD_BYTES = 72;
 
@@ -82,12 +82,15 @@ public class AccountService implements UserDetailsService {
         return address;
     }
 
-    /** @throws IllegalArgumentException when it is too short to be safe or too long to count whole */
+    /** @throws IllegalArgumentException when it is too short, too long to count whole, or tried first by guessers */
     static String password(String wanted) {
         if (wanted.length() < SHORTEST_PASSWORD)
             throw new IllegalArgumentException("Password: use at least " + SHORTEST_PASSWORD + " characters.");
         if (wanted.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD_BYTES)
             throw new IllegalArgumentException("Password: use at most " + LONGEST_PASSWORD_BYTES + " bytes.");
+        if (KnownPasswords.contains(wanted))
+            throw new IllegalArgumentException(
+                    "Password: this one is on the lists that are tried first. Choose one that nobody else has.");
         return wanted;
     }
 
