@@ -14,6 +14,7 @@ import java.net.http.HttpResponse.BodyHandler;
 import java.net.http.HttpResponse.BodySubscribers;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -23,6 +24,7 @@ import java.util.stream.Collectors;
 /** Somebody with a plain HTTP client: keeps cookies and the anti-forgery token of the last page. */
 final class Person {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
+    private static final Pattern PROGRAM_TOKEN = Pattern.compile("class=\"token\"[^>]*>([^<]+)<");
     private static final String BOUNDARY = "----pemblar-test";
     /** A page as it is, but for line breaks inside its tags: those are the formatter's business and not a test's. */
     private static final BodyHandler<String> PAGE = head -> BodySubscribers.mapping(
@@ -71,6 +73,17 @@ final class Person {
             post("/sign-up", form);
         }
         return this;
+    }
+
+    /** A token for a program, by the password with which people sign up here. @param may words parted by commas */
+    String token(String may, LocalDate until) {
+        get("/account/programs");
+        Map<String, String> form =
+                Map.of("name", "Test", "may", may, "until", until.toString(), "present", "a long password");
+        String page = post("/account/programs", form).body();
+        Matcher told = PROGRAM_TOKEN.matcher(page);
+        if (!told.find()) throw new AssertionError("no token was told: " + page);
+        return told.group(1);
     }
 
     private static boolean isHtml(HttpResponse.ResponseInfo head) {

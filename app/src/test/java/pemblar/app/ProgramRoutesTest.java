@@ -17,8 +17,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -61,13 +59,8 @@ class ProgramRoutesTest {
                 .toList();
         Person person = new Person(Running.ADDRESS).signUp("routes.programs@pemblar.example", "ride");
         own = Long.parseLong(person.get("/").uri().getPath().replaceAll("\\D", ""));
-        person.get("/account/programs");
-        Map<String, String> form =
-                Map.of("name", "All", "may", "plan,log,values,call", "until", tomorrow(), "present", "a long password");
-        Matcher told = Pattern.compile("class=\"token\"[^>]*>([^<]+)<")
-                .matcher(person.post("/account/programs", form).body());
-        assertThat(told.find()).isTrue();
-        token = told.group(1);
+        token = person.token(
+                "plan,log,values,call", LocalDate.now(ZoneOffset.UTC).plusDays(1));
         session = sql.queryForObject("select min(id) from session where recording_id is not null", Long.class);
     }
 

@@ -19,8 +19,6 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.apache.commons.codec.digest.HmacAlgorithms;
 import org.apache.commons.codec.digest.HmacUtils;
 import org.junit.jupiter.api.BeforeAll;
@@ -37,7 +35,6 @@ import tools.jackson.databind.json.JsonMapper;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class ProgramsTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
-    private static final Pattern TOKEN = Pattern.compile("class=\"token\"[^>]*>([^<]+)<");
     private static final HttpClient CLIENT = HttpClient.newHttpClient();
     private static JdbcTemplate sql;
     private static Person person;
@@ -59,19 +56,8 @@ class ProgramsTest {
                         sql.queryForObject(
                                 "select id from account where email = 'coach.programs@pemblar.example'", Long.class),
                         false);
-        whole = token(person, "plan,log,values,call", TODAY.plusDays(3));
-        reading = token(person, "", TODAY.plusDays(3));
-    }
-
-    private static String token(Person of, String may, LocalDate until) {
-        of.get("/account/programs");
-        String page = of.post(
-                        "/account/programs",
-                        Map.of("name", "Test", "may", may, "until", until.toString(), "present", "a long password"))
-                .body();
-        Matcher told = TOKEN.matcher(page);
-        assertThat(told.find()).as(page).isTrue();
-        return told.group(1);
+        whole = person.token("plan,log,values,call", TODAY.plusDays(3));
+        reading = person.token("", TODAY.plusDays(3));
     }
 
     private static HttpResponse<String> ask(String token, String method, String path, String body, String... headers) {
@@ -141,7 +127,7 @@ class ProgramsTest {
     @Test
     @Order(3)
     void asCoachWhoOnlySeesOneChangesNothing() {
-        String seeing = token(coach, "plan,log,values", TODAY.plusDays(1));
+        String seeing = coach.token("plan,log,values", TODAY.plusDays(1));
         assertThat(ask(seeing, "GET", own("/sessions"), null).statusCode()).isEqualTo(200);
         refused(ask(seeing, "POST", own("/sessions"), sketch(TODAY.plusDays(1))), 404, "athlete");
         refused(ask(seeing, "PUT", own("/checkins/" + TODAY), "{\"mood\":3}"), 404, "athlete");
@@ -342,7 +328,7 @@ class ProgramsTest {
     @Test
     @Order(11)
     void aTokenThatWasEndedIsOneNoMore() {
-        String brief = token(person, "", TODAY.plusDays(1));
+        String brief = person.token("", TODAY.plusDays(1));
         assertThat(ask(brief, "GET", "/me", null).statusCode()).isEqualTo(200);
         long id = sql.queryForObject("select max(id) from program_token", Long.class);
         coach.get("/account/programs");

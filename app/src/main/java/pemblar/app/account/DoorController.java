@@ -116,9 +116,8 @@ class DoorController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             HttpServletRequest request,
             RedirectAttributes flash) {
-        if (!limits.allowSignIn("change " + viewer.accountId(), request.getRemoteAddr()))
-            return said(flash, () -> "Too many tries. Wait a minute, then try again.");
         return said(flash, () -> {
+            limits.takePassword(viewer, request.getRemoteAddr());
             int ended = door.changePassword(viewer, present, wanted, here(request));
             return "The password is changed"
                     + (ended == 0
@@ -134,9 +133,8 @@ class DoorController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             HttpServletRequest request,
             RedirectAttributes flash) {
-        if (!limits.allowSignIn("change " + viewer.accountId(), request.getRemoteAddr()))
-            return said(flash, () -> "Too many tries. Wait a minute, then try again.");
         return said(flash, () -> {
+            limits.takePassword(viewer, request.getRemoteAddr());
             door.askForAddress(viewer, present, email);
             return "A mail went to " + email.strip() + ". The address holds once its link is opened, within an hour.";
         });

@@ -33,14 +33,12 @@ class LeavingController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             HttpServletRequest request,
             RedirectAttributes flash) {
-        if (!limits.allowSignIn("change " + viewer.accountId(), request.getRemoteAddr()))
-            flash.addFlashAttribute("said", "Too many tries. Wait a minute, then try again.");
-        else
-            try {
-                leaving.ask(viewer, present);
-            } catch (IllegalArgumentException e) {
-                flash.addFlashAttribute("said", e.getMessage());
-            }
+        try {
+            limits.takePassword(viewer, request.getRemoteAddr());
+            leaving.ask(viewer, present);
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+        }
         return "redirect:/account#leaving";
     }
 

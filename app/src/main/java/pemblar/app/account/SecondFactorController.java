@@ -28,7 +28,6 @@ import pemblar.app.frame.Viewer;
 /** Turning the second factor on and off, and the code at signing in. */
 @Controller
 class SecondFactorController {
-    private static final String TOO_MANY = "Too many tries. Wait a quarter of an hour, then try again.";
     private final SecondFactorService second;
     private final Limits limits;
     private final HttpSessionSecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
@@ -54,15 +53,18 @@ class SecondFactorController {
             Model model)
             throws IOException, ServletException {
         if (!CodeDue.isDue(who)) return "redirect:/";
-        long account = ((SignedIn) who.getPrincipal()).getViewer().accountId();
-        if (!limits.allowCode(account)) model.addAttribute("said", TOO_MANY);
-        else if (!second.passes(account, code))
-            model.addAttribute("said", "Code: it is not the one of now, or has been used. Type the next one.");
-        else {
-            onward.onAuthenticationSuccess(request, response, letIn(who, request, response));
-            return null;
+        try {
+            Viewer viewer = ((SignedIn) who.getPrincipal()).getViewer();
+            limits.takeCode(viewer);
+            if (!second.passes(viewer.accountId(), code))
+                throw new IllegalArgumentException(
+                        "Code: it is not the one of now, or has been used. Type the next one.");
+        } catch (IllegalArgumentException e) {
+            model.addAttribute("said", e.getMessage());
+            return "account/code";
         }
-        return "account/code";
+        onward.onAuthenticationSuccess(request, response, letIn(who, request, response));
+        return null;
     }
 
     /** Wholly signed in from here on, under another number of the web session. */
@@ -85,7 +87,7 @@ class SecondFactorController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            if (!limits.allowCode(viewer.accountId())) throw new IllegalArgumentException(TOO_MANY);
+            limits.takeCode(viewer);
             second.begin(viewer, present);
             return "redirect:/account/second";
         } catch (IllegalArgumentException e) {
@@ -111,7 +113,7 @@ class SecondFactorController {
             Model model,
             RedirectAttributes flash) {
         try {
-            if (!limits.allowCode(viewer.accountId())) throw new IllegalArgumentException(TOO_MANY);
+            limits.takeCode(viewer);
             return codes(
                     model,
                     () -> second.confirm(viewer, code, request.getSession().getId()));
@@ -131,7 +133,7 @@ class SecondFactorController {
             Model model,
             RedirectAttributes flash) {
         try {
-            if (!limits.allowCode(viewer.accountId())) throw new IllegalArgumentException(TOO_MANY);
+            limits.takeCode(viewer);
             return codes(model, () -> second.newCodes(viewer, present, code));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
@@ -151,7 +153,7 @@ class SecondFactorController {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            if (!limits.allowCode(viewer.accountId())) throw new IllegalArgumentException(TOO_MANY);
+            limits.takeCode(viewer);
             second.off(viewer, present, code);
             flash.addFlashAttribute("good", "The second factor is off.");
         } catch (IllegalArgumentException e) {

@@ -40,9 +40,11 @@ class ArchiveController {
             HttpServletResponse response,
             RedirectAttributes flash)
             throws IOException {
-        String refused = refused(viewer, present, request.getRemoteAddr());
-        if (refused != null) {
-            flash.addFlashAttribute("said", refused);
+        try {
+            limits.takePassword(viewer, request.getRemoteAddr());
+            door.checkedAddress(viewer, present);
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
             return "redirect:/account";
         }
         LocalDate day = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
@@ -55,16 +57,5 @@ class ArchiveController {
                         .toString());
         archive.write(viewer, response.getOutputStream());
         return null;
-    }
-
-    private String refused(Viewer viewer, String present, String address) {
-        if (!limits.allowSignIn("change " + viewer.accountId(), address))
-            return "Too many tries. Wait a minute, then try again.";
-        try {
-            door.checkedAddress(viewer, present);
-            return null;
-        } catch (IllegalArgumentException e) {
-            return e.getMessage();
-        }
     }
 }

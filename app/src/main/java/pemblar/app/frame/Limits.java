@@ -58,6 +58,18 @@ public class Limits {
         return take("code " + accountId, CODES, Duration.ofMinutes(15));
     }
 
+    /** The same for who is signed in. @throws IllegalArgumentException with a sentence when it was too often */
+    public void takeCode(Viewer viewer) {
+        if (!allowCode(viewer.accountId()))
+            throw new IllegalArgumentException("Too many tries. Wait a quarter of an hour, then try again.");
+    }
+
+    /** Before a password is asked for once more. @throws IllegalArgumentException with a sentence, as above */
+    public void takePassword(Viewer viewer, String address) {
+        if (!allowSignIn("change " + viewer.accountId(), address))
+            throw new IllegalArgumentException("Too many tries. Wait a minute, then try again.");
+    }
+
     public boolean allowUpload(long accountId) {
         return take("upload " + accountId, UPLOADS_PER_MINUTE, Duration.ofMinutes(1));
     }

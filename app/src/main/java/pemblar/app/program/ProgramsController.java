@@ -68,8 +68,7 @@ class ProgramsController {
             HttpServletRequest request,
             RedirectAttributes flash) {
         try {
-            if (!limits.allowSignIn("change " + viewer.accountId(), request.getRemoteAddr()))
-                throw new IllegalArgumentException("Too many tries. Wait a minute, then try again.");
+            limits.takePassword(viewer, request.getRemoteAddr());
             door.checkedAddress(viewer, present);
             Set<Scope> scopes = Scope.read(may == null ? "" : String.join(",", may));
             flash.addFlashAttribute("token", tokens.make(viewer, name, scopes, until));

@@ -116,7 +116,7 @@ public class Corrections {
     /** Makes corrections. @return those of before @throws IllegalArgumentException naming what cannot be */
     @Transactional
     public List<Kept> mend(Athlete athlete, Viewer viewer, long recordingId, List<Wanted> all) {
-        RecordingRow recording = require(athlete.id(), recordingId);
+        RecordingRow recording = recordings.require(athlete.id(), recordingId);
         Recording original = ChannelColumn.read(data.findById(recordingId).orElseThrow().channels);
         List<EditRow> before = edits.findByRecordingIdOrderById(recordingId);
         if (before.size() + all.size() > MOST_EDITS)
@@ -131,13 +131,6 @@ public class Corrections {
         left(recordingId, original);
         summaries.refresh(athlete, recording);
         return kept;
-    }
-
-    private RecordingRow require(long athleteId, long recordingId) {
-        return recordings
-                .findById(recordingId)
-                .filter(r -> r.athleteId == athleteId)
-                .orElseThrow(() -> new NotFoundException("recording"));
     }
 
     /** At least a few seconds, and something measured, must be left. */
@@ -201,7 +194,7 @@ public class Corrections {
     /** Takes one correction back, whichever it is. @return those of before */
     @Transactional
     public List<Kept> takeBack(Athlete athlete, long recordingId, long editId) {
-        RecordingRow recording = require(athlete.id(), recordingId);
+        RecordingRow recording = recordings.require(athlete.id(), recordingId);
         EditRow row = edits.findByIdAndRecordingId(editId, recordingId)
                 .orElseThrow(() -> new NotFoundException("correction"));
         List<Kept> kept = edits.findByRecordingIdOrderById(recordingId).stream()

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.InstantSource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.SessionLoad;
@@ -43,7 +42,7 @@ public class LoadChoices {
     /** What was computed stays. @throws IllegalArgumentException naming the field that cannot be */
     @Transactional
     public Chosen choose(long athleteId, Viewer viewer, long recordingId, Wanted wanted) {
-        RecordingRow row = require(athleteId, recordingId);
+        RecordingRow row = recordings.require(athleteId, recordingId);
         Was before = Was.of(row);
         String reason = wanted.reason() == null ? "" : wanted.reason().strip();
         if (reason.length() > LONGEST_REASON)
@@ -71,7 +70,7 @@ public class LoadChoices {
     /** How hard it felt, 0 to 10; which load counts stays as it was chosen. */
     @Transactional
     public Chosen felt(long athleteId, long recordingId, double effort) {
-        RecordingRow row = require(athleteId, recordingId);
+        RecordingRow row = recordings.require(athleteId, recordingId);
         Was before = Was.of(row);
         feel(row, effort);
         row.count();
@@ -81,13 +80,6 @@ public class LoadChoices {
     private static void feel(RecordingRow row, double effort) {
         SessionLoad.ofPerceivedEffort(row.timerSeconds, effort); // refuses what is no effort
         row.perceivedEffort = effort;
-    }
-
-    private RecordingRow require(long athleteId, long recordingId) {
-        return recordings
-                .findById(recordingId)
-                .filter(r -> r.athleteId == athleteId)
-                .orElseThrow(() -> new NotFoundException("recording"));
     }
 
     /** The choice as it was. */

@@ -8,6 +8,7 @@ import java.util.Set;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
+import pemblar.app.frame.NotFoundException;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.SpeedOfPower;
 
@@ -15,6 +16,11 @@ interface RecordingRepository extends Repository<RecordingRow, Long> {
     RecordingRow save(RecordingRow row);
 
     Optional<RecordingRow> findById(long id);
+
+    /** @throws NotFoundException when the athlete has no such recording */
+    default RecordingRow require(long athleteId, long id) {
+        return findById(id).filter(r -> r.athleteId == athleteId).orElseThrow(() -> new NotFoundException("recording"));
+    }
 
     Optional<RecordingRow> findByAthleteIdAndSha256(long athleteId, String sha256);
 

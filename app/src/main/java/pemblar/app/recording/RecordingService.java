@@ -18,7 +18,6 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.effort.EffortService;
-import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Secret;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.load.SessionSummary;
@@ -146,28 +145,21 @@ public class RecordingService {
     /** Takes over what is planned for a recording, which was matched, parted or put back. */
     @Transactional
     public void follow(Athlete athlete, long recordingId) {
-        RecordingRow row = require(athlete.id(), recordingId);
+        RecordingRow row = recordings.require(athlete.id(), recordingId);
         summaries.follow(row, null, thresholds.zonesOf(athlete).on(row.day));
     }
 
     /** The same of one that was just read. @param sound the recording as it counts */
     @Transactional
     public void follow(Athlete athlete, long recordingId, Recording sound) {
-        RecordingRow row = require(athlete.id(), recordingId);
+        RecordingRow row = recordings.require(athlete.id(), recordingId);
         summaries.follow(row, sound, thresholds.zonesOf(athlete).on(row.day));
-    }
-
-    private RecordingRow require(long athleteId, long recordingId) {
-        return recordings
-                .findById(recordingId)
-                .filter(r -> r.athleteId == athleteId)
-                .orElseThrow(() -> new NotFoundException("recording"));
     }
 
     /** Computes everything of a recording anew. */
     @Transactional
     public void refresh(Athlete athlete, long recordingId) {
-        summaries.refresh(athlete, require(athlete.id(), recordingId));
+        summaries.refresh(athlete, recordings.require(athlete.id(), recordingId));
     }
 
     /**

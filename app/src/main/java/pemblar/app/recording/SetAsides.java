@@ -49,10 +49,7 @@ public class SetAsides {
         if (reason.isBlank() || reason.length() > LONGEST_REASON)
             throw new IllegalArgumentException(
                     "Reason: say in up to " + LONGEST_REASON + " characters why it does not count, such as “spike”.");
-        RecordingRow row = recordings
-                .findById(which.recordingId())
-                .filter(r -> r.athleteId == athleteId)
-                .orElseThrow(() -> new NotFoundException("recording"));
+        RecordingRow row = recordings.require(athleteId, which.recordingId());
         EffortService.Counted counted = counted(row);
         efforts.setAside(
                 counted,
@@ -65,7 +62,7 @@ public class SetAsides {
     public void takeBack(long athleteId, Viewer viewer, long setAsideId) {
         athletes.require(athleteId, viewer);
         long id = efforts.takeBack(athleteId, setAsideId).orElseThrow(() -> new NotFoundException("stretch"));
-        RecordingRow row = recordings.findById(id).orElseThrow(() -> new NotFoundException("recording"));
+        RecordingRow row = recordings.require(athleteId, id);
         EffortService.Counted counted = counted(row);
         summaries.curves(row, counted.recording(), counted.trimmed());
     }

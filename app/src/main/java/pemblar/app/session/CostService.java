@@ -2,7 +2,6 @@ package pemblar.app.session;
 
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.recording.LoadChoices;
 import pemblar.app.recording.LoadChoices.Chosen;
@@ -29,7 +28,7 @@ public class CostService implements Undoable {
     /** @throws IllegalArgumentException naming the field that cannot be */
     @Transactional
     public void choose(long athleteId, Viewer viewer, long sessionId, Wanted wanted) {
-        SessionRow session = recorded(athleteId, viewer, sessionId);
+        SessionRow session = desk.recorded(athleteId, viewer, sessionId);
         Chosen chosen = choices.choose(athleteId, viewer, session.recording.id, wanted);
         String now = chosen.points() == null ? "not known" : String.valueOf(Math.round(chosen.points()));
         undo.remember(
@@ -39,7 +38,7 @@ public class CostService implements Undoable {
     /** How hard it felt, 0 to 10; which load counts stays as it was chosen. */
     @Transactional
     public void felt(long athleteId, Viewer viewer, long sessionId, double effort) {
-        SessionRow session = recorded(athleteId, viewer, sessionId);
+        SessionRow session = desk.recorded(athleteId, viewer, sessionId);
         Chosen chosen = choices.felt(athleteId, session.recording.id, effort);
         undo.remember(
                 athleteId,
@@ -47,12 +46,6 @@ public class CostService implements Undoable {
                 "“" + session.title + "” felt like " + Math.round(effort) + " of 10.",
                 KIND,
                 chosen.before());
-    }
-
-    private SessionRow recorded(long athleteId, Viewer viewer, long sessionId) {
-        SessionRow session = desk.require(athleteId, viewer, sessionId);
-        if (session.recording == null) throw new NotFoundException("recording");
-        return session;
     }
 
     @Override

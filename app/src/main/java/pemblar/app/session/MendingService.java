@@ -5,7 +5,6 @@ import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.recording.Corrections;
@@ -85,7 +84,7 @@ public class MendingService implements Undoable {
     /** Makes a correction. @throws IllegalArgumentException naming what cannot be */
     @Transactional
     public void mend(long athleteId, Viewer viewer, long sessionId, List<Wanted> all) {
-        SessionRow session = recorded(athleteId, viewer, sessionId);
+        SessionRow session = desk.recorded(athleteId, viewer, sessionId);
         List<Kept> before = corrections.mend(desk.athlete(athleteId, viewer), viewer, session.recording.id, all);
         undo.remember(
                 athleteId,
@@ -109,7 +108,7 @@ public class MendingService implements Undoable {
     /** Takes one correction back, whichever it is. */
     @Transactional
     public void takeBack(long athleteId, Viewer viewer, long sessionId, long editId) {
-        SessionRow session = recorded(athleteId, viewer, sessionId);
+        SessionRow session = desk.recorded(athleteId, viewer, sessionId);
         List<Kept> before = corrections.takeBack(desk.athlete(athleteId, viewer), session.recording.id, editId);
         undo.remember(
                 athleteId,
@@ -117,12 +116,6 @@ public class MendingService implements Undoable {
                 "Took a correction of “" + session.title + "” back.",
                 KIND,
                 new State(session.recording.id, before));
-    }
-
-    private SessionRow recorded(long athleteId, Viewer viewer, long sessionId) {
-        SessionRow session = desk.require(athleteId, viewer, sessionId);
-        if (session.recording == null) throw new NotFoundException("recording");
-        return session;
     }
 
     record State(long recordingId, List<Kept> edits) {}

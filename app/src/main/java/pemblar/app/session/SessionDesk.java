@@ -64,6 +64,13 @@ class SessionDesk {
                 .orElseThrow(() -> new NotFoundException("session"));
     }
 
+    /** A session with a recording. @throws NotFoundException when there is none */
+    SessionRow recorded(long athleteId, Viewer viewer, long sessionId) {
+        SessionRow row = require(athleteId, viewer, sessionId);
+        if (row.recording == null) throw new NotFoundException("recording");
+        return row;
+    }
+
     /** A session that is still to be done. @throws IllegalArgumentException when it is done */
     SessionRow open(long athleteId, Viewer viewer, long sessionId) {
         SessionRow row = require(athleteId, viewer, sessionId);

@@ -3,6 +3,7 @@ package pemblar.app.recording;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
@@ -43,6 +44,7 @@ class LoadChoicesTest {
         row.id = 11L;
         row.fill(recording, SessionSummary.of(recording, Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200)), "");
         when(recordings.findById(11L)).thenReturn(Optional.of(row));
+        when(recordings.require(anyLong(), anyLong())).thenCallRealMethod();
     }
 
     private LoadChoices.Chosen choose(Source source, Double points, String reason, Double effort) {
