@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -34,6 +35,7 @@ import pemblar.core.threshold.Quantity;
 @Tag(name = "state")
 class StateApi {
     private final AthleteService athletes;
+    private final Seeing seeing;
     private final ThresholdService thresholds;
     private final CheckinService checkins;
     private final TrendService trends;
@@ -41,11 +43,13 @@ class StateApi {
 
     StateApi(
             AthleteService athletes,
+            Seeing seeing,
             ThresholdService thresholds,
             CheckinService checkins,
             TrendService trends,
             InstantSource clock) {
         this.athletes = athletes;
+        this.seeing = seeing;
         this.thresholds = thresholds;
         this.checkins = checkins;
         this.trends = trends;
@@ -111,13 +115,11 @@ class StateApi {
     @Operation(summary = "Mornings of some days, in order; of the last four weeks unless days are sent")
     Page<MorningJson> checkins(
             @PathVariable long athleteId,
-            @RequestParam(required = false) LocalDate from,
-            @RequestParam(required = false) LocalDate to,
+            @ParameterObject Days days,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        Span span = Span.of(from, to, athlete.dayOf(clock.instant()));
+        Seeing.Seen seen = seeing.on(athleteId, viewer, days);
         return new Page<>(
-                checkins.between(athlete, span.from(), span.to()).values().stream()
+                checkins.between(seen.athlete(), seen.span().from(), seen.span().to()).values().stream()
                         .map(MorningJson::of)
                         .toList(),
                 null);
@@ -149,14 +151,13 @@ class StateApi {
     @Operation(summary = "Load, acute and chronic load and the balance of the morning, day by day")
     Page<TrendDay> trend(
             @PathVariable long athleteId,
-            @RequestParam(required = false) LocalDate from,
-            @RequestParam(required = false) LocalDate to,
+            @ParameterObject Days days,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        Span span = Span.of(from, to, athlete.dayOf(clock.instant()));
-        List<TrendDay> days = new ArrayList<>();
-        for (LoadTrend.Day day : trends.of(athlete).days())
-            if (!day.date().isBefore(span.from()) && !day.date().isAfter(span.to())) days.add(TrendDay.of(day));
-        return new Page<>(days, null);
+        Seeing.Seen seen = seeing.on(athleteId, viewer, days);
+        List<TrendDay> trend = new ArrayList<>();
+        for (LoadTrend.Day day : trends.of(seen.athlete()).days())
+            if (!day.date().isBefore(seen.span().from())
+                    && !day.date().isAfter(seen.span().to())) trend.add(TrendDay.of(day));
+        return new Page<>(trend, null);
     }
 }

@@ -2,16 +2,14 @@ package pemblar.app.program;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.List;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.strength.MaximaService;
@@ -26,13 +24,13 @@ class StrengthApi {
     private final AthleteService athletes;
     private final SetsStore sets;
     private final MaximaService maxima;
-    private final InstantSource clock;
+    private final Seeing seeing;
 
-    StrengthApi(AthleteService athletes, SetsStore sets, MaximaService maxima, InstantSource clock) {
+    StrengthApi(AthleteService athletes, SetsStore sets, MaximaService maxima, Seeing seeing) {
         this.athletes = athletes;
         this.sets = sets;
         this.maxima = maxima;
-        this.clock = clock;
+        this.seeing = seeing;
     }
 
     /** @param inReserve repetitions that were left; null when nobody said */
@@ -48,13 +46,11 @@ class StrengthApi {
     @Operation(summary = "Work sets of some days, in order; of the last four weeks unless days are sent")
     Page<SetJson> sets(
             @PathVariable long athleteId,
-            @RequestParam(required = false) LocalDate from,
-            @RequestParam(required = false) LocalDate to,
+            @ParameterObject Days days,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        Span span = Span.of(from, to, athlete.dayOf(clock.instant()));
+        Seeing.Seen seen = seeing.on(athleteId, viewer, days);
         return new Page<>(
-                sets.between(athlete, span.from(), span.to()).stream()
+                sets.between(seen.athlete(), seen.span().from(), seen.span().to()).stream()
                         .map(SetJson::of)
                         .toList(),
                 null);

@@ -1,0 +1,6 @@
+package pemblar.app.program;
+
+import java.time.LocalDate;
+
+/** Days as they are asked for; both may be left out. */
+record Days(LocalDate from, LocalDate to) {}
