@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.effort.EffortSource;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
@@ -71,19 +72,20 @@ public class Corrections {
     public record Proposed(List<Proposal> proposals, Map<Proposal.Kind, Double> loadAfter) {}
 
     /** A recording as it counts, to be looked at. @param trimmed seconds cut off the start of the original */
-    public record Looked(long recordingId, Recording recording, int trimmed, Zones zones) {}
+    public record Looked(EffortSource of, Recording recording, int trimmed, Zones zones) {}
 
     /** What is mended already is not proposed again. */
     @Transactional(readOnly = true)
     public Proposed proposed(Athlete athlete, Looked at) {
-        RecordingRow row = recordings.findById(at.recordingId()).orElseThrow();
-        List<Proposal> found = Proposals.of(at.recording(), doubts.known(athlete, row, at.recording(), at.zones()));
-        return new Proposed(found.stream().map(p -> shifted(p, at.trimmed())).toList(), loadAfter(row, at, found));
+        List<Proposal> found = Proposals.of(at.recording(), doubts.known(athlete, at.of(), at.recording(), at.zones()));
+        return new Proposed(found.stream().map(p -> shifted(p, at.trimmed())).toList(), loadAfter(at, found));
     }
 
     /** A preview: the load with the proposals of each kind accepted. */
-    private static Map<Proposal.Kind, Double> loadAfter(RecordingRow row, Looked at, List<Proposal> found) {
+    private Map<Proposal.Kind, Double> loadAfter(Looked at, List<Proposal> found) {
         Map<Proposal.Kind, Double> after = new EnumMap<>(Proposal.Kind.class);
+        if (found.isEmpty()) return after;
+        RecordingRow row = recordings.findById(at.of().recordingId()).orElseThrow();
         for (Proposal.Kind kind : found.stream().map(Proposal::kind).distinct().toList()) {
             List<Edit> accepted = found.stream()
                     .filter(p -> p.kind() == kind)

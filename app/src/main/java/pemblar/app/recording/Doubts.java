@@ -5,6 +5,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortSource;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.mending.Mending;
 import pemblar.core.mending.Proposal;
@@ -27,7 +28,7 @@ class Doubts {
 
     /** @param recording as it counts, with its corrections; what nobody can reach is still in it */
     void note(Athlete athlete, RecordingRow row, Recording recording, Zones zones) {
-        List<Proposal> found = Proposals.of(recording, known(athlete, row, recording, zones));
+        List<Proposal> found = Proposals.of(recording, known(athlete, row.source(), recording, zones));
         row.doubtsVersion = VERSION;
         row.doubts = found.size();
         row.doubtWords = words(found);
@@ -47,12 +48,12 @@ class Doubts {
     }
 
     /** What else is known when a recording is looked at: the best of two years and the body. */
-    Proposals.Known known(Athlete athlete, RecordingRow row, Recording recording, Zones zones) {
-        Thresholds values = zones.thresholds().forSport(row.sport);
+    Proposals.Known known(Athlete athlete, EffortSource of, Recording recording, Zones zones) {
+        Thresholds values = zones.thresholds().forSport(of.sport());
         double kilograms = values.get(Quantity.BODY_MASS).orElse(Double.NaN);
         double best = Proposals.needsBest(recording, kilograms)
                 ? efforts.bestSecondBefore(
-                        athlete, row.sport, row.day.minusYears(YEARS_OF_BESTS), row.day, row.id == null ? -1 : row.id)
+                        athlete, of.sport(), of.day().minusYears(YEARS_OF_BESTS), of.day(), of.recordingId())
                 : Double.NaN;
         return new Proposals.Known(
                 best, kilograms, values.get(Quantity.MAXIMUM_HEART_RATE).orElse(Double.NaN));

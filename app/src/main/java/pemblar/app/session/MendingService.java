@@ -5,6 +5,7 @@ import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.effort.EffortSource;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.recording.Corrections;
@@ -63,9 +64,20 @@ public class MendingService implements Undoable {
         Corrections.Proposed proposed = corrections.proposed(
                 opened.athlete(),
                 new Corrections.Looked(
-                        facts.recordingId(), opened.recording().orElseThrow(), opened.trimmed(), opened.zones()));
+                        source(opened, facts.recordingId()),
+                        opened.recording().orElseThrow(),
+                        opened.trimmed(),
+                        opened.zones()));
         return new Sheet(
                 proposed.proposals(), proposed.loadAfter(), opened.corrections(), others(opened.athlete(), facts));
+    }
+
+    private static EffortSource source(SessionService.Opened opened, long recordingId) {
+        return new EffortSource(
+                recordingId,
+                opened.athlete().id(),
+                opened.slab().sport(),
+                opened.slab().day());
     }
 
     private List<Other> others(Athlete athlete, RecordingFacts facts) {
