@@ -170,6 +170,8 @@ class ProgramRoutesTest {
                     note(faults, route, ask(route, path, json(fields), true), field + "=" + value);
                     note(faults, route, ask(route, query(path, fields), null, true), "?" + field + "=" + value);
                 }
+            for (String field : fields(route).keySet())
+                note(faults, route, ask(route, path + "?" + field + "=%00", null, true), field + "=%00");
             for (String strange : List.of("-1", "99999999999999999999", "x", "%00", "1e9"))
                 note(faults, route, ask(route, path(route, strange), plausible(route), true), strange);
         }

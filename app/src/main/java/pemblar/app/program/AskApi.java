@@ -13,12 +13,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RestController;
 import pemblar.app.frame.NotFoundException;
 import pemblar.formats.ask.Asking;
 
 /** What the core decides, asked without anybody's data; the same answers as ./pemblar ask gives. */
-@RestController
+@Api
 @RequestMapping("/api/v1/ask")
 @Tag(name = "ask")
 class AskApi {

@@ -12,11 +12,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RestController;
 import pemblar.app.frame.Viewer;
 
 /** Addresses that are told when a session arrives or a plan changes. */
-@RestController
+@Api
 @RequestMapping("/api/v1/hooks")
 @Tag(name = "hooks")
 class HooksApi {

@@ -2,12 +2,11 @@ package pemblar.app.program;
 
 import io.swagger.v3.oas.annotations.Hidden;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RestController;
 import pemblar.app.frame.NotFoundException;
 
 /** Addresses at which there is nothing. */
 @Hidden
-@RestController
+@Api
 class NothingApi {
     @May(Scope.READ)
     @RequestMapping("/api/**")

@@ -13,14 +13,13 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.RestController;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.core.sport.Sport;
 
 /** Who asks, and whom they see. */
-@RestController
+@Api
 @RequestMapping("/api/v1")
 @Tag(name = "people")
 class PeopleApi {

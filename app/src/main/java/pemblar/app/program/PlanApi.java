@@ -10,7 +10,6 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RestController;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.season.Held;
@@ -19,7 +18,7 @@ import pemblar.app.season.SeasonEvent;
 import pemblar.core.season.Block;
 
 /** The season: blocks, events and days away. */
-@RestController
+@Api
 @RequestMapping("/api/v1/athletes/{athleteId}/plan")
 @Tag(name = "plan")
 class PlanApi {

@@ -12,6 +12,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.web.firewall.RequestRejectedException;
 import org.springframework.validation.BindException;
 import org.springframework.validation.FieldError;
 import org.springframework.web.ErrorResponse;
@@ -25,7 +26,7 @@ import pemblar.app.frame.RequestNumber;
 import pemblar.app.session.ChangedMeanwhile;
 
 /** What programs are told when something is refused: which field, why, and what to do. */
-@RestControllerAdvice(basePackageClasses = ProblemAdvice.class)
+@RestControllerAdvice(annotations = Api.class)
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class ProblemAdvice {
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
@@ -71,6 +72,11 @@ class ProblemAdvice {
                 field == null
                         ? "The request is not understood."
                         : field.getField() + ": this is not understood. " + Kinds.of(e.getFieldType(field.getField())));
+    }
+
+    @ExceptionHandler(RequestRejectedException.class)
+    ResponseEntity<Object> forbiddenCharacter() {
+        return Problem.of(HttpStatus.BAD_REQUEST, "A field holds a character that no field can hold.");
     }
 
     @ExceptionHandler(MissingServletRequestParameterException.class)

@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.filter.ShallowEtagHeaderFilter;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.exchange.ImportService;
@@ -31,7 +30,7 @@ import pemblar.core.load.SessionLoad.Source;
 import pemblar.formats.json.RecordingJson;
 
 /** Recordings: their summary, their channels, the file as it came; and new ones. */
-@RestController
+@Api
 @RequestMapping("/api/v1/athletes/{athleteId}")
 @Tag(name = "recordings")
 class RecordingsApi {

@@ -20,7 +20,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RestController;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
@@ -29,7 +28,7 @@ import pemblar.app.session.SessionService;
 import pemblar.core.sport.Sport;
 
 /** Sessions on days: read, put, moved, scaled, dropped. */
-@RestController
+@Api
 @RequestMapping("/api/v1/athletes/{athleteId}/sessions")
 @Tag(name = "sessions")
 class SessionsApi {

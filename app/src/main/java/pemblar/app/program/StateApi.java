@@ -18,7 +18,6 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.RestController;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.checkin.Checkin;
@@ -30,7 +29,7 @@ import pemblar.core.load.LoadTrend;
 import pemblar.core.threshold.Quantity;
 
 /** How somebody is: thresholds, check-ins and the load trend. */
-@RestController
+@Api
 @RequestMapping("/api/v1/athletes/{athleteId}")
 @Tag(name = "state")
 class StateApi {

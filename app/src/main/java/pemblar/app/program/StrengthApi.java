@@ -9,7 +9,6 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RestController;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.strength.MaximaService;
@@ -17,7 +16,7 @@ import pemblar.app.strength.SetsStore;
 import pemblar.core.strength.SetHistory.Lifted;
 
 /** What was lifted. */
-@RestController
+@Api
 @RequestMapping("/api/v1/athletes/{athleteId}/strength")
 @Tag(name = "strength")
 class StrengthApi {
