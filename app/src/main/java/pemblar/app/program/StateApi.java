@@ -137,17 +137,26 @@ class StateApi {
         return MorningJson.of(checkins.between(athlete, day, day).getOrDefault(day, Checkin.none(day)));
     }
 
-    /** A day of the load trend, in points; days ahead rest on what is planned. */
+    /**
+     * A day of the load trend, in points; days ahead rest on what is planned. Pages show the chronic load and the
+     * balance of the morning, before the day counts.
+     */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record TrendDay(LocalDate day, double load, double acute, double chronic, double balance) {
+    record TrendDay(
+            LocalDate day,
+            double load,
+            double chronicMorning,
+            double balanceMorning,
+            double acuteEvening,
+            double chronicEvening) {
         static TrendDay of(LoadTrend.Day d) {
-            return new TrendDay(d.date(), d.load(), d.acute(), d.chronic(), d.balance());
+            return new TrendDay(d.date(), d.load(), d.chronicBefore(), d.balance(), d.acute(), d.chronic());
         }
     }
 
     @May(Scope.READ)
     @GetMapping("/trend")
-    @Operation(summary = "Load, acute and chronic load and the balance of the morning, day by day")
+    @Operation(summary = "Points of each day: load, chronic load and balance of its morning, both loads of its evening")
     Page<TrendDay> trend(
             @PathVariable long athleteId,
             @ParameterObject Days days,
