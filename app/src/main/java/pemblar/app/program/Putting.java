@@ -17,6 +17,7 @@ import pemblar.core.workout.Workout;
 /** Puts what a program sends on a day. */
 @Component
 class Putting {
+    private static final int SHORTEST_MINUTES = 5;
     private static final int LONGEST_MINUTES = 1440;
     private final ScheduleService schedule;
     private final SketchService sketches;
@@ -52,8 +53,8 @@ class Putting {
     private static Sketch sketch(SessionsApi.Put put, Sport sport, Integer minute) {
         if (put.purpose() == null || put.minutes() == null)
             throw new IllegalArgumentException("workout: send one, or a purpose and minutes.");
-        if (put.minutes() < 1 || put.minutes() > LONGEST_MINUTES)
-            throw new IllegalArgumentException("minutes: send 5 to " + LONGEST_MINUTES + ".");
+        if (put.minutes() < SHORTEST_MINUTES || put.minutes() > LONGEST_MINUTES)
+            throw new IllegalArgumentException("minutes: send " + SHORTEST_MINUTES + " to " + LONGEST_MINUTES + ".");
         Purpose purpose = purpose(put.purpose());
         String word = put.purpose().toLowerCase(Locale.ROOT).replace('_', ' ');
         String usual = Character.toUpperCase(word.charAt(0)) + word.substring(1);
