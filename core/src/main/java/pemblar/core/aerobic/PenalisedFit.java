@@ -1,11 +1,6 @@
 package pemblar.core.aerobic;
 
 import java.util.Arrays;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.CholeskyDecomposition;
-import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.linear.RealVector;
 
 /**
  * y = f(day) + fixed effects + e, f piecewise linear with penalised second differences, as a mixed model: the
@@ -37,11 +32,11 @@ final class PenalisedFit {
     private final int knots;
     private final double[] values;
     private final double[][] design;
-    private final RealMatrix penalty;
+    private final double[][] penalty;
     private final int unpenalised;
     private double[] weights;
-    private RealVector theta;
-    private RealMatrix covariance;
+    private double[] theta;
+    private double[][] covariance;
 
     private PenalisedFit(double[] days, double[][] fixed, double[] values, double[] weights) {
         this.values = values;
@@ -72,12 +67,11 @@ final class PenalisedFit {
         return fit;
     }
 
-    private static RealMatrix penalty(int knots, int effects) {
-        RealMatrix penalty = new Array2DRowRealMatrix(knots + effects, knots + effects);
+    private static double[][] penalty(int knots, int effects) {
+        double[][] penalty = new double[knots + effects][knots + effects];
         double[] second = {1, -2, 1};
         for (int k = 0; k + 2 < knots; k++)
-            for (int i = 0; i < 3; i++)
-                for (int j = 0; j < 3; j++) penalty.addToEntry(k + i, k + j, second[i] * second[j]);
+            for (int i = 0; i < 3; i++) for (int j = 0; j < 3; j++) penalty[k + i][k + j] += second[i] * second[j];
         return penalty;
     }
 
@@ -106,7 +100,7 @@ final class PenalisedFit {
 
     private double residual(int i) {
         double fitted = 0;
-        for (int j = 0; j < design[i].length; j++) fitted += design[i][j] * theta.getEntry(j);
+        for (int j = 0; j < design[i].length; j++) fitted += design[i][j] * theta[j];
         return values[i] - fitted;
     }
 
@@ -128,16 +122,30 @@ final class PenalisedFit {
         }
         double low = LEAST_LOG + (best - 1) * step;
         double high = LEAST_LOG + (best + 1) * step;
+        double left = high - GOLDEN * (high - low);
+        double right = low + GOLDEN * (high - low);
+        double ofLeft = normal.criterion(left);
+        double ofRight = normal.criterion(right);
         for (int i = 0; i < 30; i++) {
-            double left = high - GOLDEN * (high - low);
-            double right = low + GOLDEN * (high - low);
-            if (normal.criterion(left) < normal.criterion(right)) high = right;
-            else low = left;
+            if (ofLeft < ofRight) {
+                high = right;
+                right = left;
+                ofRight = ofLeft;
+                left = high - GOLDEN * (high - low);
+                ofLeft = normal.criterion(left);
+            } else {
+                low = left;
+                left = right;
+                ofLeft = ofRight;
+                right = low + GOLDEN * (high - low);
+                ofRight = normal.criterion(right);
+            }
         }
         normal.criterion((low + high) / 2);
         theta = normal.theta;
         double variance = normal.residual / freedom() / (robust ? HUBER_KEPT : 1);
-        covariance = normal.inverse().scalarMultiply(variance);
+        covariance = normal.factor.inverse();
+        for (double[] row : covariance) for (int j = 0; j < row.length; j++) row[j] *= variance;
     }
 
     /**
@@ -155,8 +163,8 @@ final class PenalisedFit {
             if (criteria[i] > most) continue;
             normal.criterion(LEAST_LOG + i * step);
             double variance = normal.residual / freedom() / HUBER_KEPT;
-            double error = Math.sqrt(variance * normal.inverse().getEntry(knots + index, knots + index));
-            if (Math.abs(normal.theta.getEntry(knots + index)) <= reach * error) return false;
+            double error = Math.sqrt(variance * normal.factor.column(knots + index)[knots + index]);
+            if (Math.abs(normal.theta[knots + index]) <= reach * error) return false;
         }
         return true;
     }
@@ -169,64 +177,63 @@ final class PenalisedFit {
     double at(double day) {
         double[] row = line(day);
         double sum = 0;
-        for (int k = 0; k < knots; k++) sum += row[k] * theta.getEntry(k);
+        for (int k = 0; k < knots; k++) sum += row[k] * theta[k];
         return sum;
     }
 
     double errorAt(double day) {
-        RealVector row = new ArrayRealVector(Arrays.copyOf(line(day), theta.getDimension()));
-        return Math.sqrt(row.dotProduct(covariance.operate(row)));
+        double[] row = line(day);
+        double sum = 0;
+        for (int i = 0; i < knots; i++)
+            if (row[i] != 0) for (int j = 0; j < knots; j++) sum += row[i] * row[j] * covariance[i][j];
+        return Math.sqrt(sum);
     }
 
     double effect(int index) {
-        return theta.getEntry(knots + index);
+        return theta[knots + index];
     }
 
     double effectError(int index) {
-        return Math.sqrt(covariance.getEntry(knots + index, knots + index));
+        return Math.sqrt(covariance[knots + index][knots + index]);
     }
 
     /** The weighted normal equations; {@link #criterion} solves them with one amount of smoothing. */
     private final class Normal {
-        private final RealMatrix squares;
-        private final RealVector products;
+        private final double[][] squares;
+        private final double[] products;
+        private final Envelope factor;
         private double total;
-        private RealVector theta;
+        private double[] theta;
         private double residual;
-        private CholeskyDecomposition factor;
 
         Normal() {
             int p = design[0].length;
-            double[][] sums = new double[p][p];
-            double[] right = new double[p];
+            squares = new double[p][];
+            products = new double[p];
+            for (int j = 0; j < p; j++) squares[j] = new double[j + 1];
             for (int i = 0; i < values.length; i++) {
                 total += weights[i] * values[i] * values[i];
                 for (int j = 0; j < p; j++) {
                     if (design[i][j] == 0) continue;
-                    right[j] += weights[i] * design[i][j] * values[i];
-                    for (int k = 0; k <= j; k++) sums[j][k] += weights[i] * design[i][j] * design[i][k];
+                    products[j] += weights[i] * design[i][j] * values[i];
+                    for (int k = 0; k <= j; k++) squares[j][k] += weights[i] * design[i][j] * design[i][k];
                 }
             }
-            // summed in another order the other half would differ in its last digits, which the factoring refuses
-            for (int j = 0; j < p; j++) for (int k = 0; k < j; k++) sums[k][j] = sums[j][k];
-            for (int j = knots; j < p; j++) sums[j][j] += RIDGE;
-            squares = new Array2DRowRealMatrix(sums, false);
-            products = new ArrayRealVector(right, false);
+            for (int j = knots; j < p; j++) squares[j][j] += RIDGE;
+            int[] first = new int[p];
+            for (int j = 0; j < knots; j++) first[j] = Math.max(0, j - 2); // a knot bends with two on each side
+            factor = new Envelope(first);
         }
 
         /** -2 log restricted likelihood without constants. */
         double criterion(double logLambda) {
-            factor = new CholeskyDecomposition(squares.add(penalty.scalarMultiply(Math.exp(logLambda))), 1e-6, 0);
-            theta = factor.getSolver().solve(products);
-            residual = Math.max(1e-30, total - theta.dotProduct(products));
-            double logDeterminant = 0;
-            for (int j = 0; j < theta.getDimension(); j++)
-                logDeterminant += 2 * Math.log(factor.getL().getEntry(j, j));
-            return freedom() * Math.log(residual) + logDeterminant - (knots - 2) * logLambda;
-        }
-
-        RealMatrix inverse() {
-            return factor.getSolver().getInverse();
+            double lambda = Math.exp(logLambda);
+            factor.factor((i, j) -> squares[i][j] + lambda * penalty[i][j]);
+            theta = factor.solve(products);
+            residual = total;
+            for (int j = 0; j < theta.length; j++) residual -= theta[j] * products[j];
+            residual = Math.max(1e-30, residual);
+            return freedom() * Math.log(residual) + factor.logDeterminant() - (knots - 2) * logLambda;
         }
     }
 }
