@@ -2,56 +2,28 @@ package pemblar.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Map;
-import java.util.TreeMap;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
-import pemblar.app.archive.ArchiveService;
-import pemblar.app.frame.Viewer;
 
 /** All data of a person in one file: theirs whole, nobody else's, and no keys. */
 class ArchiveTest {
     private final JdbcTemplate sql = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
 
-    private static Map<String, byte[]> archive(Viewer viewer) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        Running.APPLICATION.getBean(ArchiveService.class).write(viewer, out);
-        return unzipped(out.toByteArray());
-    }
-
-    private static Map<String, byte[]> unzipped(byte[] bytes) throws IOException {
-        Map<String, byte[]> files = new TreeMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry())
-                files.put(entry.getName(), zip.readAllBytes());
-        }
-        return files;
-    }
-
     private static String text(Map<String, byte[]> files, String name) {
         return new String(files.get(name), StandardCharsets.UTF_8);
     }
 
-    private Viewer viewer(String email) {
-        return sql.queryForObject(
-                "select id, name from account where email = ?",
-                (rs, i) -> new Viewer(rs.getLong(1), rs.getString(2)),
-                email);
-    }
-
     @Test
     void aDemoAthletesYearsAreThereToTheLastRecording() throws IOException {
-        Map<String, byte[]> files = archive(viewer("sefa@pemblar.example"));
-        int sessions =
-                sql.queryForObject("select count(*) from session where athlete_id = 2 and not draft", Integer.class);
+        Map<String, byte[]> files = Zips.archive(sql, "sefa@pemblar.example");
+        int sessions = sql.queryForObject(
+                "select count(*) from session where athlete_id = 2 and not draft and" + " deleted_at is null",
+                Integer.class);
         int recordings = sql.queryForObject(
                 "select count(*) from recording where athlete_id = 2 and deleted_at is null", Integer.class);
         assertThat(text(files, "data/session.jsonl").lines().count()).isEqualTo(sessions);
@@ -94,10 +66,10 @@ class ArchiveTest {
         sql.update(
                 "update session set draft = true where id = (select max(id) from session where athlete_id = ?)",
                 athlete);
-        Map<String, byte[]> files = archive(viewer("archive@pemblar.example"));
+        Map<String, byte[]> files = Zips.archive(sql, "archive@pemblar.example");
         assertThat(text(files, "data/session.jsonl").lines()).hasSize(1);
         assertThat(text(files, "data/athlete.jsonl").lines()).hasSize(1);
-        Map<String, byte[]> coach = archive(viewer("oda@pemblar.example"));
+        Map<String, byte[]> coach = Zips.archive(sql, "oda@pemblar.example");
         assertThat(text(coach, "data/session.jsonl")).isEmpty();
         assertThat(text(coach, "data/workout.jsonl")).isNotEmpty();
     }

@@ -142,6 +142,15 @@ final class Person {
                 .build());
     }
 
+    /** A body as it is. */
+    HttpResponse<String> send(String path, String type, byte[] body) {
+        return send(request(path)
+                .header("Content-Type", type)
+                .header("X-CSRF-TOKEN", token)
+                .POST(BodyPublishers.ofByteArray(body))
+                .build());
+    }
+
     byte[] bytes(String path) {
         try {
             return client.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray())

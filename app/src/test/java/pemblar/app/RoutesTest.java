@@ -44,6 +44,8 @@ class RoutesTest {
             Map.entry("POST /account/address/{token}", "oneself, with the link"),
             Map.entry("POST /account/sign-ins/end", "oneself"),
             Map.entry("POST /account/archive", "oneself, with the password"),
+            Map.entry("GET /account/archive/in", "oneself"),
+            Map.entry("POST /account/archive/in", "oneself, into an account that holds nothing"),
             Map.entry("GET /account/programs", "oneself"),
             Map.entry("POST /account/programs", "oneself, with the password"),
             Map.entry("POST /account/programs/{id}/end", "oneself"),

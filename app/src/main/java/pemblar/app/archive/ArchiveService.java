@@ -34,9 +34,8 @@ public class ArchiveService {
         List<Written> written = new ArrayList<>();
         ZipOutputStream zip = new ZipOutputStream(out);
         for (Shelf shelf : Shelf.ALL) {
-            zip.putNextEntry(new ZipEntry("data/" + shelf.file() + ".jsonl"));
-            written.add(
-                    new Written("data/" + shelf.file() + ".jsonl", shelf.words(), rows(shelf, viewer, athletes, zip)));
+            zip.putNextEntry(new ZipEntry(shelf.path()));
+            written.add(new Written(shelf.path(), shelf.words(), rows(shelf, viewer, athletes, zip)));
             zip.closeEntry();
         }
         written.add(new Written("recordings/", "recordings as they came", originals(athletes, zip)));
@@ -131,7 +130,7 @@ public class ArchiveService {
         return "<!doctype html>\n<html lang=\"en\"><meta charset=\"utf-8\"><title>Pemblar: " + name + "</title>\n<h1>"
                 + name + "</h1>\n<p>What Pemblar kept on the day of this archive. Each file"
                 + " of <code>data</code> has a JSON object a line; recordings are as they came in. Passwords, keys of"
-                + " devices and calendars, invitations, named ranges and what is computed"
+                + " devices and calendars, invitations, what-ifs and what is computed"
                 + " from the rest are not in it.</p>\n<table>\n"
                 + "<tr><th>File</th><th>What</th><th>How many</th></tr>\n" + rows + "</table></html>\n";
     }

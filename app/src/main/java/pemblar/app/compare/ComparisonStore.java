@@ -36,15 +36,16 @@ class ComparisonStore {
                 .list();
     }
 
+    static Content content(String json) {
+        return JSON.readValue(json, Content.class);
+    }
+
     Optional<Held> find(long athleteId, long id) {
         return sql.sql("select id, name, content::text as content, version from comparison where id = ? and "
                         + "athlete_id = ?")
                 .params(id, athleteId)
                 .query((rs, i) -> new Held(
-                        rs.getLong("id"),
-                        rs.getString("name"),
-                        JSON.readValue(rs.getString("content"), Content.class),
-                        rs.getInt("version")))
+                        rs.getLong("id"), rs.getString("name"), content(rs.getString("content")), rs.getInt("version")))
                 .optional();
     }
 

@@ -233,6 +233,23 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
                 nextId);
     }
 
+    /** @throws RuntimeException when it holds what no comparison could that was made here */
+    void check() {
+        columns(columns);
+        axes(x, y);
+        if (lines.size() > MOST_LINES || derived.size() > MOST_DERIVED) throw new IllegalArgumentException("too long");
+        for (Derivation d : derived) {
+            Derived.Operation.valueOf(d.operation());
+            Figure.named(d.left()).orElseThrow();
+            Figure.named(d.right()).orElseThrow();
+        }
+        for (Line line : lines) {
+            group(line.group());
+            java.time.LocalDate.parse(line.day());
+            if (line.label() == null || line.to() <= line.from()) throw new IllegalArgumentException("no repetition");
+        }
+    }
+
     boolean isColumn(String name) {
         return Figure.named(name).isPresent()
                 || derived.stream().anyMatch(d -> d.name().equals(name));

@@ -21,6 +21,7 @@ class Purging {
             "delete from request_once where at < ?",
             "delete from account_link where made_at < ?",
             "delete from rate_limit where at < ?",
+            "delete from archive_in where state = 'ARRIVING' and arrived_at < ?",
             "delete from job_failure f where f.failed_at < ? and not exists (select 1 from scheduled_tasks t where"
                     + " t.task_name = f.task_name and t.task_instance = f.task_instance and"
                     + " t.consecutive_failures > 0)",

@@ -62,7 +62,7 @@ public class NoteFiles {
     }
 
     @Transactional
-    void attach(long athleteId, long noteId, Given file) {
+    public void attach(long athleteId, long noteId, Given file) {
         int there = sql.sql("select count(*) from note_file where athlete_id = ?")
                 .param(athleteId)
                 .query(Integer.class)

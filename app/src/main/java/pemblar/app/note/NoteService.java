@@ -33,9 +33,9 @@ public class NoteService {
     private static final int MOST_THREADS = 100;
     private static final int MOST_NOTES = 600;
     private static final String NOTES = """
-        select n.*, s.title, n.author_id = a.account_id as by_athlete, n.author_id = :viewer as own,
-        n.author_id <> :viewer and not exists (select 1 from note_read r where r.note_id = n.id and
-        r.account_id = :viewer) as unread
+        select n.*, s.title, coalesce(n.author_id = a.account_id, false) as by_athlete,
+        coalesce(n.author_id = :viewer, false) as own, n.author_id <> :viewer and not exists (
+            select 1 from note_read r where r.note_id = n.id and r.account_id = :viewer) as unread
         from note n join athlete_known a on a.id = n.athlete_id
         left join session_named s on s.id = n.session_id
         where n.athlete_id = :athlete and (n.session_id is null or s.id is not null and (not s.draft or :drafts)) """;

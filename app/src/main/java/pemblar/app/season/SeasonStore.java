@@ -267,7 +267,7 @@ class SeasonStore {
     }
 
     /** As RUN:40,SWIM:20. */
-    private static Map<Sport, Integer> shares(String stored) {
+    static Map<Sport, Integer> shares(String stored) {
         return stored.isEmpty()
                 ? Map.of()
                 : Arrays.stream(stored.split(","))

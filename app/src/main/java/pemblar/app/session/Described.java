@@ -40,7 +40,7 @@ public record Described(
                 .toList();
     }
 
-    private static List<One> stretches(String json) {
+    static List<One> stretches(String json) {
         return JsonMapper.shared().readValue(json, new TypeReference<List<One>>() {});
     }
 

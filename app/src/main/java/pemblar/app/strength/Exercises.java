@@ -198,6 +198,11 @@ class Exercises {
         return name.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
     }
 
+    static void check(New added) {
+        Movement.of(added.movement());
+        check(added, called(added.name()));
+    }
+
     private static void check(New added, String called) {
         if (!called.matches("[\\p{L}][\\p{L}'()/ -]{0,58}"))
             throw new IllegalArgumentException(

@@ -138,14 +138,23 @@ public class MaximaService {
 
     @Transactional(readOnly = true)
     public List<Link> links(Athlete athlete) {
+        return links(athlete.id());
+    }
+
+    private List<Link> links(long athleteId) {
         return sql.sql("select * from strength_link where athlete_id = ? order by of_exercise, exercise")
-                .param(athlete.id())
+                .param(athleteId)
                 .query((rs, i) -> new Link(
                         rs.getString("exercise"),
                         rs.getString("of_exercise"),
                         rs.getDouble("percent"),
                         rs.getBoolean("reports_back")))
                 .list();
+    }
+
+    /** @throws Maxima.BrokenLink naming the chain when links go in a circle */
+    void checkLinks(long athleteId) {
+        maxima(Map.of(), links(athleteId), List.of());
     }
 
     /** What a new maximum would change of the sessions ahead. */

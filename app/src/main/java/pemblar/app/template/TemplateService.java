@@ -67,7 +67,11 @@ public class TemplateService {
     }
 
     static List<Entry> entries(TemplateRow row) {
-        return JSON.readValue(row.entries, new TypeReference<List<Entry>>() {});
+        return entries(row.entries);
+    }
+
+    static List<Entry> entries(String json) {
+        return JSON.readValue(json, new TypeReference<List<Entry>>() {});
     }
 
     /**
