@@ -4,9 +4,11 @@ import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import pemblar.app.frame.StoredForm;
+import pemblar.core.sport.Sport;
 
 /** A season, its events and what they ask can be read together. */
 @Configuration(proxyBeanMethods = false)
@@ -21,6 +23,13 @@ class SeasonForms {
                 "season",
                 row -> check(row, latest),
                 id -> store.read(id).settings().rhythm());
+    }
+
+    @Bean
+    StoredForm exceptionForm() {
+        return StoredForm.of(
+                "season_exception",
+                row -> Optional.ofNullable(row.get("only_sport")).ifPresent(Sport::valueOf));
     }
 
     @Bean
