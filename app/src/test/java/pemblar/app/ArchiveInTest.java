@@ -208,16 +208,7 @@ class ArchiveInTest {
                 at.get(1) + "/derive",
                 Map.of("name", "ratio", "left", "power", "operation", "OVER", "right", "heartRate"));
         // one that no comparison looks at
-        person.post(
-                "/a/" + athlete + "/sessions/"
-                        + sql.queryForObject(
-                                "select min(id) from session where athlete_id = ? and recording_id is not null and day ="
-                                        + " (select min(day) from recording where athlete_id = ?)",
-                                Long.class,
-                                athlete,
-                                athlete)
-                        + "/delete",
-                Map.of());
+        person.post("/a/" + athlete + "/sessions/" + oldest(athlete) + "/delete", Map.of());
         person.post(
                 "/a/" + athlete + "/thresholds/curve/set-aside",
                 Map.of("recording", recordingOf(sessions.get(2)), "seconds", "60", "reason", "spike"));
@@ -253,6 +244,13 @@ class ArchiveInTest {
                 athlete,
                 PICTURE);
         sql.update("update recording set sky_celsius = 33.25 where id = ?", Long.valueOf(recordingOf(sessions.get(2))));
+    }
+
+    private long oldest(long athlete) {
+        return sql.queryForObject(
+                "select id from session where athlete_id = ? and recording_id is not null order by day, id limit 1",
+                Long.class,
+                athlete);
     }
 
     private String recordingOf(long session) {
@@ -443,8 +441,8 @@ class ArchiveInTest {
         String at = "/a/" + somebody.athlete() + "/";
         List<String> pages = new ArrayList<>(PAGES.stream().map(p -> at + p).toList());
         for (Map<String, Object> one : sql.queryForList(
-                "select 'sessions/' as page, id from session where athlete_id = ? and deleted_at is null union all select 'compare/', id from"
-                        + " comparison where athlete_id = ?",
+                "select 'sessions/' as page, id from session where athlete_id = ? and deleted_at is null union all"
+                        + " select 'compare/', id from comparison where athlete_id = ?",
                 somebody.athlete(),
                 somebody.athlete())) pages.add(at + one.get("page") + one.get("id"));
         pages.addAll(List.of("/account", "/account/archive/in"));

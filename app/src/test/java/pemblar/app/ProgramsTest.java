@@ -94,6 +94,95 @@ class ProgramsTest {
     }
 
     @Test
+    @Order(5)
+    void eventsAndDaysAwayAreAddedChangedAndRemovedAtTheRevisionThatWasRead() {
+        String plan = own("/plan");
+        int read = json(get(plan)).get("revision").asInt();
+        LocalDate day = TODAY.plusDays(60);
+        HttpResponse<String> added = ask(
+                whole,
+                "POST",
+                plan + "/events",
+                "{\"day\":\"" + day + "\",\"name\":\"Lake round\",\"priority\":\"a\",\"sport\":\"ride\","
+                        + "\"distanceMetres\":120000}",
+                "If-Match",
+                "\"" + read + "\"");
+        assertThat(added.statusCode()).as(added.body()).isEqualTo(201);
+        JsonNode event = json(added).get("events").get(0);
+        assertThat(event.get("name").asString()).isEqualTo("Lake round");
+        assertThat(event.get("priority").asString()).isEqualTo("A");
+        String one = plan + "/events/" + event.get("id").asLong();
+        String moved = "{\"day\":\"" + day.plusDays(7) + "\",\"name\":\"Lake round\",\"priority\":\"b\"}";
+        refused(ask(whole, "PUT", one, moved, "If-Match", "\"" + read + "\""), 412, "Read it again");
+        assertThat(json(ask(whole, "PUT", one, moved))
+                        .get("events")
+                        .get(0)
+                        .get("from")
+                        .asString())
+                .isEqualTo(day.plusDays(7).toString());
+        refused(ask(whole, "POST", plan + "/events", moved.replace("Lake", "Hill")), 400, "nearest free day");
+        refused(ask(whole, "POST", plan + "/events", "{\"name\":\"x\"}"), 400, "day: is missing");
+        refused(ask(whole, "POST", plan + "/events", moved.replace("\"b\"", "\"z\"")), 400, "priority: send one of a");
+        refused(ask(whole, "PUT", plan + "/events/0", moved), 404, "event");
+        refused(ask(reading, "DELETE", one, null), 403, "change what is planned");
+
+        String away = "{\"from\":\"" + day + "\",\"to\":\"" + day.plusDays(3)
+                + "\",\"weeklyHours\":0,\"kind\":\"travel\",\"reason\":\"at sea\"}";
+        JsonNode is = json(ask(whole, "POST", plan + "/away", away));
+        assertThat(is.get("away").get(0).get("reason").asString()).isEqualTo("at sea");
+        refused(ask(whole, "POST", plan + "/away", away.replace("travel", "holiday")), 400, "kind: send one of travel");
+        refused(ask(whole, "DELETE", plan + "/away/0", null), 400, "If-Match");
+        String revision = "\"" + is.get("revision").asInt() + "\"";
+        assertThat(json(ask(whole, "DELETE", plan + "/away/0", null, "If-Match", revision))
+                        .get("away"))
+                .isEmpty();
+        refused(ask(whole, "DELETE", plan + "/away/0", null, "If-Match", revision), 412, "Read it again");
+        assertThat(json(ask(whole, "DELETE", one, null)).get("events")).isEmpty();
+        assertThat(person.post("/a/" + athlete + "/season/undo", Map.of()).body())
+                .as("what a program did can be taken back")
+                .contains("Lake round");
+    }
+
+    @Test
+    @Order(5)
+    void strengthIsPutLoggedSetBySetAndItsMaximaSet() {
+        assertThat(ask(
+                                whole,
+                                "POST",
+                                own("/strength/maxima"),
+                                "{\"exercise\":\"back squat\",\"day\":\"" + TODAY + "\",\"kilograms\":100}")
+                        .statusCode())
+                .isEqualTo(201);
+        HttpResponse<String> put = ask(
+                whole,
+                "POST",
+                own("/sessions"),
+                "{\"day\":\"" + TODAY + "\",\"sport\":\"strength\",\"title\":\"Legs\","
+                        + "\"workout\":\"back squat 3 x 5 at 80%\"}");
+        assertThat(put.statusCode()).as(put.body()).isEqualTo(201);
+        String set = own("/strength/sessions/" + json(put).get("id").asLong() + "/sets/first");
+        String told = "{\"place\":0,\"exercise\":\"back squat\",\"kilograms\":80,\"repetitions\":5,\"inReserve\":2}";
+        for (int twice = 0; twice < 2; twice++)
+            assertThat(json(ask(whole, "PUT", set, told)).get("kilograms").asDouble())
+                    .isEqualTo(80);
+        JsonNode sets = json(get(own("/strength/sets?from=" + TODAY + "&to=" + TODAY)));
+        assertThat(sets.get("items")).hasSize(1);
+        assertThat(sets.get("items").get(0).get("inReserve").asInt()).isEqualTo(2);
+        refused(ask(whole, "PUT", set, told.replace(":5", ":5000")), 400, "Repetitions");
+        refused(ask(whole, "PUT", set, "{}"), 400, "place: is missing");
+        refused(ask(whole, "PUT", own("/strength/sessions/1/sets/a"), told), 404, "session");
+        refused(ask(reading, "PUT", set, told), 403, "sets");
+        refused(
+                ask(
+                        whole,
+                        "POST",
+                        own("/sessions"),
+                        "{\"day\":\"" + TODAY + "\",\"sport\":\"strength\",\"workout\":\"?\"}"),
+                400,
+                "workout:");
+    }
+
+    @Test
     @Order(1)
     void withoutATokenNothingIsAnsweredButTheDescription() {
         refused(ask(null, "GET", "/me", null), 401, "Authorization");

@@ -1,10 +1,26 @@
 package pemblar.app.program;
 
 import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.stream.Collectors;
 
 /** What a value of a kind looks like, for who sent another. */
 final class Kinds {
     private Kinds() {}
+
+    /**
+     * A word in lower case as one of an enumeration. @throws IllegalArgumentException naming the field and its words
+     */
+    static <E extends Enum<E>> E word(String field, Class<E> of, String word) {
+        for (E one : of.getEnumConstants()) if (key(one).equals(word)) return one;
+        throw new IllegalArgumentException(field + ": send one of "
+                + Arrays.stream(of.getEnumConstants()).map(Kinds::key).collect(Collectors.joining(", ")) + ".");
+    }
+
+    static String key(Enum<?> one) {
+        return one.name().toLowerCase(Locale.ROOT);
+    }
 
     static String of(Class<?> kind) {
         if (kind == LocalDate.class) return "Send a day as 2026-05-04.";

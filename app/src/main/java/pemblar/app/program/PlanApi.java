@@ -15,6 +15,7 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.season.Held;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
+import pemblar.app.season.SeasonSettings.Away;
 import pemblar.core.season.Block;
 
 /** The season: blocks, events and days away. */
@@ -73,17 +74,35 @@ class PlanApi {
         }
     }
 
-    /** @param revision counts the changes of the season */
-    record PlanJson(int revision, List<BlockJson> blocks, List<EventJson> events) {}
+    /** Days with other hours. @param sport the only one that can be trained then; null for all */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record AwayJson(LocalDate from, LocalDate to, double weeklyHours, String reason, String kind, String sport) {
+        static AwayJson of(Away a) {
+            return new AwayJson(
+                    a.from(),
+                    a.to(),
+                    a.weeklyHours(),
+                    a.reason(),
+                    Kinds.key(a.kind()),
+                    a.only() == null ? null : a.only().key());
+        }
+    }
+
+    /** @param revision counts the changes of the season; a change sends it as If-Match */
+    record PlanJson(int revision, List<BlockJson> blocks, List<EventJson> events, List<AwayJson> away) {
+        static PlanJson of(Held held) {
+            return new PlanJson(
+                    held.revision(),
+                    held.blocks().stream().map(BlockJson::of).toList(),
+                    held.events().stream().map(EventJson::of).toList(),
+                    held.away().stream().map(AwayJson::of).toList());
+        }
+    }
 
     @May(Scope.READ)
     @GetMapping
-    @Operation(summary = "Blocks with what they aim at, and events, in order of their days")
+    @Operation(summary = "Blocks with what they aim at, events and days away, in order of their days")
     PlanJson plan(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        Held held = plan.held(athletes.require(athleteId, viewer));
-        return new PlanJson(
-                held.revision(),
-                held.blocks().stream().map(BlockJson::of).toList(),
-                held.events().stream().map(EventJson::of).toList());
+        return PlanJson.of(plan.held(athletes.require(athleteId, viewer)));
     }
 }

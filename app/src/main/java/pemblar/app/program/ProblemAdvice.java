@@ -23,6 +23,7 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import pemblar.app.frame.DatabaseAway;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.RequestNumber;
+import pemblar.app.season.SeasonChangedMeanwhile;
 import pemblar.app.session.ChangedMeanwhile;
 
 /** What programs are told when something is refused: which field, why, and what to do. */
@@ -42,6 +43,12 @@ class ProblemAdvice {
         return Problem.of(
                 HttpStatus.PRECONDITION_FAILED,
                 e.getMessage() + "; it is at version " + e.theirs().version() + " now. Read it again first.");
+    }
+
+    @ExceptionHandler(SeasonChangedMeanwhile.class)
+    ResponseEntity<Object> changed() {
+        return Problem.of(
+                HttpStatus.PRECONDITION_FAILED, "The plan was changed after it was read. Read it again first.");
     }
 
     @ExceptionHandler({ConcurrencyFailureException.class, DataIntegrityViolationException.class})

@@ -9,8 +9,11 @@ import pemblar.app.session.ScheduleService;
 import pemblar.app.session.ScheduleService.Chosen;
 import pemblar.app.session.SketchService;
 import pemblar.app.session.SketchService.Sketch;
+import pemblar.core.design.Design;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.sport.Sport;
+import pemblar.core.strength.StrengthShorthand;
+import pemblar.core.strength.StrengthWorkout;
 import pemblar.core.workout.Shorthand;
 import pemblar.core.workout.Workout;
 
@@ -32,9 +35,21 @@ class Putting {
         if (put.day() == null) throw new IllegalArgumentException("day: is missing.");
         Integer minute = SessionJson.minute(put.start());
         if (put.workout() == null) return sketches.sketch(athlete.id(), viewer, sketch(put, sport, minute));
-        Workout workout = workout(put.workout(), sport);
-        return schedule.schedule(
-                athlete.id(), viewer, put.day(), minute, new Chosen(title(put, "Workout"), workout, null, null));
+        Chosen chosen = new Chosen(title(put, "Workout"), design(put.workout(), sport), null, null);
+        return schedule.schedule(athlete.id(), viewer, put.day(), minute, chosen);
+    }
+
+    private static Design design(String text, Sport sport) {
+        return sport == Sport.STRENGTH
+                ? new Design.Strength(strength(text))
+                : new Design.Endurance(workout(text, sport));
+    }
+
+    private static StrengthWorkout strength(String text) {
+        StrengthShorthand.Reading reading = StrengthShorthand.read(text);
+        return reading.workout()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "workout: " + reading.problem().map(String::valueOf).orElse("it is not understood")));
     }
 
     private static String title(SessionsApi.Put put, String usual) {

@@ -10,8 +10,8 @@ import java.util.stream.Collectors;
 enum Scope {
     READ("read what you see"),
     PLAN("change what is planned"),
-    LOG("bring recordings and check-ins"),
-    VALUES("change thresholds"),
+    LOG("bring recordings, check-ins and sets"),
+    VALUES("change thresholds and maxima"),
     CALL("be called back when something happens");
 
     private final String words;

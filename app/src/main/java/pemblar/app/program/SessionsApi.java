@@ -155,7 +155,7 @@ class SessionsApi {
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         if ((change.day() == null) == (change.scalePercent() == null))
             throw new IllegalArgumentException("day: send a day or a scalePercent, one of both.");
-        Integer version = version(match);
+        Integer version = IfMatch.version(match);
         if (change.day() != null) schedule.move(athleteId, viewer, sessionId, version, change.day());
         else schedule.scale(athleteId, viewer, sessionId, version, change.scalePercent());
         return read(athleteId, viewer, sessionId);
@@ -169,16 +169,7 @@ class SessionsApi {
             @PathVariable long sessionId,
             @RequestHeader(name = "If-Match", required = false) String match,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        schedule.remove(athleteId, viewer, sessionId, version(match));
+        schedule.remove(athleteId, viewer, sessionId, IfMatch.version(match));
         return ResponseEntity.noContent().build();
-    }
-
-    /** @return null when nothing was said, or anything is right */
-    private static Integer version(String match) {
-        if (match == null || match.equals("*")) return null;
-        String plain = match.replaceAll("^W/|\"", "");
-        if (!plain.matches("\\d{1,9}"))
-            throw new IllegalArgumentException("If-Match: send the version of the session, as \"3\".");
-        return Integer.parseInt(plain);
     }
 }

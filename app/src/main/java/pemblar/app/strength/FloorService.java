@@ -38,7 +38,7 @@ import pemblar.core.strength.StrengthWorkout;
 
 /** Sets as they are lifted: logged once each, whatever is sent how often, and what they would do to a maximum. */
 @Service
-class FloorService {
+public class FloorService {
     /** Sets that are not in the design stand behind all that are. */
     static final int EXTRA = 500;
 
@@ -68,7 +68,7 @@ class FloorService {
     }
 
     /** A set as it was logged. @param inReserve null when nobody said */
-    record Logged(
+    public record Logged(
             long id,
             int place,
             String exercise,
@@ -95,7 +95,7 @@ class FloorService {
     }
 
     /** What a person says of a set. @param key made where it was entered, so that sending it twice logs it once */
-    record Told(
+    public record Told(
             String key,
             int place,
             String exercise,
@@ -106,7 +106,7 @@ class FloorService {
             String note) {}
 
     /** A maximum that a set would move. */
-    record Would(long setId, String exercise, double before, double after, String said, int sessionsAhead) {
+    public record Would(long setId, String exercise, double before, double after, String said, int sessionsAhead) {
         /** The move in words, with the set behind it and what it would change. */
         public String sentence() {
             String old = Double.isNaN(before) ? "unknown" : Kilograms.of(before);
@@ -119,7 +119,7 @@ class FloorService {
     }
 
     /** What a logged set leads to. @param next load for the next set, kg; null when it does not follow */
-    record Answer(Logged set, Would would, Double next) {}
+    public record Answer(Logged set, Would would, Double next) {}
 
     /** A session on the floor. @param lastTime sets of the last session, by exercise */
     record Open(
