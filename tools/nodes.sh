@@ -1,6 +1,7 @@
 # Several nodes of Pemblar on this machine, behind HAProxy, on one PostgreSQL. Read by ./pemblar.
 #   ./pemblar nodes 2         starts them; people go to the port of the proxy, PEMBLAR_PORT
 #   ./pemblar nodes 2 --try   besides sends 50 people, kills a node, stops PostgreSQL for 20 s, and counts
+#   ./pemblar nodes 2 --pooled [--try]   the same with PgBouncer before PostgreSQL: many nodes, few connections
 #   ./pemblar nodes stop
 
 nodesFolder() { echo "$data/nodes"; }
@@ -8,11 +9,15 @@ nodesFolder() { echo "$data/nodes"; }
 # The proxy has the port itself, PostgreSQL the next one; nodes begin eleven on.
 nodePort() { echo $((port + 10 + $1)); }
 
+poolPort() { echo $((port + 21)); }
+
 nodeIsUp() { curl -fs -o /dev/null --max-time 3 "http://127.0.0.1:$1/ready"; }
 
 startNode() {
-  local number=$1 folder; folder=$(nodesFolder)
-  PEMBLAR_PORT=$(nodePort "$number") PEMBLAR_SITE=http://127.0.0.1:$port PEMBLAR_FORWARDED=native nohup "$java" -Xmx700m -XX:+UseSerialGC -XX:TieredStopAtLevel=4 \
+  local number=$1 folder database=$PEMBLAR_DATABASE; folder=$(nodesFolder)
+  # a statement that is prepared on one connection is not known on the next, which a pool may give
+  [ -f "$folder/pool.pid" ] && database="jdbc:postgresql://127.0.0.1:$(poolPort)/pemblar?prepareThreshold=0"
+  PEMBLAR_DATABASE=$database PEMBLAR_PORT=$(nodePort "$number") PEMBLAR_SITE=http://127.0.0.1:$port PEMBLAR_FORWARDED=native nohup "$java" -Xmx700m -XX:+UseSerialGC -XX:TieredStopAtLevel=4 \
     -cp "$app/app-0.1.0.jar:$app/lib/*" pemblar.app.PemblarApplication >>"$folder/node-$number.log" 2>&1 &
   echo $! >"$folder/node-$number.pid"
 }
@@ -55,6 +60,45 @@ SETTINGS
   for number in $(seq 1 "$1"); do echo "  server node$number 127.0.0.1:$(nodePort "$number")"; done
 }
 
+# Each transaction has one of few connections; nothing that Pemblar does outlives one (locks are of the transaction).
+poolSettings() {
+  cat <<SETTINGS
+[databases]
+pemblar = host=127.0.0.1 port=$pgport dbname=pemblar user=pemblar
+[pgbouncer]
+listen_addr = 127.0.0.1
+listen_port = $(poolPort)
+unix_socket_dir =
+auth_type = any
+pool_mode = transaction
+default_pool_size = 16
+max_client_conn = 500
+ignore_startup_parameters = extra_float_digits
+server_connect_timeout = 2
+server_login_retry = 1
+query_wait_timeout = 3
+logfile = $1/pool.log
+pidfile = $1/pool.pid
+SETTINGS
+}
+
+startPool() {
+  need pgbouncer pgbouncer
+  local folder cluster; folder=$(nodesFolder); cluster=$(cat "$data/cluster")
+  # it does not run as root, so its files lie where PostgreSQL's do
+  poolSettings "$cluster" >"$cluster/pool.ini"
+  chmod 644 "$cluster/pool.ini"
+  (cd /tmp && asPg pgbouncer -q -d "$cluster/pool.ini") || die "PgBouncer did not start: see $cluster/pool.log"
+  for _ in $(seq 1 50); do
+    if "$(pgbin)/psql" -qtA -h 127.0.0.1 -p "$(poolPort)" -U pemblar -d pemblar -c 'select 1' >/dev/null 2>&1; then
+      cp "$cluster/pool.pid" "$folder/pool.pid"
+      return 0
+    fi
+    sleep 0.1
+  done
+  die "PgBouncer did not start: see $cluster/pool.log"
+}
+
 stopNodes() {
   local folder; folder=$(nodesFolder)
   for file in "$folder"/*.pid; do
@@ -71,7 +115,7 @@ stopNodes() {
 
 startNodes() {
   local count=$1 folder; folder=$(nodesFolder)
-  case $count in [1-9]) ;; *) die "usage: ./pemblar nodes 2 [--try] | nodes stop" ;; esac
+  case $count in [1-9]) ;; *) die "usage: ./pemblar nodes 2 [--pooled] [--try] | nodes stop" ;; esac
   need haproxy haproxy curl curl
   if running; then die "Pemblar is running as one node: ./pemblar stop first"; fi
   stopNodes
@@ -83,6 +127,7 @@ startNodes() {
   mkdir -p "$folder"
   rm -f "$folder"/*.log "$folder/end"
   startDatabase
+  [ -z "${pooled:-}" ] || startPool
   startNode 1
   waitForNode 1 # it brings the schema up to date
   for number in $(seq 2 "$count"); do startNode "$number"; done
@@ -150,6 +195,10 @@ held() {
 nodes() {
   case ${1:-} in
     stop) stopNodes; say "The nodes are stopped." ;;
-    *) build; mkdir -p "$data"; if [ "${2:-}" = --try ]; then tryNodes "${1:-}"; else startNodes "${1:-}"; fi ;;
+    *)
+      build; mkdir -p "$data"
+      case " $* " in *" --pooled "*) pooled=yes ;; esac
+      case " $* " in *" --try "*) tryNodes "${1:-}" ;; *) startNodes "${1:-}" ;; esac
+      ;;
   esac
 }

@@ -1,5 +1,7 @@
 package pemblar.app;
 
+import static java.util.Map.entry;
+
 import jakarta.persistence.EntityManagerFactory;
 import java.util.Map;
 import org.hibernate.SessionFactory;
@@ -14,6 +16,9 @@ final class Running {
     static final int PORT = PrivateDatabase.freePort();
     /** A port of this machine that the application may call back. */
     static final int CALLED = PrivateDatabase.freePort();
+
+    /** A port where a test may have a store of objects. */
+    static final int OBJECTS = PrivateDatabase.freePort();
 
     static final String ADDRESS = "http://127.0.0.1:" + PORT;
     static final ConfigurableApplicationContext APPLICATION = start();
@@ -36,21 +41,19 @@ final class Running {
     }
 
     static String[] arguments(String database, int port, boolean demo) {
-        return Map.of(
-                        "spring.datasource.url",
-                        database,
-                        "server.port",
-                        String.valueOf(port),
-                        "pemblar.calls-to",
-                        "127.0.0.1:" + CALLED,
-                        "pemblar.demo",
-                        String.valueOf(demo),
+        return Map.ofEntries(
+                        entry("spring.datasource.url", database),
+                        entry("server.port", String.valueOf(port)),
+                        entry("pemblar.calls-to", "127.0.0.1:" + CALLED),
+                        entry("pemblar.demo", String.valueOf(demo)),
+                        entry("pemblar.recordings-in", "stay"),
+                        entry("pemblar.objects.url", "http://127.0.0.1:" + OBJECTS),
+                        entry("pemblar.objects.key", "test"),
+                        entry("pemblar.objects.secret", "secret of a test"),
                         // longer than any client here waits between two requests, so that none goes out on a
                         // connection that is just being closed
-                        "server.tomcat.keep-alive-timeout",
-                        "30m",
-                        "spring.jpa.properties.hibernate.generate_statistics",
-                        "true")
+                        entry("server.tomcat.keep-alive-timeout", "30m"),
+                        entry("spring.jpa.properties.hibernate.generate_statistics", "true"))
                 .entrySet()
                 .stream()
                 .map(e -> "--" + e.getKey() + "=" + e.getValue())

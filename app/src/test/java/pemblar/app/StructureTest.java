@@ -92,7 +92,8 @@ class StructureTest {
             Set.of("load"),
             Set.of("note", "undo"),
             Set.of("people", "account", "athlete", "sharing"),
-            Set.of("frame", "mail", "operator"));
+            Set.of("frame", "mail", "operator"),
+            Set.of("objects"));
 
     private static int height(String packageName) {
         String area = packageName.substring("pemblar.app.".length()).replaceFirst("\\..*", "");

@@ -92,6 +92,7 @@ class TablesTest {
             entry("note_read", "note"),
             entry("own_exercise", "strength"),
             entry("own_exercise_group", "strength"),
+            entry("object_going", "recording"),
             entry("plan_news", "people"),
             entry("predicted", "prediction"),
             entry("preference", "people"),

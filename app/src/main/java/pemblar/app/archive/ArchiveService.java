@@ -11,6 +11,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.web.util.HtmlUtils;
 import pemblar.app.frame.Viewer;
+import pemblar.app.recording.RecordingBytes;
 
 /**
  * The data of a person in one archive: each table as JSON lines, each recording as the file that it came as, pictures
@@ -21,9 +22,11 @@ import pemblar.app.frame.Viewer;
 public class ArchiveService {
     private static final int AT_ONCE = 1000;
     private final JdbcClient sql;
+    private final RecordingBytes bytes;
 
-    ArchiveService(JdbcClient sql) {
+    ArchiveService(JdbcClient sql, RecordingBytes bytes) {
         this.sql = sql;
+        this.bytes = bytes;
     }
 
     /** What went into one file. */
@@ -82,11 +85,7 @@ public class ArchiveService {
                 .list();
         for (Original original : all) {
             zip.putNextEntry(new ZipEntry("recordings/" + original.name()));
-            zip.write(sql.sql("select original from recording_data where recording_id = ?")
-                    .param(original.id())
-                    .query(byte[].class)
-                    .optional()
-                    .orElse(new byte[0]));
+            zip.write(bytes.original(original.id()));
             zip.closeEntry();
         }
         return all.size();

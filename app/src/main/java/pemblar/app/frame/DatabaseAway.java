@@ -16,6 +16,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.util.HtmlUtils;
+import pemblar.app.objects.StoreAway;
 
 /**
  * While the database cannot be reached, a page of our own says so, keeps what was typed and tries again by itself. It
@@ -42,7 +43,7 @@ public class DatabaseAway extends OncePerRequestFilter {
 
     public static boolean isAway(Throwable e) {
         for (Throwable cause = e; cause != null; cause = cause.getCause()) {
-            if (cause instanceof SQLTransientConnectionException) return true;
+            if (cause instanceof SQLTransientConnectionException || cause instanceof StoreAway) return true;
             if (cause instanceof SQLException sql && isAway(sql)) return true;
             if (cause.getCause() == cause) return false;
         }

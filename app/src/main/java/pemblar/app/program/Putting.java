@@ -40,9 +40,7 @@ class Putting {
     }
 
     private static Design design(String text, Sport sport) {
-        return sport == Sport.STRENGTH
-                ? new Design.Strength(strength(text))
-                : new Design.Endurance(workout(text, sport));
+        return sport.isLifted() ? new Design.Strength(strength(text)) : new Design.Endurance(workout(text, sport));
     }
 
     private static StrengthWorkout strength(String text) {

@@ -34,7 +34,7 @@ public class Corrections {
     private final EditRepository edits;
     private final RecordingRepository recordings;
     private final Summaries summaries;
-    private final RecordingDataRepository data;
+    private final RecordingBytes bytes;
     private final MendedRecordings mended;
     private final Doubts doubts;
     private final InstantSource clock;
@@ -43,14 +43,14 @@ public class Corrections {
             EditRepository edits,
             RecordingRepository recordings,
             Summaries summaries,
-            RecordingDataRepository data,
+            RecordingBytes bytes,
             MendedRecordings mended,
             Doubts doubts,
             InstantSource clock) {
         this.edits = edits;
         this.recordings = recordings;
         this.summaries = summaries;
-        this.data = data;
+        this.bytes = bytes;
         this.mended = mended;
         this.doubts = doubts;
         this.clock = clock;
@@ -119,7 +119,7 @@ public class Corrections {
     @Transactional
     public List<Kept> mend(Athlete athlete, Viewer viewer, long recordingId, List<Wanted> all) {
         RecordingRow recording = recordings.require(athlete.id(), recordingId);
-        Recording original = ChannelColumn.read(data.findById(recordingId).orElseThrow().channels);
+        Recording original = ChannelColumn.read(bytes.channels(recordingId));
         List<EditRow> before = edits.findByRecordingIdOrderById(recordingId);
         if (before.size() + all.size() > MOST_EDITS)
             throw new IllegalArgumentException(

@@ -28,12 +28,12 @@ public class LoadsAnew {
     private static final int BATCH = 40;
     private static final LocalDate LAST = LocalDate.of(9999, 1, 1);
     private final RecordingRepository recordings;
-    private final RecordingDataRepository data;
+    private final RecordingBytes bytes;
     private final MendedRecordings mended;
 
-    LoadsAnew(RecordingRepository recordings, RecordingDataRepository data, MendedRecordings mended) {
+    LoadsAnew(RecordingRepository recordings, RecordingBytes bytes, MendedRecordings mended) {
         this.recordings = recordings;
-        this.data = data;
+        this.bytes = bytes;
         this.mended = mended;
     }
 
@@ -70,12 +70,7 @@ public class LoadsAnew {
                         .map(r -> r.id)
                         .collect(Collectors.toSet())
                 : Set.of();
-        Map<Long, byte[]> stored = byHeart.isEmpty()
-                ? Map.of()
-                : data.channels(List.copyOf(byHeart)).stream()
-                        .collect(Collectors.toMap(
-                                RecordingDataRepository.Channels::recordingId,
-                                RecordingDataRepository.Channels::channels));
+        Map<Long, byte[]> stored = bytes.channels(List.copyOf(byHeart));
         Map<Long, List<EditRow>> edits = mended.edits(List.copyOf(byHeart));
         for (RecordingRow row : rows) {
             boolean read = byHeart.contains(row.id);

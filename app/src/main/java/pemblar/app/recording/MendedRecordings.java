@@ -16,11 +16,11 @@ import pemblar.core.recording.Series;
 /** Reads recordings as they count: the stored channels with their corrections applied. */
 @Component
 class MendedRecordings {
-    private final RecordingDataRepository data;
+    private final RecordingBytes bytes;
     private final EditRepository edits;
 
-    MendedRecordings(RecordingDataRepository data, EditRepository edits) {
-        this.data = data;
+    MendedRecordings(RecordingBytes bytes, EditRepository edits) {
+        this.bytes = bytes;
         this.edits = edits;
     }
 
@@ -32,7 +32,7 @@ class MendedRecordings {
     }
 
     Both both(long recordingId) {
-        return both(recordingId, data.findById(recordingId).orElseThrow().channels);
+        return both(recordingId, bytes.channels(recordingId));
     }
 
     Both both(long recordingId, byte[] channels) {
@@ -93,8 +93,8 @@ class MendedRecordings {
     /** The other recording's channel on this one's grid; empty when that recording is gone. */
     Optional<Series> other(EditRow row, Recording original) {
         if (row.otherRecordingId == null) return Optional.empty();
-        return data.findById(row.otherRecordingId)
-                .flatMap(d -> Replacing.series(
-                        original, ChannelColumn.read(d.channels, row.channel::equals), row.channel, row.shiftSeconds));
+        return Optional.ofNullable(bytes.channels(List.of(row.otherRecordingId)).get(row.otherRecordingId))
+                .flatMap(channels -> Replacing.series(
+                        original, ChannelColumn.read(channels, row.channel::equals), row.channel, row.shiftSeconds));
     }
 }

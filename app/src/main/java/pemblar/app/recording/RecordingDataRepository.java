@@ -10,10 +10,10 @@ interface RecordingDataRepository extends Repository<RecordingDataRow, Long> {
 
     Optional<RecordingDataRow> findById(long recordingId);
 
-    /** The channels without the original file. */
-    record Channels(long recordingId, byte[] channels) {}
+    /** The channels without the original file; null with their hash where they are objects of a store. */
+    record Channels(long recordingId, byte[] channels, String sha256) {}
 
-    @Query("select new pemblar.app.recording.RecordingDataRepository$Channels(d.recordingId, d.channels) from "
-            + "RecordingDataRow d where d.recordingId in :recordingIds")
+    @Query("select new pemblar.app.recording.RecordingDataRepository$Channels(d.recordingId, d.channels, "
+            + "d.channelsSha256) from RecordingDataRow d where d.recordingId in :recordingIds")
     List<Channels> channels(List<Long> recordingIds);
 }

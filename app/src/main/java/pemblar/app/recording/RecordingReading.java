@@ -20,9 +20,15 @@ public class RecordingReading {
     private static final LocalDate LAST = LocalDate.of(9999, 1, 1);
     private final RecordingRepository recordings;
     private final RecordingDataRepository data;
+    private final RecordingBytes bytes;
     private final MendedRecordings mended;
 
-    RecordingReading(RecordingRepository recordings, RecordingDataRepository data, MendedRecordings mended) {
+    RecordingReading(
+            RecordingRepository recordings,
+            RecordingDataRepository data,
+            RecordingBytes bytes,
+            MendedRecordings mended) {
+        this.bytes = bytes;
         this.recordings = recordings;
         this.data = data;
         this.mended = mended;
@@ -46,7 +52,7 @@ public class RecordingReading {
     @Transactional(readOnly = true)
     public Whole whole(long recordingId) {
         RecordingDataRow stored = data.findById(recordingId).orElseThrow();
-        MendedRecordings.Both both = mended.both(recordingId, stored.channels);
+        MendedRecordings.Both both = mended.both(recordingId, bytes.channels(stored));
         return new Whole(
                 both.mended(),
                 both.trimmed(),
@@ -65,7 +71,7 @@ public class RecordingReading {
     /** The file as it came; for a caller who may see it. */
     @Transactional(readOnly = true)
     public byte[] original(long recordingId) {
-        return data.findById(recordingId).orElseThrow().original;
+        return bytes.original(recordingId);
     }
 
     /** A file that was taken in. */

@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,6 +39,7 @@ public class RecordingService {
     private final InstantSource clock;
     private final RecordingRepository recordings;
     private final RecordingDataRepository data;
+    private final RecordingBytes bytes;
     private final Summaries summaries;
     private final ThresholdService thresholds;
     private final EffortService efforts;
@@ -50,6 +50,7 @@ public class RecordingService {
     RecordingService(
             RecordingRepository recordings,
             RecordingDataRepository data,
+            RecordingBytes bytes,
             Summaries summaries,
             ThresholdService thresholds,
             EffortService efforts,
@@ -62,6 +63,7 @@ public class RecordingService {
         this.clock = clock;
         this.recordings = recordings;
         this.data = data;
+        this.bytes = bytes;
         this.thresholds = thresholds;
         this.efforts = efforts;
         this.mended = mended;
@@ -169,9 +171,7 @@ public class RecordingService {
     @Transactional
     public void recompute(Athlete athlete, List<Long> recordingIds, Set<Part> parts) {
         DatedZones zones = thresholds.zonesOf(athlete);
-        Map<Long, byte[]> stored = new HashMap<>();
-        for (RecordingDataRepository.Channels column : data.channels(recordingIds))
-            stored.put(column.recordingId(), column.channels());
+        Map<Long, byte[]> stored = bytes.channels(recordingIds);
         Map<Long, List<EditRow>> edits = mended.edits(recordingIds);
         for (RecordingRow row : recordings.findByIdIn(recordingIds))
             recompute(

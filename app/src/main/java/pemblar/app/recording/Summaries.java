@@ -15,6 +15,7 @@ import pemblar.core.zone.Zones;
 class Summaries {
     static final int CURVES_VERSION = 4;
     private final RecordingDataRepository data;
+    private final RecordingBytes bytes;
     private final MendedRecordings mended;
     private final ThresholdService thresholds;
     private final EffortService efforts;
@@ -25,6 +26,7 @@ class Summaries {
 
     Summaries(
             RecordingDataRepository data,
+            RecordingBytes bytes,
             MendedRecordings mended,
             ThresholdService thresholds,
             EffortService efforts,
@@ -33,6 +35,7 @@ class Summaries {
             PlannedFor planned,
             TargetsKept targets) {
         this.data = data;
+        this.bytes = bytes;
         this.mended = mended;
         this.thresholds = thresholds;
         this.efforts = efforts;
@@ -45,7 +48,7 @@ class Summaries {
     /** Everything anew, as after a correction. */
     void refresh(Athlete athlete, RecordingRow row) {
         RecordingDataRow stored = data.findById(row.id).orElseThrow();
-        MendedRecordings.Both both = mended.both(row.id, stored.channels);
+        MendedRecordings.Both both = mended.both(row.id, bytes.channels(stored));
         Zones zones = thresholds.zonesOf(athlete).on(row.day);
         Recording sound = both.mended().sound();
         SessionSummary summary = SessionSummary.of(sound, zones);

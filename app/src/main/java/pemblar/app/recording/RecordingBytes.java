@@ -1,0 +1,68 @@
+package pemblar.app.recording;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.frame.Secret;
+import pemblar.app.objects.ObjectStore;
+import pemblar.app.objects.StoreAway;
+
+/** The bytes of recordings, wherever they lie: in the database, or as objects of a store, known by their hash. */
+@Service
+public class RecordingBytes {
+    private final RecordingDataRepository data;
+    private final ObjectStore objects;
+
+    RecordingBytes(RecordingDataRepository data, ObjectStore objects) {
+        this.data = data;
+        this.objects = objects;
+    }
+
+    static String originalKey(long recordingId) {
+        return "recordings/" + recordingId + "/original";
+    }
+
+    static String channelsKey(long recordingId) {
+        return "recordings/" + recordingId + "/channels";
+    }
+
+    /** The file as it came; for a caller who may see it. */
+    @Transactional(readOnly = true)
+    public byte[] original(long recordingId) {
+        RecordingDataRow row = data.findById(recordingId).orElseThrow();
+        return row.place == RecordingDataRow.Place.DATABASE
+                ? row.original
+                : read(originalKey(recordingId), row.originalSha256);
+    }
+
+    byte[] channels(long recordingId) {
+        return channels(data.findById(recordingId).orElseThrow());
+    }
+
+    byte[] channels(RecordingDataRow row) {
+        return row.place == RecordingDataRow.Place.DATABASE
+                ? row.channels
+                : read(channelsKey(row.recordingId), row.channelsSha256);
+    }
+
+    /** Channels of some recordings, without the original files, by recording. */
+    Map<Long, byte[]> channels(List<Long> recordingIds) {
+        Map<Long, byte[]> all = new HashMap<>();
+        if (recordingIds.isEmpty()) return all;
+        for (RecordingDataRepository.Channels c : data.channels(recordingIds))
+            all.put(
+                    c.recordingId(),
+                    c.channels() != null ? c.channels() : read(channelsKey(c.recordingId()), c.sha256()));
+        return all;
+    }
+
+    /** @throws StoreAway when it is not there, or is not what was put there */
+    private byte[] read(String key, String sha256) {
+        byte[] content = objects.get(key).orElseThrow(() -> new StoreAway(key + " is not in the store of objects"));
+        if (!Secret.hash(content).equals(sha256))
+            throw new StoreAway(key + " is not what was put into the store of objects");
+        return content;
+    }
+}
