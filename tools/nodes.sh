@@ -31,8 +31,9 @@ waitForNode() {
   die "node $1 was not ready within two minutes: see $(nodesFolder)/node-$1.log"
 }
 
-# A node that does not answer within a second and a half gets no more requests. Only what never reached a node is sent to
-# another one; all else is the browser's to send again, as it may have been done.
+# A node that does not answer within a second and a half gets no more requests. No connection to a node is kept for the
+# next request: one that the node is just closing would look like a request that was lost. Only what never reached a node
+# is sent to another one; all else is the browser's to send again, as it may have been done.
 proxySettings() {
   cat <<SETTINGS
 global
@@ -45,6 +46,7 @@ defaults
   retries 2
   retry-on conn-failure
   option redispatch
+  option http-server-close
   option forwardfor
   log stdout format raw local0
   option httplog

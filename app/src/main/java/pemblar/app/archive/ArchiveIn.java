@@ -127,8 +127,8 @@ public class ArchiveIn {
     }
 
     private void each(ArchiveStore.Status archive, Shelf shelf, Consumer<ObjectNode> work) {
-        store.file(archive.id(), shelf.path())
-                .ifPresent(file -> Line.each(shelf.path(), file, work, what -> store.leftOut(archive.id(), what)));
+        Line.each(
+                shelf.path(), store.open(archive.id(), shelf.path()), work, what -> store.leftOut(archive.id(), what));
     }
 
     /** The recordings that the archive tells of, in the order of their days, with the file of each. */
@@ -139,6 +139,7 @@ public class ArchiveIn {
         Map<Long, Recordings.One> all = new LinkedHashMap<>();
         each(archive, Shelf.RECORDING, row -> {
             long was = Line.number(row, "id").orElseThrow(() -> new LeftOut("no id"));
+            row.retain(Recordings.TAKEN); // a row has some kB, and there may be thousands
             all.put(was, new Recordings.One(was, row, files.getOrDefault(was, "recordings/ of number " + was)));
         });
         return List.copyOf(all.values());

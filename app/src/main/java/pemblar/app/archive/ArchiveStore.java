@@ -1,6 +1,7 @@
 package pemblar.app.archive;
 
 import java.io.ByteArrayOutputStream;
+import java.io.InputStream;
 import java.time.Duration;
 import java.time.InstantSource;
 import java.time.ZoneOffset;
@@ -145,6 +146,16 @@ class ArchiveStore {
         ByteArrayOutputStream whole = new ByteArrayOutputStream();
         pieces.forEach(whole::writeBytes);
         return Optional.of(whole.toByteArray());
+    }
+
+    /** A file of the archive, read as it is needed; nothing when it is not there. */
+    InputStream open(long id, String name) {
+        return new Pieces(
+                place -> sql.sql("select content from archive_in_piece where archive_id = ? and name = ? and place = ?")
+                        .params(id, name, place)
+                        .query(byte[].class)
+                        .optional()
+                        .orElse(null));
     }
 
     void forget(long id, String name) {

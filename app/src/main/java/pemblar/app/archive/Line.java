@@ -1,5 +1,11 @@
 package pemblar.app.archive;
 
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -11,22 +17,35 @@ import tools.jackson.databind.node.ObjectNode;
 /** The lines of a file of an archive: one JSON object each. */
 final class Line {
     private static final int LONGEST = 1 << 20;
-    private static final int MOST = 300_000;
+    private static final int MOST = 50_000;
 
     private Line() {}
 
     /** Gives each row on; one that cannot be read or is refused is told with its place, and the next one follows. */
-    static void each(String path, byte[] file, Consumer<ObjectNode> work, Consumer<String> leftOut) {
-        int[] number = {0};
-        new String(file, StandardCharsets.UTF_8).lines().forEach(line -> {
-            if (++number[0] > MOST) throw new IllegalArgumentException(path + " has more than " + MOST + " lines.");
-            if (line.isBlank()) return;
-            try {
-                work.accept(parsed(line));
-            } catch (LeftOut e) {
-                leftOut.accept(path + ", line " + number[0] + ": " + e.getMessage());
+    static void each(String path, InputStream file, Consumer<ObjectNode> work, Consumer<String> leftOut) {
+        try (Reader reader = new BufferedReader(new InputStreamReader(file, StandardCharsets.UTF_8))) {
+            int number = 0;
+            for (String line = next(reader); line != null; line = next(reader)) {
+                if (++number > MOST) throw new IllegalArgumentException(path + " has more than " + MOST + " lines.");
+                if (line.isBlank()) continue;
+                try {
+                    work.accept(parsed(line));
+                } catch (LeftOut e) {
+                    leftOut.accept(path + ", line " + number + ": " + e.getMessage());
+                }
             }
-        });
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The next line, of which no more than is too long is kept; null after the last. */
+    private static String next(Reader reader) throws IOException {
+        StringBuilder line = new StringBuilder();
+        int read = reader.read();
+        if (read < 0) return null;
+        for (; read >= 0 && read != '\n'; read = reader.read()) if (line.length() <= LONGEST) line.append((char) read);
+        return line.toString();
     }
 
     private static ObjectNode parsed(String line) {

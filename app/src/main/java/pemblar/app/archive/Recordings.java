@@ -19,6 +19,19 @@ import tools.jackson.databind.node.ObjectNode;
 /** Takes the recordings of an archive in, each in its own transaction: read from its file like any upload. */
 @Service
 class Recordings {
+    /** What is taken of a recording's row; all else is computed from its file. */
+    static final List<String> TAKEN = List.of(
+            "athlete_id",
+            "file_name",
+            "chosen_source",
+            "set_load",
+            "load_reason",
+            "load_by",
+            "load_at",
+            "perceived_effort",
+            "sky_celsius");
+
+    private static final String SET_ASIDE = Shelf.SET_ASIDE.file();
     private final JdbcClient sql;
     private final ArchiveStore store;
     private final Tables tables;
@@ -151,13 +164,16 @@ class Recordings {
         Long isNow = store.numbers(archive.id(), "recording")
                 .get(Line.number(row, "recording_id").orElse(-1L));
         if (isNow == null) throw new LeftOut("its recording is not there");
+        long was = Line.number(row, "id").orElseThrow(() -> new LeftOut("no id"));
+        if (store.numbers(archive.id(), SET_ASIDE).containsKey(was)) return; // before the job was begun again
+        store.number(archive.id(), SET_ASIDE, was, isNow);
         Athlete athlete = athlete(archive.id(), row);
         row.put("recording_id", isNow);
         row.put("athlete_id", athlete.id());
         row.put("account_id", archive.accountId());
         tables.orNothing(() -> {
-            tables.check(Shelf.SET_ASIDE.file(), row);
-            return tables.insert(Shelf.SET_ASIDE.file(), row);
+            tables.check(SET_ASIDE, row);
+            return tables.insert(SET_ASIDE, row);
         });
         recordings.refresh(athlete, isNow);
     }

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -22,6 +23,9 @@ class Taking {
 
     private static final String ACCOUNT = "data/account.jsonl";
     private static final String ATHLETES = "data/athlete.jsonl";
+    private static final Set<String> REFERRED_TO = Shelf.taken().stream()
+            .flatMap(shelf -> shelf.refers().values().stream())
+            .collect(Collectors.toSet());
     private static final List<String> NEVER_TAKEN = List.of("recording_id", "deleted_at", "draft");
     private final JdbcClient sql;
     private final Tables tables;
@@ -48,7 +52,7 @@ class Taking {
     }
 
     private void each(String path, Consumer<ObjectNode> work) {
-        store.file(archive.id(), path).ifPresent(file -> Line.each(path, file, work, this::leftOut));
+        Line.each(path, store.open(archive.id(), path), work, this::leftOut);
     }
 
     /** The account and its athletes: the person's own, and others who were kept on their pages. */
@@ -129,7 +133,8 @@ class Taking {
             return tables.insert(shelf.file(), referred(shelf, row));
         });
         if (isNow == null) return false;
-        was.ifPresent(id -> of(shelf.file()).put(id, isNow));
+        if (REFERRED_TO.contains(shelf.file()))
+            was.ifPresent(id -> of(shelf.file()).put(id, isNow));
         if (shelf.file().equals("session")) recording.ifPresent(id -> sessionOf.put(id, isNow));
         return true;
     }
