@@ -29,7 +29,7 @@ import tools.jackson.databind.node.ObjectNode;
  * out what cannot be, and every page still opens.
  */
 class ArchiveInTest {
-    private static final int DAMAGED = Integer.getInteger("archives", 8);
+    private static final int DAMAGED = Integer.getInteger("archives", 4);
     private static final byte[] PICTURE = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1a, '\n', 1, 2, 3};
     private static final JsonMapper JSON = JsonMapper.shared();
     private final JdbcTemplate sql = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
