@@ -23,6 +23,7 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
 import pemblar.app.frame.Viewer;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -46,6 +47,7 @@ public class ArchiveIn {
     private final Rows rows;
     private final Recordings recordings;
     private final SchedulerClient queue;
+    private final TransactionTemplate transaction;
     private final JdbcClient sql;
     private final InstantSource clock;
 
@@ -55,6 +57,7 @@ public class ArchiveIn {
             Rows rows,
             Recordings recordings,
             SchedulerClient queue,
+            TransactionTemplate transaction,
             JdbcClient sql,
             InstantSource clock) {
         this.store = store;
@@ -62,6 +65,7 @@ public class ArchiveIn {
         this.rows = rows;
         this.recordings = recordings;
         this.queue = queue;
+        this.transaction = transaction;
         this.sql = sql;
         this.clock = clock;
     }
@@ -86,12 +90,7 @@ public class ArchiveIn {
         if (!isEmpty(viewer))
             throw new IllegalArgumentException("An archive is taken in by an account that holds nothing yet, so that"
                     + " nothing is doubled. This one has data: sign up with another address, and bring it there.");
-        long id;
-        try {
-            id = store.begin(viewer.accountId());
-        } catch (DuplicateKeyException e) {
-            throw new IllegalArgumentException("An archive is on its way already. Wait until it is taken in.");
-        }
+        long id = begun(viewer);
         boolean arrived = false;
         try {
             arrival.receive(id, body);
@@ -99,14 +98,25 @@ public class ArchiveIn {
         } finally {
             if (!arrived) store.drop(id);
         }
-        store.state(id, ArchiveStore.State.WAITING);
-        queue.scheduleIfNotExists(new TaskInstance<Void>(TASK, String.valueOf(id)), clock.instant());
+        // both or neither: one that waits without its job would wait for ever
+        transaction.executeWithoutResult(status -> {
+            store.state(id, ArchiveStore.State.WAITING);
+            queue.scheduleIfNotExists(new TaskInstance<Void>(TASK, String.valueOf(id)), clock.instant());
+        });
+    }
+
+    private long begun(Viewer viewer) {
+        try {
+            return store.begin(viewer.accountId());
+        } catch (DuplicateKeyException e) {
+            throw new IllegalArgumentException("An archive is on its way already. Wait until it is taken in.");
+        }
     }
 
     /** Goes on with an archive from where it is. */
     void read(long id) {
         ArchiveStore.Status archive = store.find(id).orElse(null);
-        if (archive == null || !archive.isOnItsWay()) return;
+        if (archive == null || !archive.isOnItsWay() || archive.state() == ArchiveStore.State.ARRIVING) return;
         if (archive.state() == ArchiveStore.State.WAITING) {
             try {
                 rows.take(archive);

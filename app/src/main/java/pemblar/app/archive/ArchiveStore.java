@@ -189,6 +189,14 @@ class ArchiveStore {
                 .update();
     }
 
+    /** Which number one row of a shelf got here. */
+    Optional<Long> number(long id, String shelf, long was) {
+        return sql.sql("select is_now from archive_in_number where archive_id = ? and shelf = ? and was = ?")
+                .params(id, shelf, was)
+                .query(Long.class)
+                .optional();
+    }
+
     /** Which number each row of a shelf got here. */
     Map<Long, Long> numbers(long id, String shelf) {
         Map<Long, Long> numbers = new HashMap<>();

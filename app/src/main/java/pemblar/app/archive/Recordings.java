@@ -67,12 +67,12 @@ class Recordings {
     @Transactional
     public void take(long archiveId, One one) {
         Athlete athlete = athlete(archiveId, one.row());
-        Long session = store.numbers(archiveId, Taking.SESSION_OF).get(one.was());
+        Optional<Long> session = store.number(archiveId, Taking.SESSION_OF, one.was());
         byte[] original =
                 store.file(archiveId, one.file()).orElseThrow(() -> new LeftOut("its file is not in the archive"));
         String name = Line.text(one.row(), "file_name").orElse("recording");
-        IntakeService.Taken taken = intake.take(
-                athlete, name.length() > 200 ? name.substring(0, 200) : name, original, Optional.ofNullable(session));
+        IntakeService.Taken taken =
+                intake.take(athlete, name.length() > 200 ? name.substring(0, 200) : name, original, session);
         if (taken.outcome() == RecordingService.Outcome.REFUSED) throw new LeftOut(taken.message());
         long isNow = sql.sql("select recording_id from session where id = ?")
                 .param(taken.sessionId())
@@ -85,10 +85,10 @@ class Recordings {
     }
 
     private Athlete athlete(long archiveId, ObjectNode row) {
-        Long id = store.numbers(archiveId, "athlete")
-                .get(Line.number(row, "athlete_id").orElse(-1L));
-        if (id == null) throw new LeftOut("its athlete is not there");
-        return athletes.forJob(id);
+        return Line.number(row, "athlete_id")
+                .flatMap(was -> store.number(archiveId, "athlete", was))
+                .map(athletes::forJob)
+                .orElseThrow(() -> new LeftOut("its athlete is not there"));
     }
 
     private static LoadChoices.Was chosen(long recording, ObjectNode row) {
@@ -116,11 +116,12 @@ class Recordings {
     /** What the sky was like; of recordings without a temperature of their own. */
     @Transactional
     public void sky(long archiveId, One one) {
-        Long isNow = store.numbers(archiveId, "recording").get(one.was());
-        if (isNow == null || !one.row().path("sky_celsius").isNumber()) return;
-        sql.sql("update recording set sky_celsius = ? where id = ? and sky_celsius is null")
-                .params(one.row().path("sky_celsius").asDouble(), isNow)
-                .update();
+        if (!one.row().path("sky_celsius").isNumber()) return;
+        double celsius = one.row().path("sky_celsius").asDouble();
+        store.number(archiveId, "recording", one.was())
+                .ifPresent(id -> sql.sql("update recording set sky_celsius = ? where id = ? and sky_celsius is null")
+                        .params(celsius, id)
+                        .update());
     }
 
     /** Mends a recording as it was mended there, in the words and the name of who did it. */
@@ -161,11 +162,11 @@ class Recordings {
     /** Sets a stretch aside as it was, so that it is no best effort. */
     @Transactional
     public void setAside(ArchiveStore.Status archive, ObjectNode row) {
-        Long isNow = store.numbers(archive.id(), "recording")
-                .get(Line.number(row, "recording_id").orElse(-1L));
-        if (isNow == null) throw new LeftOut("its recording is not there");
+        long isNow = Line.number(row, "recording_id")
+                .flatMap(recording -> store.number(archive.id(), "recording", recording))
+                .orElseThrow(() -> new LeftOut("its recording is not there"));
         long was = Line.number(row, "id").orElseThrow(() -> new LeftOut("no id"));
-        if (store.numbers(archive.id(), SET_ASIDE).containsKey(was)) return; // before the job was begun again
+        if (store.number(archive.id(), SET_ASIDE, was).isPresent()) return; // before the job was begun again
         store.number(archive.id(), SET_ASIDE, was, isNow);
         Athlete athlete = athlete(archive.id(), row);
         row.put("recording_id", isNow);
