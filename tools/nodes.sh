@@ -2,6 +2,7 @@
 #   ./pemblar nodes 2         starts them; people go to the port of the proxy, PEMBLAR_PORT
 #   ./pemblar nodes 2 --try   besides sends 50 people, kills a node, stops PostgreSQL for 20 s, and counts
 #   ./pemblar nodes 2 --pooled [--try]   the same with PgBouncer before PostgreSQL: many nodes, few connections
+#   ./pemblar nodes 2 --replica [--try]  the same with a second PostgreSQL that follows and answers reading pages
 #   ./pemblar nodes stop
 
 nodesFolder() { echo "$data/nodes"; }
@@ -11,12 +12,15 @@ nodePort() { echo $((port + 10 + $1)); }
 
 poolPort() { echo $((port + 21)); }
 
+replicaPort() { echo $((port + 22)); }
+
 nodeIsUp() { curl -fs -o /dev/null --max-time 3 "http://127.0.0.1:$1/ready"; }
 
 startNode() {
   local number=$1 folder database=$PEMBLAR_DATABASE; folder=$(nodesFolder)
   # a statement that is prepared on one connection is not known on the next, which a pool may give
   [ -f "$folder/pool.pid" ] && database="jdbc:postgresql://127.0.0.1:$(poolPort)/pemblar?prepareThreshold=0"
+  [ -f "$folder/replica" ] && local -x PEMBLAR_DATABASE_TO_READ="jdbc:postgresql://127.0.0.1:$(replicaPort)/pemblar"
   PEMBLAR_DATABASE=$database PEMBLAR_PORT=$(nodePort "$number") PEMBLAR_SITE=http://127.0.0.1:$port PEMBLAR_FORWARDED=native nohup "$java" -Xmx700m -XX:+UseSerialGC -XX:TieredStopAtLevel=4 \
     -cp "$app/app-0.1.0.jar:$app/lib/*" pemblar.app.PemblarApplication >>"$folder/node-$number.log" 2>&1 &
   echo $! >"$folder/node-$number.pid"
@@ -101,8 +105,44 @@ startPool() {
   die "PgBouncer did not start: see $cluster/pool.log"
 }
 
+# A copy by streaming replication, made anew each time.
+startReplica() {
+  local folder copy; folder=$(nodesFolder); copy=$(cat "$data/cluster")-copy
+  stopReplica
+  rm -rf "$copy"
+  mkdir -p "$copy"
+  [ "$(id -u)" = 0 ] && chown postgres "$copy"
+  chmod 700 "$copy"
+  (cd /tmp && asPg "$(pgbin)/pg_basebackup" -h 127.0.0.1 -p "$pgport" -U pemblar -D "$copy" -R --checkpoint=fast) \
+    || die "the copy of the database could not be made"
+  echo "$copy" >"$folder/replica"
+  replicaControl -w -l "$copy/server.log" -o "-p $(replicaPort) -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=256MB -c max_connections=60" start \
+    || die "the copy of the database did not start: see $copy/server.log"
+}
+
+replicaControl() { (cd /tmp && asPg "$(pgbin)/pg_ctl" -D "$(cat "$(nodesFolder)/replica")" "$@" >/dev/null); }
+
+stopReplica() {
+  [ -f "$(nodesFolder)/replica" ] || return 0
+  replicaControl -m fast -w stop 2>/dev/null || true
+  rm -rf "$(cat "$(nodesFolder)/replica")" "$(nodesFolder)/replica"
+}
+
+# How each node sees the copy: whether it is asked, how far behind it is, what it answered.
+showReplica() {
+  [ -f "$(nodesFolder)/replica" ] || return 0
+  local number
+  for number in $(seq 1 "$1"); do
+    curl -s --max-time 3 "http://127.0.0.1:$(nodePort "$number")/metrics" | awk -v node="$number" '
+      /^pemblar_copy_/ { sub("pemblar_copy_", ""); f[$1] = $2 }
+      END { if ("asked" in f) printf "node %s: the copy is %s, %d ms and %d bytes behind; it answered %d pages, %d of its were asked again\n", node,
+        f["asked"] ? "asked" : "not asked", f["behind_milliseconds"], f["behind_bytes"], f["answered"], f["asked_again"] }'
+  done
+}
+
 stopNodes() {
   local folder; folder=$(nodesFolder)
+  stopReplica
   for file in "$folder"/*.pid; do
     [ -f "$file" ] || continue
     kill "$(cat "$file")" 2>/dev/null || true
@@ -117,7 +157,7 @@ stopNodes() {
 
 startNodes() {
   local count=$1 folder; folder=$(nodesFolder)
-  case $count in [1-9]) ;; *) die "usage: ./pemblar nodes 2 [--pooled] [--try] | nodes stop" ;; esac
+  case $count in [1-9]) ;; *) die "usage: ./pemblar nodes 2 [--pooled] [--replica] [--try] | nodes stop" ;; esac
   need haproxy haproxy curl curl
   if running; then die "Pemblar is running as one node: ./pemblar stop first"; fi
   stopNodes
@@ -130,6 +170,7 @@ startNodes() {
   rm -f "$folder"/*.log "$folder/end"
   startDatabase
   [ -z "${pooled:-}" ] || startPool
+  [ -z "${replica:-}" ] || startReplica
   startNode 1
   waitForNode 1 # it brings the schema up to date
   for number in $(seq 2 "$count"); do startNode "$number"; done
@@ -161,6 +202,7 @@ tryNodes() {
     sleep 0.5
   done
   sleep 15
+  showReplica "$1"
   say "Node 1 is killed."; { kill -9 "$(cat "$folder/node-1.pid")" && wait "$(cat "$folder/node-1.pid")"; } 2>/dev/null || true
   sleep 15
   say "Node 1 starts anew."; startNode 1; waitForNode 1
@@ -169,9 +211,16 @@ tryNodes() {
   sleep 20
   startArguments=(-w -l "$(cat "$data/cluster")/server.log" -o "-p $pgport -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=256MB -c max_connections=60")
   say "PostgreSQL starts."; databaseControl "${startArguments[@]}" start
-  sleep 30
+  sleep 20
+  showReplica "$1"
+  if [ -f "$folder/replica" ]; then
+    say "The copy is stopped."; replicaControl -m immediate -w stop
+    sleep 10
+    showReplica "$1"
+  fi
+  sleep 10
   touch "$folder/end"
-  local told=0; wait $people || told=$?
+  local told=0; wait "$people" || told=$?
   cat "$folder/people.log"
   local sql=("$(pgbin)/psql" -qtA -h 127.0.0.1 -p "$pgport" -U pemblar -d pemblar)
   local run; run=$(sed -n 's/^begun //p' "$folder/people.log")
@@ -200,6 +249,7 @@ nodes() {
     *)
       build; mkdir -p "$data"
       case " $* " in *" --pooled "*) pooled=yes ;; esac
+      case " $* " in *" --replica "*) replica=yes ;; esac
       case " $* " in *" --try "*) tryNodes "${1:-}" ;; *) startNodes "${1:-}" ;; esac
       ;;
   esac

@@ -27,7 +27,7 @@ final class PrivateDatabase {
             programs = programs();
             if (template == null) initialize();
             else run("cp", "-a", template + "/.", folder.toString());
-            if (ROOT) run("chown", "postgres", folder.toString());
+            if (ROOT) run("chown", "-R", "postgres", folder.toString());
             run("chmod", "700", folder.toString());
             start();
         } catch (IOException e) {
@@ -67,7 +67,8 @@ final class PrivateDatabase {
         Runtime.getRuntime().addShutdownHook(new Thread(this::stop));
     }
 
-    private void stop() {
+    void stop() {
+        if (!Files.exists(folder)) return; // it was stopped already
         asServer("pg_ctl", "-D", folder.toString(), "-m", "immediate", "stop");
         run("rm", "-rf", folder.toString());
     }
@@ -92,6 +93,29 @@ final class PrivateDatabase {
                 "--no-sync");
         if (ROOT) run("chown", "-R", "postgres", made.toString());
         run("mv", made.toString(), place.toString());
+    }
+
+    /** Another server that follows this one and can only be read. */
+    PrivateDatabase following() {
+        try {
+            Path place = Files.createTempDirectory("pemblar-copy").resolve("cluster");
+            run(
+                    programs.resolve("pg_basebackup").toString(),
+                    "-h",
+                    "127.0.0.1",
+                    "-p",
+                    String.valueOf(port),
+                    "-U",
+                    "pemblar",
+                    "-D",
+                    place.toString(),
+                    "--write-recovery-conf",
+                    "--checkpoint=fast",
+                    "--no-sync");
+            return new PrivateDatabase(place);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** The JDBC address of a database that is there already. */

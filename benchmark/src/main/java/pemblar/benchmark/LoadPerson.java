@@ -46,6 +46,7 @@ final class LoadPerson {
     private int again;
     private int failed;
     private int sketches;
+    private int unseen;
     private int uploads;
     private long slowestMillis;
 
@@ -91,7 +92,7 @@ final class LoadPerson {
         HttpResponse<String> account = asked(() -> page("/account"));
         boolean signedIn = account != null && account.uri().getPath().equals("/account");
         waitForUploads();
-        return new PeopleLoad.Told(requests, again, failed, sketches, uploads, signedIn ? 0 : 1, slowestMillis);
+        return new PeopleLoad.Told(requests, again, failed, sketches, unseen, uploads, signedIn ? 0 : 1, slowestMillis);
     }
 
     private HttpResponse<String> anyPage() throws IOException, InterruptedException {
@@ -114,7 +115,10 @@ final class LoadPerson {
                 "sketch " + key,
                 "once",
                 key);
-        if (asked(() -> client.send(form(base + "/sketch", fields), BodyHandlers.ofString())) != null) sketches++;
+        if (asked(() -> client.send(form(base + "/sketch", fields), BodyHandlers.ofString())) == null) return;
+        sketches++;
+        HttpResponse<String> board = asked(() -> page(base + "/board?from=" + day + "&to=" + day));
+        if (board != null && !board.body().contains(key)) unseen++;
     }
 
     private void upload() throws InterruptedException {

@@ -19,13 +19,22 @@ public final class PeopleLoad {
     private PeopleLoad() {}
 
     /** Counts over all people. */
-    record Told(int requests, int again, int failed, int sketches, int uploads, int signedOut, long slowestMillis) {
+    record Told(
+            int requests,
+            int again,
+            int failed,
+            int sketches,
+            int unseen,
+            int uploads,
+            int signedOut,
+            long slowestMillis) {
         Told plus(Told o) {
             return new Told(
                     requests + o.requests,
                     again + o.again,
                     failed + o.failed,
                     sketches + o.sketches,
+                    unseen + o.unseen,
                     uploads + o.uploads,
                     signedOut + o.signedOut,
                     Math.max(slowestMillis, o.slowestMillis));
@@ -50,15 +59,20 @@ public final class PeopleLoad {
         System.out.println("signed-out " + told.signedOut());
         System.out.println("slowest-ms " + told.slowestMillis());
         System.out.println("sketches " + told.sketches());
+        System.out.println("sketches-not-seen-at-once " + told.unseen());
         System.out.println("uploads " + told.uploads());
-        if (told.failed() > 0 || told.signedOut() > 0 || told.uploads() == 0 || told.sketches() == 0) System.exit(1);
+        if (told.failed() > 0
+                || told.unseen() > 0
+                || told.signedOut() > 0
+                || told.uploads() == 0
+                || told.sketches() == 0) System.exit(1);
     }
 
     private static Told together(List<LoadPerson> people, Path end) throws Exception {
         ExecutorService threads = Executors.newFixedThreadPool(people.size());
         List<Future<Told>> all = new ArrayList<>();
         for (LoadPerson person : people) all.add(threads.submit(() -> person.live(end)));
-        Told sum = new Told(0, 0, 0, 0, 0, 0, 0);
+        Told sum = new Told(0, 0, 0, 0, 0, 0, 0, 0);
         for (Future<Told> one : all) sum = sum.plus(one.get());
         threads.shutdown();
         if (!threads.awaitTermination(1, TimeUnit.MINUTES)) throw new IllegalStateException("somebody did not end");

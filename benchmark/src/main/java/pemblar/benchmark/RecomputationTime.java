@@ -1,21 +1,12 @@
 package pemblar.benchmark;
 
 import java.io.IOException;
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.URLEncoder;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpRequest.BodyPublishers;
-import java.net.http.HttpResponse.BodyHandlers;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 
 /**
  * Changes the first threshold of the demo rider, whose later values are removed before, so that it holds for two years;
@@ -25,25 +16,15 @@ import java.util.stream.Collectors;
 public final class RecomputationTime {
     private static final int RUNS = 5;
     private static final long PATIENCE_MILLIS = 60_000;
-    private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
-    private final HttpClient client = HttpClient.newBuilder()
-            .cookieHandler(new CookieManager())
-            .followRedirects(HttpClient.Redirect.NORMAL)
-            .build();
-    private final String address;
-    private String token = "";
+    private final Visitor rider;
 
-    private RecomputationTime(String address) {
-        this.address = address;
+    private RecomputationTime(Visitor rider) {
+        this.rider = rider;
     }
 
     public static void main(String[] arguments) throws IOException, InterruptedException {
         String address = arguments.length > 0 ? arguments[0] : "http://127.0.0.1:8710";
-        if (!URI.create(address).getHost().equals("127.0.0.1"))
-            throw new IllegalArgumentException("only 127.0.0.1 is asked, was " + address);
-        RecomputationTime time = new RecomputationTime(address);
-        time.get("/sign-in");
-        time.post("/sign-in", Map.of("username", "jonna@pemblar.example", "password", "pemblar-demo"));
+        RecomputationTime time = new RecomputationTime(new Visitor(address).signIn("jonna"));
         time.measure("THRESHOLD_POWER", "200");
         time.measure("W_PRIME", "15");
         time.measure("THRESHOLD_HEART_RATE", "165");
@@ -53,13 +34,13 @@ public final class RecomputationTime {
         List<String> days = days(quantity);
         int changes = 0;
         for (String day : days.subList(1, days.size())) {
-            post("/a/1/thresholds/remove", Map.of("quantity", quantity, "from", day));
+            rider.post("/a/1/thresholds/remove", Map.of("quantity", quantity, "from", day));
             untilDone();
             changes++;
         }
         for (int run = 0; run < RUNS; run++) {
             long begin = System.nanoTime();
-            post(
+            rider.post(
                     "/a/1/thresholds/adopt",
                     Map.of(quantity, String.valueOf(Integer.parseInt(value) + run), "from", days.get(0)));
             long answered = System.nanoTime();
@@ -74,7 +55,7 @@ public final class RecomputationTime {
                     (answered - begin) / 1_000_000,
                     (end - answered) / 1_000_000);
         }
-        for (; changes > 0; changes--) post("/a/1/thresholds/adopt/undo", Map.of());
+        for (; changes > 0; changes--) rider.post("/a/1/thresholds/adopt/undo", Map.of());
         untilDone();
     }
 
@@ -82,7 +63,7 @@ public final class RecomputationTime {
     private List<String> days(String quantity) throws IOException, InterruptedException {
         Matcher day = Pattern.compile("name=\"quantity\" value=\"" + quantity
                         + "\"[^>]*><input type=\"hidden\" name=\"from\" value=\"([-0-9]+)\"")
-                .matcher(get("/a/1/thresholds"));
+                .matcher(rider.get("/a/1/thresholds"));
         List<String> days = new ArrayList<>();
         while (day.find()) days.add(0, day.group(1));
         if (days.isEmpty()) throw new IllegalStateException("the demo rider has no " + quantity);
@@ -94,32 +75,10 @@ public final class RecomputationTime {
         long until = System.currentTimeMillis() + PATIENCE_MILLIS;
         while (System.currentTimeMillis() < until) {
             Matcher done = Pattern.compile("<b>(\\d+)</b> <span>sessions? (were|was)")
-                    .matcher(get("/a/1/thresholds/progress"));
+                    .matcher(rider.get("/a/1/thresholds/progress"));
             if (done.find()) return done.group(1);
             Thread.sleep(20);
         }
         throw new IllegalStateException("not recomputed within a minute");
-    }
-
-    private String get(String path) throws IOException, InterruptedException {
-        return send(HttpRequest.newBuilder(URI.create(address + path)).GET().build());
-    }
-
-    private void post(String path, Map<String, String> form) throws IOException, InterruptedException {
-        String body = form.entrySet().stream()
-                        .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
-                        .collect(Collectors.joining("&"))
-                + "&_csrf=" + token;
-        send(HttpRequest.newBuilder(URI.create(address + path))
-                .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(BodyPublishers.ofString(body))
-                .build());
-    }
-
-    private String send(HttpRequest request) throws IOException, InterruptedException {
-        String body = client.send(request, BodyHandlers.ofString()).body();
-        Matcher matcher = TOKEN.matcher(body);
-        if (matcher.find()) token = matcher.group(1);
-        return body;
     }
 }

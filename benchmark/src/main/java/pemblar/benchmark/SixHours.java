@@ -29,12 +29,17 @@ public final class SixHours {
     private SixHours() {}
 
     static byte[] file() {
-        Random random = new Random(6);
+        return file(SECONDS, Instant.ofEpochSecond(1_750_000_000L), 6);
+    }
+
+    /** A ride of so long, of the same kind. */
+    static byte[] file(int seconds, Instant start, long seed) {
+        Random random = new Random(seed);
         String[] names = {"power", "heartRate", "cadence", "speed", "distance", "altitude", "latitude", "longitude"};
-        double[][] columns = new double[names.length][SECONDS];
+        double[][] columns = new double[names.length][seconds];
         double watts = 180;
         double metres = 0;
-        for (int i = 0; i < SECONDS; i++) {
+        for (int i = 0; i < seconds; i++) {
             watts = Math.max(0, Math.min(900, watts + random.nextGaussian() * 25 + (190 - watts) * 0.05));
             double speed = 7 + watts / 90;
             metres += speed;
@@ -52,10 +57,7 @@ public final class SixHours {
         }
         Map<String, Series> channels = new LinkedHashMap<>();
         for (int c = 0; c < names.length; c++) channels.put(names[c], Series.of(columns[c]));
-        return FitActivityWriter.write(
-                new Recording(
-                        Sport.RIDE, Instant.ofEpochSecond(1_750_000_000L), SECONDS, List.of(), channels, List.of()),
-                1);
+        return FitActivityWriter.write(new Recording(Sport.RIDE, start, seconds, List.of(), channels, List.of()), 1);
     }
 
     public static void main(String[] arguments) throws IOException {

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.frame.ChangeGuard;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.replica.Elsewhere;
 
 /**
  * Decides who may change, after {@link AthleteService} has decided who may see; and keeps the trail of those who are
@@ -49,7 +50,8 @@ public class Access implements ChangeGuard {
 
     /** A page was opened by somebody else than the athlete. */
     public void looked(long athleteId, Viewer viewer) {
-        if (plans(athleteId, viewer).isPresent()) trail(athleteId, viewer, 1, 0);
+        if (plans(athleteId, viewer).isEmpty()) return;
+        Elsewhere.writtenAtMain(() -> trail(athleteId, viewer, 1, 0));
     }
 
     private void trail(long athleteId, Viewer viewer, int looks, int changes) {

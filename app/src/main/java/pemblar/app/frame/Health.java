@@ -8,8 +8,10 @@ import java.time.InstantSource;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import javax.sql.DataSource;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import pemblar.app.replica.Replica;
 
 /** What can be known of the state of this node and of the work that waits for all of them. */
 @Component
@@ -19,8 +21,10 @@ class Health {
     private final JdbcClient sql;
     private final InstantSource clock;
     private final Instant begun;
+    private final ObjectProvider<Replica> copy;
 
-    Health(DataSource database, JdbcClient sql, InstantSource clock) {
+    Health(DataSource database, JdbcClient sql, InstantSource clock, ObjectProvider<Replica> copy) {
+        this.copy = copy;
         this.database = database;
         this.sql = sql;
         this.clock = clock;
@@ -62,9 +66,18 @@ class Health {
                 "pemblar_mails_waiting # written and not sent",
                 count("select count(*) from mail where sent_at is null"));
         all.put("pemblar_signed_in # web sessions", count("select count(*) from spring_session"));
+        copy.ifAvailable(c -> ofTheCopy(c.figures(), all));
         StringBuilder text = new StringBuilder();
         all.forEach((name, value) -> line(text, name.split(" # "), value));
         return text.toString();
+    }
+
+    private static void ofTheCopy(Replica.Figures copy, Map<String, Number> all) {
+        all.put("pemblar_copy_asked # 1 while the copy of the database answers reading pages", copy.isAsked() ? 1 : 0);
+        all.put("pemblar_copy_behind_milliseconds # how old what it shows is", copy.behindMillis());
+        all.put("pemblar_copy_behind_bytes # of the main database's log", copy.behindBytes());
+        all.put("pemblar_copy_answered # pages, since this node began", copy.answered());
+        all.put("pemblar_copy_asked_again # pages it could not answer and the main one was asked", copy.askedAgain());
     }
 
     private static void line(StringBuilder text, String[] name, Number value) {

@@ -1,6 +1,7 @@
 package pemblar.app.operator;
 
 import java.time.InstantSource;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -10,6 +11,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.frame.Viewer;
+import pemblar.app.replica.Replica;
 
 /** What whoever runs this Pemblar looks after. */
 @Controller
@@ -19,8 +21,11 @@ class OperatorController {
     private final JobFailures jobs;
     private final Sizes sizes;
     private final InstantSource clock;
+    private final ObjectProvider<Replica> copy;
 
-    OperatorController(Operator operator, JobFailures jobs, Sizes sizes, InstantSource clock) {
+    OperatorController(
+            Operator operator, JobFailures jobs, Sizes sizes, InstantSource clock, ObjectProvider<Replica> copy) {
+        this.copy = copy;
         this.operator = operator;
         this.jobs = jobs;
         this.sizes = sizes;
@@ -37,6 +42,7 @@ class OperatorController {
         model.addAttribute("jobs", jobs.failing());
         model.addAttribute("whole", sizes.wholeMegabytes());
         model.addAttribute("tables", sizes.largest());
+        copy.ifAvailable(c -> model.addAttribute("copy", c.figures()));
         return "operator/operator";
     }
 

@@ -25,6 +25,7 @@ import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
 import pemblar.app.recording.RecordingFacts;
+import pemblar.app.replica.Elsewhere;
 import pemblar.app.session.DescriptionService;
 import pemblar.app.session.Looks;
 import pemblar.app.session.MendingService;
@@ -97,7 +98,7 @@ class SessionController {
         Slab slab = opened.slab();
         Pages.Opened page = pages.open(model, athleteId, viewer, "sessions", slab.day(), slab.day());
         model.addAttribute("slab", slab);
-        if (opened.stored().isPresent()) looks.looked(viewer, id);
+        if (opened.stored().isPresent()) Elsewhere.writtenAtMain(() -> looks.looked(viewer, id));
         model.addAttribute("stored", opened.stored().orElse(null));
         model.addAttribute(
                 "threshold",
