@@ -1,6 +1,9 @@
 -- Grows the demo to :athletes athletes of one coach with :years years behind each, by copying rows: summaries, curves, sessions and plans as
 -- they are, moved back in time. Originals and channels are not copied, so only lists, trends, curves and plans are of full size.
 \set ON_ERROR_STOP on
+-- Days that the demo reaches back.
+create or replace function pg_temp.span() returns int language sql as 'select 745';
+
 create or replace function pg_temp.copied(tab text, col text, dst bigint, shift int, off bigint) returns text language sql as $$
   select case
     when col = 'athlete_id' then dst::text
@@ -22,7 +25,8 @@ begin
     into names, exprs
     from information_schema.columns
    where table_name = tab and table_schema = 'public' and (keyed or column_name <> 'id');
-  if shift > 0 then past := ' and day < current_date - 1'; end if;
+  -- of the demo's own span alone: what was copied before lies behind it
+  if shift > 0 then past := format(' and day < current_date - 1 and day > current_date - %s', pg_temp.span()); end if;
   execute format('insert into %I (%s) %s select %s from %I where athlete_id = %s%s on conflict do nothing',
     tab, names, case when keyed then 'overriding system value' else '' end, exprs, tab, src, past);
 end $$;
@@ -32,7 +36,7 @@ declare
   coach bigint := (select id from account where email = 'oda@pemblar.example');
   present int := (select count(*) from coaching where coach_account_id = coach);
   off bigint := 0;
-  span constant int := 740;
+  span constant int := pg_temp.span();
   src bigint;
   dst bigint;
   person bigint;
@@ -63,9 +67,10 @@ begin
   end loop;
 end $$;
 
-alter table session disable trigger load_day_made; -- summed once for all below
+-- What is copied keeps to the rules already; the days' loads are summed once for all below.
+set session_replication_role = replica;
 call pg_temp.grow(:athletes, :years);
-alter table session enable trigger load_day_made;
+set session_replication_role = origin;
 truncate load_day;
 insert into load_day select * from load_day_of_sessions;
 vacuum analyze; -- as the server does by itself in a quiet hour

@@ -72,6 +72,7 @@ class ProgramRoutesTest {
         return route.pattern()
                 .replace("{athleteId}", athlete)
                 .replace("{day}", tomorrow())
+                .replace("{first}", tomorrow())
                 .replace("{topic}", "intervals")
                 .replaceAll("\\{[^}]+}", String.valueOf(session));
     }

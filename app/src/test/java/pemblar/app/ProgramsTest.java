@@ -145,6 +145,58 @@ class ProgramsTest {
 
     @Test
     @Order(5)
+    void theSeasonIsPlannedAndItsBlocksChangedByHand() {
+        String plan = own("/plan");
+        String wanted = "{\"lastDay\":\"" + TODAY.plusDays(83) + "\",\"aim\":\"weekly_hours\",\"aimValue\":6,"
+                + "\"blockDays\":7,\"easyEvery\":4,\"easyUnit\":\"blocks\",\"easyDays\":7,"
+                + "\"highestBuildPoints\":5,\"weeklyHours\":8}";
+        refused(ask(reading, "PUT", plan + "/settings", wanted), 403, "change what is planned");
+        refused(ask(whole, "PUT", plan + "/settings", wanted.replace(":7,", ":40,")), 400, "blockDays: send 3 to 28.");
+        refused(ask(whole, "PUT", plan + "/settings", wanted.replace("blocks", "weeks")), 400, "easyUnit: send one of");
+        JsonNode planned = json(ask(whole, "PUT", plan + "/settings", wanted));
+        assertThat(planned.get("blocks").size()).isGreaterThanOrEqualTo(11);
+        assertThat(json(get(plan + "/settings")).get("aimValue").asDouble()).isEqualTo(6);
+        assertThat(hours(planned)).as("hours a week").isBetween(5.5, 6.5);
+
+        String third =
+                plan + "/blocks/" + planned.get("blocks").get(2).get("from").asString();
+        String seen = "\"" + planned.get("revision").asInt() + "\"";
+        JsonNode loaded = json(ask(whole, "PATCH", third, "{\"targetLoadPoints\":123}", "If-Match", seen))
+                .get("blocks")
+                .get(2);
+        assertThat(loaded.get("targetLoadPoints").asDouble()).isEqualTo(123);
+        assertThat(loaded.get("pinned").asBoolean()).isTrue();
+        refused(ask(whole, "PATCH", third, "{\"pinned\":false}", "If-Match", seen), 412, "Read it again");
+        JsonNode anew = json(ask(whole, "PUT", plan + "/settings", wanted.replace(":6,", ":5,")));
+        assertThat(anew.get("blocks").get(2).get("targetLoadPoints").asDouble())
+                .as("pinned stays")
+                .isEqualTo(123);
+        JsonNode split = json(ask(
+                whole, "PATCH", third, "{\"splitOn\":\"" + day(loaded, "from").plusDays(3) + "\"}"));
+        assertThat(split.get("blocks").size()).isEqualTo(anew.get("blocks").size() + 1);
+        assertThat(json(ask(whole, "PATCH", third, "{\"joinNext\":true}"))
+                        .get("blocks")
+                        .size())
+                .isEqualTo(anew.get("blocks").size());
+        refused(ask(whole, "PATCH", third, "{\"pinned\":true,\"hours\":3}"), 400, "Send one of targetLoadPoints");
+        refused(ask(whole, "PATCH", plan + "/blocks/" + TODAY.plusDays(300), "{\"pinned\":true}"), 404, "block");
+        assertThat(ask(whole, "PATCH", third, "{\"to\":\"+200000-12-31\"}").statusCode())
+                .isEqualTo(400);
+    }
+
+    private static LocalDate day(JsonNode block, String field) {
+        return LocalDate.parse(block.get(field).asString());
+    }
+
+    private static double hours(JsonNode plan) {
+        double seconds = 0;
+        for (JsonNode block : plan.get("blocks"))
+            seconds += block.get("targetSeconds").asDouble();
+        return seconds / 3600 / 12;
+    }
+
+    @Test
+    @Order(5)
     void strengthIsPutLoggedSetBySetAndItsMaximaSet() {
         assertThat(ask(
                                 whole,

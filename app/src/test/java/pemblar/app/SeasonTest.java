@@ -437,7 +437,7 @@ class SeasonTest {
     @Order(14)
     void aStretchOfARecordingBecomesADemand() {
         Person jonna = Person.demo("jonna");
-        String session = PagesTest.firstSession(jonna, 1).replaceAll(".*/", "");
+        String session = PagesTest.lastRide().replaceAll(".*/", "");
         assertThat(jonna.get("/a/1/season/demands/from?session=" + session + "&from=600&to=900")
                         .body())
                 .contains("5:00 at")

@@ -30,6 +30,8 @@ import pemblar.core.season.BlockEditing;
 @Service
 public class SeasonChanges {
     private static final int LONGEST_NAME = 80;
+    private static final int LONGEST_DAYS = 1000;
+    private static final int SHORTEST_DAYS = 3;
     private final PlanService plan;
     private final SeasonPlanner planner;
     private final TrendService trends;
@@ -190,9 +192,29 @@ public class SeasonChanges {
     @Transactional
     public void settings(Asking asking, SeasonSettings settings) {
         Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        checkRoom(settings);
+        checkLastDay(settings.lastDay(), trends.of(athlete).today());
         settings.rhythm();
         settings.hours(List.of());
         save(asking, athlete, "Planned the season anew.", held -> held.withSettings(settings));
+    }
+
+    private static void checkRoom(SeasonSettings settings) {
+        int least = settings.easyDays() + SHORTEST_DAYS;
+        if (settings.easyInDays() && settings.easyEvery() < least)
+            throw new IllegalArgumentException("Easy block every: " + settings.easyEvery()
+                    + " days leave less than 3 beside an easy block of " + settings.easyDays() + "; enter at least "
+                    + least + ".");
+    }
+
+    private static void checkLastDay(LocalDate last, LocalDate today) {
+        if (last == null) return;
+        if (last.isBefore(today.plusDays(6)))
+            throw new IllegalArgumentException("Last day: " + last
+                    + " lies before the season can begin; the nearest possible is " + today.plusDays(6) + ".");
+        if (last.isAfter(today.plusDays(LONGEST_DAYS)))
+            throw new IllegalArgumentException("Last day: a season has at most 1000 days; the nearest possible is "
+                    + today.plusDays(LONGEST_DAYS) + ".");
     }
 
     /** Adds an event, or changes the one with its number; its demands stay. */

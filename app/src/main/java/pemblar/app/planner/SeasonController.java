@@ -194,7 +194,7 @@ class SeasonController {
         String last = typed.getOrDefault("lastDay", "");
         boolean inDays = "days".equals(typed.get("easyUnit"));
         int easyEvery = Typed.whole("Easy block every", typed.get("easyEvery"), inDays ? 6 : 2, inDays ? 60 : 12);
-        SeasonSettings settings = new SeasonSettings(
+        return new SeasonSettings(
                 last.isBlank() ? null : Typed.day("Last day", last),
                 kind,
                 Typed.number("Aim", typed.get("aimValue"), 0.1, kind == Aim.Kind.WEEKLY_HOURS ? 168 : 9999),
@@ -208,18 +208,6 @@ class SeasonController {
                 old.longDay(),
                 old.stacked(),
                 old.shares());
-        if (inDays && easyEvery - settings.easyDays() < 3)
-            throw new IllegalArgumentException(
-                    "Easy block every: " + easyEvery + " days leave less than 3 beside an easy block of "
-                            + settings.easyDays() + "; enter at least " + (settings.easyDays() + 3) + ".");
-        LocalDate today = pages.today(athlete);
-        if (settings.lastDay() != null && settings.lastDay().isBefore(today.plusDays(6)))
-            throw new IllegalArgumentException("Last day: " + settings.lastDay()
-                    + " lies before the season can begin; the nearest possible is " + today.plusDays(6) + ".");
-        if (settings.lastDay() != null && settings.lastDay().isAfter(today.plusDays(1000)))
-            throw new IllegalArgumentException(
-                    "Last day: a season has at most 1000 days; the nearest possible is " + today.plusDays(1000) + ".");
-        return settings;
     }
 
     @PostMapping("/event")

@@ -22,6 +22,11 @@ final class Kinds {
         return one.name().toLowerCase(Locale.ROOT);
     }
 
+    /** As one would write it: 3, not 3.0. */
+    static String number(double value) {
+        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+    }
+
     static String of(Class<?> kind) {
         if (kind == LocalDate.class) return "Send a day as 2026-05-04.";
         if (kind != null && (kind.isPrimitive() || Number.class.isAssignableFrom(kind))) return "Send a number.";

@@ -38,7 +38,9 @@ class PlanApi {
             String name,
             String aim,
             double targetLoadPoints,
-            int targetSeconds) {
+            int targetSeconds,
+            boolean easy,
+            boolean pinned) {
         static BlockJson of(Block b) {
             return new BlockJson(
                     b.first(),
@@ -47,7 +49,9 @@ class PlanApi {
                     b.name(),
                     b.aim(),
                     b.targetLoad(),
-                    b.targetSeconds());
+                    b.targetSeconds(),
+                    b.easy(),
+                    b.pinned());
         }
     }
 

@@ -1,5 +1,6 @@
 package pemblar.core.load;
 
+import java.util.function.DoubleSupplier;
 import pemblar.core.recording.Series;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
@@ -48,12 +49,12 @@ public final class SessionLoad {
         if (!(rest < threshold && threshold <= max))
             throw new IllegalArgumentException("heart rates must rise from rest to threshold to maximum, were " + rest
                     + ", " + threshold + ", " + max);
-        double female = scaled(bpm, rest, max, threshold, 0.86, 1.67);
-        double male = scaled(bpm, rest, max, threshold, 0.64, 1.92);
+        DoubleSupplier female = () -> scaled(bpm, rest, max, threshold, 0.86, 1.67);
+        DoubleSupplier male = () -> scaled(bpm, rest, max, threshold, 0.64, 1.92);
         return switch (thresholds.sex()) {
-            case FEMALE -> female;
-            case MALE -> male;
-            case NOT_GIVEN -> (female + male) / 2;
+            case FEMALE -> female.getAsDouble();
+            case MALE -> male.getAsDouble();
+            case NOT_GIVEN -> (female.getAsDouble() + male.getAsDouble()) / 2;
         };
     }
 

@@ -122,10 +122,11 @@ public final class Grid {
     private double[] laid(String name) {
         double[] grid = new double[seconds];
         Arrays.fill(grid, Double.NaN);
+        double[] values = samples.values(name);
         double before = Double.NaN;
         double valueBefore = Double.NaN;
         for (int i = 0; i < timer.length; i++) {
-            double value = samples.valueAt(name, i);
+            double value = values[i];
             if (Double.isNaN(value) || Double.isNaN(timer[i])) continue;
             if (timer[i] == Math.rint(timer[i]) && timer[i] < seconds) grid[(int) timer[i]] = value;
             if (timer[i] - before <= BRIDGED_SECONDS) bridge(grid, before, valueBefore, timer[i], value);

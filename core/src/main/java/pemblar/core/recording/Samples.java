@@ -2,7 +2,7 @@ package pemblar.core.recording;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -13,7 +13,36 @@ import java.util.Map;
 public final class Samples {
     private double[] seconds = new double[1024];
     private int count;
-    private final Map<String, double[]> channels = new LinkedHashMap<>();
+    private final Map<String, Column> columns = new HashMap<>();
+    /** Those that have a value, in the order of their first. */
+    private final List<Column> filled = new ArrayList<>();
+
+    /** One channel of all samples: a reader asks for it once and puts a value of every record. */
+    public final class Column {
+        private final String name;
+        private double[] values;
+
+        private Column(String name) {
+            this.name = name;
+        }
+
+        /** Sets the channel of the open sample; a NaN is ignored. */
+        public void put(double value) {
+            if (Double.isNaN(value)) return;
+            if (values == null) {
+                values = new double[seconds.length];
+                Arrays.fill(values, Double.NaN);
+                filled.add(this);
+            }
+            values[count - 1] = value;
+        }
+
+        private void grow(int length) {
+            int before = values.length;
+            values = Arrays.copyOf(values, length);
+            Arrays.fill(values, before, length, Double.NaN);
+        }
+    }
 
     /** Opens a sample; false, and nothing opened, when the time is before the sample before. */
     public boolean open(double clockSeconds) {
@@ -24,16 +53,19 @@ public final class Samples {
         return true;
     }
 
+    public Column column(String channel) {
+        return columns.computeIfAbsent(channel, Column::new);
+    }
+
     /** Sets a channel of the open sample; a NaN is ignored. */
     public void put(String channel, double value) {
-        if (Double.isNaN(value)) return;
-        column(channel)[count - 1] = value;
+        if (!Double.isNaN(value)) column(channel).put(value);
     }
 
     /** The value of the open sample, NaN when it has none. */
     public double get(String channel) {
-        double[] column = channels.get(channel);
-        return column == null ? Double.NaN : column[count - 1];
+        Column column = columns.get(channel);
+        return column == null || column.values == null ? Double.NaN : column.values[count - 1];
     }
 
     public int count() {
@@ -46,36 +78,26 @@ public final class Samples {
 
     /** Names of the channels that have at least one value, in the order of their first appearance. */
     public List<String> channelNames() {
-        return new ArrayList<>(channels.keySet());
+        return filled.stream().map(column -> column.name).toList();
     }
 
     public double valueAt(String channel, int index) {
-        return channels.get(channel)[index];
+        return columns.get(channel).values[index];
+    }
+
+    /** The values of a channel that has one, by sample, at least as many as there are samples; not a copy. */
+    double[] values(String channel) {
+        return columns.get(channel).values;
     }
 
     /** Multiplies every value of a channel, as when single-leg cadence becomes steps. */
     public void multiply(String channel, double factor) {
-        double[] column = channels.get(channel);
-        if (column != null) for (int i = 0; i < count; i++) column[i] *= factor;
-    }
-
-    private double[] column(String channel) {
-        double[] column = channels.get(channel);
-        if (column == null) {
-            column = new double[seconds.length];
-            Arrays.fill(column, Double.NaN);
-            channels.put(channel, column);
-        }
-        return column;
+        Column column = columns.get(channel);
+        if (column != null && column.values != null) for (int i = 0; i < count; i++) column.values[i] *= factor;
     }
 
     private void grow() {
-        int length = seconds.length * 2;
-        seconds = Arrays.copyOf(seconds, length);
-        channels.replaceAll((name, column) -> {
-            double[] longer = Arrays.copyOf(column, length);
-            Arrays.fill(longer, column.length, length, Double.NaN);
-            return longer;
-        });
+        seconds = Arrays.copyOf(seconds, seconds.length * 2);
+        for (Column column : filled) column.grow(seconds.length);
     }
 }

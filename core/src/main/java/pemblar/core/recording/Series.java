@@ -4,7 +4,10 @@ import java.util.Arrays;
 
 /** An immutable run of values, one for each grid second; NaN is missing, zero is a measured zero. */
 public final class Series {
+    private static final int NOT_COUNTED = -1;
     private final double[] values;
+    /** Counted when first asked for; whoever counts finds the same. */
+    private int present = NOT_COUNTED;
 
     private Series(double[] values) {
         this.values = values;
@@ -29,7 +32,8 @@ public final class Series {
 
     /** Number of values that are not missing. */
     public int present() {
-        return present(0, values.length);
+        if (present == NOT_COUNTED) present = present(0, values.length);
+        return present;
     }
 
     /** Number of values in [from, to) that are not missing. */

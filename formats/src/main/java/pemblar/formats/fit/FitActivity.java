@@ -37,6 +37,18 @@ public final class FitActivity implements FitDecoder.Sink {
     private final long earliest;
     private final long latest;
     private final Samples samples = new Samples();
+    private final Samples.Column power = samples.column(POWER.key());
+    private final Samples.Column heartRate = samples.column(HEART_RATE.key());
+    private final Samples.Column cadence = samples.column(CADENCE.key());
+    private final Samples.Column speed = samples.column(SPEED.key());
+    private final Samples.Column distance = samples.column(DISTANCE.key());
+    private final Samples.Column altitude = samples.column(ALTITUDE.key());
+    private final Samples.Column temperature = samples.column(TEMPERATURE.key());
+    private final Samples.Column latitude = samples.column(LATITUDE.key());
+    private final Samples.Column longitude = samples.column(LONGITUDE.key());
+    private final Samples.Column stepLength = samples.column(STEP_LENGTH.key());
+    private final Samples.Column groundContact = samples.column(GROUND_CONTACT_TIME.key());
+    private final Samples.Column oscillation = samples.column(VERTICAL_OSCILLATION.key());
     private final DeveloperFields developer = new DeveloperFields();
     private final List<Running> running = new ArrayList<>();
     private final List<long[]> laps = new ArrayList<>();
@@ -77,7 +89,7 @@ public final class FitActivity implements FitDecoder.Sink {
     private static long[] times(byte[] bytes, int message) {
         long[][] times = {new long[4096]};
         int[] count = {0};
-        FitDecoder.decode(bytes, m -> {
+        FitDecoder.glance(bytes, m -> {
             if (m.global() != message || m.timestamp() < 0) return;
             if (count[0] == times[0].length) times[0] = Arrays.copyOf(times[0], 2 * count[0]);
             times[0][count[0]++] = m.timestamp();
@@ -120,20 +132,20 @@ public final class FitActivity implements FitDecoder.Sink {
             odd(m);
             return;
         }
-        samples.put(POWER.key(), m.number(7));
+        power.put(m.number(7));
         double bpm = m.number(3);
-        if (bpm > 0) samples.put(HEART_RATE.key(), bpm); // 0 bpm is how a device says that the strap has no contact
+        if (bpm > 0) heartRate.put(bpm); // 0 bpm is how a device says that the strap has no contact
         double fraction = m.number(53, 128, 0);
-        samples.put(CADENCE.key(), m.number(4) + (Double.isNaN(fraction) ? 0 : fraction));
-        samples.put(SPEED.key(), either(m.number(73, 1000, 0), m.number(6, 1000, 0)));
-        samples.put(DISTANCE.key(), m.number(5, 100, 0));
-        samples.put(ALTITUDE.key(), either(m.number(78, 5, 500), m.number(2, 5, 500)));
-        samples.put(TEMPERATURE.key(), m.number(13));
-        samples.put(LATITUDE.key(), m.number(0) * Profile.DEGREES_PER_SEMICIRCLE);
-        samples.put(LONGITUDE.key(), m.number(1) * Profile.DEGREES_PER_SEMICIRCLE);
-        samples.put(STEP_LENGTH.key(), m.number(85, 10_000, 0));
-        samples.put(GROUND_CONTACT_TIME.key(), m.number(41, 10_000, 0));
-        samples.put(VERTICAL_OSCILLATION.key(), m.number(39, 10_000, 0));
+        cadence.put(m.number(4) + (Double.isNaN(fraction) ? 0 : fraction));
+        speed.put(either(m.number(73, 1000, 0), m.number(6, 1000, 0)));
+        distance.put(m.number(5, 100, 0));
+        altitude.put(either(m.number(78, 5, 500), m.number(2, 5, 500)));
+        temperature.put(m.number(13));
+        latitude.put(m.number(0) * Profile.DEGREES_PER_SEMICIRCLE);
+        longitude.put(m.number(1) * Profile.DEGREES_PER_SEMICIRCLE);
+        stepLength.put(m.number(85, 10_000, 0));
+        groundContact.put(m.number(41, 10_000, 0));
+        oscillation.put(m.number(39, 10_000, 0));
         for (FitDefinition.DeveloperField field : m.developerFields()) {
             DeveloperFields.Described described = developer.of(field);
             if (described != null)

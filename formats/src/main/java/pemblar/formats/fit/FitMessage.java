@@ -1,14 +1,27 @@
 package pemblar.formats.fit;
 
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
+import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 
 /** A data message being read; the same object moves on from one message to the next. */
 final class FitMessage {
     static final int TIMESTAMP = 253;
+    private static final VarHandle SHORT_LITTLE = view(short[].class, ByteOrder.LITTLE_ENDIAN);
+    private static final VarHandle SHORT_BIG = view(short[].class, ByteOrder.BIG_ENDIAN);
+    private static final VarHandle INT_LITTLE = view(int[].class, ByteOrder.LITTLE_ENDIAN);
+    private static final VarHandle INT_BIG = view(int[].class, ByteOrder.BIG_ENDIAN);
+    private static final VarHandle LONG_LITTLE = view(long[].class, ByteOrder.LITTLE_ENDIAN);
+    private static final VarHandle LONG_BIG = view(long[].class, ByteOrder.BIG_ENDIAN);
     private final byte[] bytes;
     private FitDefinition definition;
     private int at;
     private long timestamp;
+
+    private static VarHandle view(Class<?> array, ByteOrder order) {
+        return MethodHandles.byteArrayViewVarHandle(array, order);
+    }
 
     FitMessage(byte[] bytes) {
         this.bytes = bytes;
@@ -84,9 +97,17 @@ final class FitMessage {
     }
 
     private long raw(int from, int size) {
-        long raw = 0;
-        if (definition.bigEndian) for (int i = 0; i < size; i++) raw = raw << 8 | bytes[from + i] & 0xFF;
-        else for (int i = size - 1; i >= 0; i--) raw = raw << 8 | bytes[from + i] & 0xFF;
-        return raw;
+        return switch (size) {
+            case 1 -> bytes[from] & 0xFF;
+            case 2 -> definition.bigEndian ? (short) SHORT_BIG.get(bytes, from) & 0xFFFF : littleShort(from);
+            case 4 ->
+                (definition.bigEndian ? (int) INT_BIG.get(bytes, from) : (int) INT_LITTLE.get(bytes, from))
+                        & 0xFFFFFFFFL;
+            default -> definition.bigEndian ? (long) LONG_BIG.get(bytes, from) : (long) LONG_LITTLE.get(bytes, from);
+        };
+    }
+
+    private int littleShort(int from) {
+        return (short) SHORT_LITTLE.get(bytes, from) & 0xFFFF;
     }
 }
