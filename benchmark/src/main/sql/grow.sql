@@ -1,5 +1,5 @@
 -- Grows the demo to :athletes athletes of one coach with :years years behind each, by copying rows: summaries, curves, sessions and plans as
--- they are, moved back in time. Originals and channels are not copied, so only lists, trends, curves and plans are of full size.
+-- they are, moved back in time. Originals and channels are not copied (but for a few, below), so only lists, trends, curves and plans are of full size.
 \set ON_ERROR_STOP on
 -- Days that the demo reaches back.
 create or replace function pg_temp.span() returns int language sql as 'select 745';
@@ -71,6 +71,12 @@ end $$;
 set session_replication_role = replica;
 call pg_temp.grow(:athletes, :years);
 set session_replication_role = origin;
+-- Channels of the last four months for the riders whose thresholds GroupLoad changes: copies of the first athlete's.
+insert into recording_data
+  select (jsonb_populate_record(d, jsonb_build_object('recording_id', r.id))).*
+    from recording r join recording_data d on d.recording_id = r.id % 10000000
+   where r.id / 100000000 between 4 and 91 and r.id / 100000000 % 3 = 1 and r.id / 10000000 % 10 = 0
+     and r.day > current_date - 120;
 truncate load_day;
 insert into load_day select * from load_day_of_sessions;
 vacuum analyze; -- as the server does by itself in a quiet hour

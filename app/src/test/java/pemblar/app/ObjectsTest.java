@@ -90,7 +90,7 @@ class ObjectsTest {
         person.get("/a/" + athlete + "/thresholds");
         person.post("/a/" + athlete + "/thresholds/adopt", Map.of("THRESHOLD_POWER", watts, "from", "2020-01-01"));
         Eventually.holds(
-                Duration.ofSeconds(30),
+                Duration.ofSeconds(90),
                 () -> SQL.queryForObject(
                                 "select count(*) from recomputation where athlete_id = ? and done < total",
                                 Integer.class,
@@ -159,6 +159,15 @@ class ObjectsTest {
         assertThat(person.get(session(three)).statusCode()).isEqualTo(503);
         assertThatThrownBy(() -> MOVING.move(three, false)).isInstanceOf(DataAccessException.class);
         assertThat(row(three)).containsEntry("place", "OBJECTS");
+        Object before = row(three).get("load_points");
+        Object other = row(recordings.get(0)).get("load_points");
+        adopt("330");
+        assertThat(row(recordings.get(0)).get("load_points"))
+                .as("one that is lost keeps no other from counting anew")
+                .isNotEqualTo(other);
+        assertThat(row(three).get("load_points")).isEqualTo(before);
+        assertThat(SQL.queryForObject("select problems from recording where id = ?", String.class, three))
+                .contains("could not be read when a threshold changed");
         server.shutdown();
         long begun = System.nanoTime();
         assertThat(person.get(session(three)).body()).contains("reach");

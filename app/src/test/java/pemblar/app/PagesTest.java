@@ -10,6 +10,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 class PagesTest {
     private static final int MOST_STATEMENTS = 12;
@@ -37,6 +38,18 @@ class PagesTest {
     @BeforeAll
     static void signIn() {
         jonna = Person.demo("jonna");
+    }
+
+    /**
+     * The demo rider's last ride by power that is long enough to take stretches of; a day may end with something else.
+     */
+    static String lastRide() {
+        return new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class))
+                .queryForObject(
+                        "select '/a/1/sessions/' || s.id from session s join recording r on r.id = s.recording_id"
+                                + " where s.athlete_id = 1 and r.mean_watts > 0 and r.timer_seconds >= 1800"
+                                + " and s.deleted_at is null order by s.day desc, s.id limit 1",
+                        String.class);
     }
 
     @Test

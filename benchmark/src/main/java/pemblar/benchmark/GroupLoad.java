@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -43,7 +44,7 @@ public final class GroupLoad {
             riders.add(new Rider(visitor, visitor.ledTo("/").replaceAll("/today$", "")));
         }
         Instant first = Instant.now().minus(Duration.ofDays(FILES_EACH + 10)).truncatedTo(ChronoUnit.DAYS);
-        imports(riders, files(first), new Visitor(address));
+        if (arguments.length < 2) imports(riders, files(first), new Visitor(address));
         thresholds(riders, LocalDate.ofInstant(first, ZoneOffset.UTC));
     }
 
@@ -86,12 +87,13 @@ public final class GroupLoad {
     }
 
     private static void thresholds(List<Rider> riders, LocalDate from) throws IOException, InterruptedException {
+        String watts = String.valueOf(200 + LocalTime.now(ZoneOffset.UTC).getMinute()); // another one at each run
         long begin = System.nanoTime();
         for (Rider rider : riders)
             rider.visitor()
                     .post(
                             rider.base() + "/thresholds/adopt",
-                            Map.of("THRESHOLD_POWER", "231", "from", from.toString()));
+                            Map.of("THRESHOLD_POWER", watts, "from", from.toString()));
         double answered = seconds(begin);
         int sessions = 0;
         for (Rider rider : riders) sessions += recomputed(rider);

@@ -6,8 +6,8 @@ import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.frame.Secret;
+import pemblar.app.objects.ObjectLost;
 import pemblar.app.objects.ObjectStore;
-import pemblar.app.objects.StoreAway;
 
 /** The bytes of recordings, wherever they lie: in the database, or as objects of a store, known by their hash. */
 @Service
@@ -58,11 +58,11 @@ public class RecordingBytes {
         return all;
     }
 
-    /** @throws StoreAway when it is not there, or is not what was put there */
+    /** @throws ObjectLost when it is not there, or is not what was put there */
     private byte[] read(String key, String sha256) {
-        byte[] content = objects.get(key).orElseThrow(() -> new StoreAway(key + " is not in the store of objects"));
+        byte[] content = objects.get(key).orElseThrow(() -> new ObjectLost(key + " is not in the store of objects"));
         if (!Secret.hash(content).equals(sha256))
-            throw new StoreAway(key + " is not what was put into the store of objects");
+            throw new ObjectLost(key + " is not what was put into the store of objects");
         return content;
     }
 }

@@ -32,6 +32,9 @@ import pemblar.formats.RecordingFiles;
 @Service
 public class RecordingService {
     private static final int PROBLEMS_LENGTH = 4000;
+    private static final String LEFT =
+            "The data of this recording could not be read when a threshold changed: its load and"
+                    + " its zones are still those by the values of before.";
     private static final int BATCH = 20;
     /** Clocks of devices and time zones differ by so much. */
     private static final Duration LATEST = Duration.ofHours(26);
@@ -179,6 +182,14 @@ public class RecordingService {
                     wanted -> mended.read(stored.get(row.id), edits.getOrDefault(row.id, List.of()), wanted),
                     zones.on(row.day),
                     parts);
+    }
+
+    /** Its data could not be read: the page of the session says by what it still counts. */
+    @Transactional
+    public void leftAsItWas(long recordingId) {
+        recordings.findById(recordingId).ifPresent(row -> {
+            if (!row.problems.contains(LEFT)) row.problems = row.problems.isEmpty() ? LEFT : LEFT + "\n" + row.problems;
+        });
     }
 
     private static void recompute(
