@@ -77,20 +77,7 @@ final class PrivateDatabase {
     void keep(Path place) {
         Path made = place.resolveSibling(place.getFileName() + ".made");
         run("rm", "-rf", made.toString());
-        run(
-                programs.resolve("pg_basebackup").toString(),
-                "-h",
-                "127.0.0.1",
-                "-p",
-                String.valueOf(port),
-                "-U",
-                "pemblar",
-                "-D",
-                made.toString(),
-                "-X",
-                "fetch",
-                "--checkpoint=fast",
-                "--no-sync");
+        copy(made, "-X", "fetch");
         if (ROOT) run("chown", "-R", "postgres", made.toString());
         run("mv", made.toString(), place.toString());
     }
@@ -99,23 +86,28 @@ final class PrivateDatabase {
     PrivateDatabase following() {
         try {
             Path place = Files.createTempDirectory("pemblar-copy").resolve("cluster");
-            run(
-                    programs.resolve("pg_basebackup").toString(),
-                    "-h",
-                    "127.0.0.1",
-                    "-p",
-                    String.valueOf(port),
-                    "-U",
-                    "pemblar",
-                    "-D",
-                    place.toString(),
-                    "--write-recovery-conf",
-                    "--checkpoint=fast",
-                    "--no-sync");
+            copy(place, "--write-recovery-conf");
             return new PrivateDatabase(place);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private void copy(Path place, String... how) {
+        List<String> command = new ArrayList<>(List.of(
+                programs.resolve("pg_basebackup").toString(),
+                "-h",
+                "127.0.0.1",
+                "-p",
+                String.valueOf(port),
+                "-U",
+                "pemblar",
+                "-D",
+                place.toString(),
+                "--checkpoint=fast",
+                "--no-sync"));
+        command.addAll(List.of(how));
+        run(command.toArray(new String[0]));
     }
 
     /** The JDBC address of a database that is there already. */

@@ -83,6 +83,16 @@ final class Visitor {
                 .build());
     }
 
+    /** As it goes over the wire to a browser. */
+    HttpResponse<byte[]> compressed(String path) throws IOException, InterruptedException {
+        return client.send(
+                HttpRequest.newBuilder(URI.create(address + path))
+                        .header("Accept-Encoding", "gzip")
+                        .GET()
+                        .build(),
+                BodyHandlers.ofByteArray());
+    }
+
     private HttpResponse<String> send(HttpRequest request) throws IOException, InterruptedException {
         HttpResponse<String> answer = client.send(request, BodyHandlers.ofString());
         if (answer.statusCode() >= 400)
