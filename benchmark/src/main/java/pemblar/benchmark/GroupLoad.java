@@ -30,7 +30,7 @@ public final class GroupLoad {
     private static final int KINDS = 3;
     private static final Duration PATIENCE = Duration.ofMinutes(30);
     private static final Pattern WAITING = Pattern.compile("(?m)^pemblar_uploads_waiting (\\d+)");
-    private static final Pattern DONE = Pattern.compile("<b>(\\d+)</b> <span>sessions? (were|was)");
+    private static final String RUNNING = "<progress";
 
     private record Rider(Visitor visitor, String base) {}
 
@@ -95,25 +95,22 @@ public final class GroupLoad {
                             rider.base() + "/thresholds/adopt",
                             Map.of("THRESHOLD_POWER", watts, "from", from.toString()));
         double answered = seconds(begin);
-        int sessions = 0;
-        for (Rider rider : riders) sessions += recomputed(rider);
+        for (Rider rider : riders) recomputed(rider);
         System.out.printf(
                 Locale.ROOT,
-                "threshold power of %d riders: adopted within %.1f s, %d sessions computed anew within %.1f s%n",
+                "threshold power of %d riders: adopted within %.1f s, all sessions computed anew within %.1f s%n",
                 riders.size(),
                 answered,
-                sessions,
                 seconds(begin));
     }
 
-    private static int recomputed(Rider rider) throws IOException, InterruptedException {
+    private static void recomputed(Rider rider) throws IOException, InterruptedException {
         Instant until = Instant.now().plus(PATIENCE);
-        while (Instant.now().isBefore(until)) {
-            Matcher done = DONE.matcher(rider.visitor().get(rider.base() + "/thresholds/progress"));
-            if (done.find()) return Integer.parseInt(done.group(1));
+        while (rider.visitor().get(rider.base() + "/thresholds/progress").contains(RUNNING)) {
+            if (Instant.now().isAfter(until))
+                throw new IllegalStateException(rider.base() + " is not computed anew after half an hour");
             Thread.sleep(100);
         }
-        throw new IllegalStateException(rider.base() + " is not computed anew after half an hour");
     }
 
     private static double seconds(long begin) {
