@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.frame.Viewer;
+import pemblar.app.replica.Elsewhere;
 import pemblar.app.replica.Replica;
 
 /** What whoever runs this Pemblar looks after. */
@@ -40,8 +41,8 @@ class OperatorController {
         operator.require(address);
         model.addAttribute("viewer", viewer);
         model.addAttribute("jobs", jobs.failing());
-        model.addAttribute("whole", sizes.wholeMegabytes());
-        model.addAttribute("tables", sizes.largest());
+        model.addAttribute("whole", Elsewhere.atMain(sizes::wholeMegabytes));
+        model.addAttribute("tables", Elsewhere.atMain(sizes::largest)); // a copy counts no rows
         copy.ifAvailable(c -> model.addAttribute("copy", c.figures()));
         return "operator/operator";
     }
