@@ -86,6 +86,10 @@ class ObjectsTest {
                 "select original from recording_data where recording_id = ?", byte[].class, recording);
     }
 
+    private static String problems(long recording) {
+        return SQL.queryForObject("select problems from recording where id = ?", String.class, recording);
+    }
+
     private static void adopt(String watts) {
         person.get("/a/" + athlete + "/thresholds");
         person.post("/a/" + athlete + "/thresholds/adopt", Map.of("THRESHOLD_POWER", watts, "from", "2020-01-01"));
@@ -155,7 +159,9 @@ class ObjectsTest {
     void whatIsNotWhatItWasIsSaidAndNeitherShownNorTakenBack() {
         long three = recordings.get(2);
         MOVING.move(three, true);
-        STORE.put("recordings/" + three + "/channels", new byte[] {1, 2, 3});
+        String channels = "recordings/" + three + "/channels";
+        byte[] whole = STORE.get(channels).orElseThrow();
+        STORE.put(channels, new byte[] {1, 2, 3});
         assertThat(person.get(session(three)).statusCode()).isEqualTo(503);
         assertThatThrownBy(() -> MOVING.move(three, false)).isInstanceOf(DataAccessException.class);
         assertThat(row(three)).containsEntry("place", "OBJECTS");
@@ -166,8 +172,13 @@ class ObjectsTest {
                 .as("one that is lost keeps no other from counting anew")
                 .isNotEqualTo(other);
         assertThat(row(three).get("load_points")).isEqualTo(before);
-        assertThat(SQL.queryForObject("select problems from recording where id = ?", String.class, three))
-                .contains("could not be read when a threshold changed");
+        assertThat(problems(three)).contains("could not be computed anew when a threshold changed");
+        byte[] damaged = STORE.get(channels).orElseThrow();
+        STORE.put(channels, whole);
+        adopt("340");
+        assertThat(row(three).get("load_points")).isNotEqualTo(before);
+        assertThat(problems(three)).as("it counts by the new values now").isEmpty();
+        STORE.put(channels, damaged);
         server.shutdown();
         long begun = System.nanoTime();
         assertThat(person.get(session(three)).body()).contains("reach");

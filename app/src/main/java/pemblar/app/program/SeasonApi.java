@@ -154,8 +154,9 @@ class SeasonApi {
     @May(Scope.PLAN)
     @PatchMapping("/blocks/{first}")
     @Operation(
-            summary = "Changes the block that begins on a day, in one way; a new plan then leaves it alone."
-                    + " With replan the other blocks ahead that are not pinned are planned anew.")
+            summary = "Changes the block that begins on a day, in one way. But for pinned: false that pins it, so that"
+                    + " a new plan leaves it alone. With replan the blocks ahead that are not pinned are planned"
+                    + " anew.")
     PlanJson block(
             @PathVariable long athleteId,
             @PathVariable LocalDate first,

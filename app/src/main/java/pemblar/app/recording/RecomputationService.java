@@ -17,6 +17,7 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -100,7 +101,7 @@ public class RecomputationService {
         try {
             return some(id, 1);
         } catch (RuntimeException e) {
-            if (isAway(e)) throw e;
+            if (isAway(e) || e instanceof ConcurrencyFailureException) throw e;
             LOG.error("recomputation {}: a recording is left as it was", id, e);
             transaction.executeWithoutResult(status -> leave(id));
             return true;

@@ -33,8 +33,9 @@ import pemblar.formats.RecordingFiles;
 public class RecordingService {
     private static final int PROBLEMS_LENGTH = 4000;
     private static final String LEFT =
-            "The data of this recording could not be read when a threshold changed: its load and"
+            "This recording could not be computed anew when a threshold changed: its load and"
                     + " its zones are still those by the values of before.";
+    private static final int LONGEST_PROBLEMS = 4000;
     private static final int BATCH = 20;
     /** Clocks of devices and time zones differ by so much. */
     private static final Duration LATEST = Duration.ofHours(26);
@@ -184,12 +185,17 @@ public class RecordingService {
                     parts);
     }
 
-    /** Its data could not be read: the page of the session says by what it still counts. */
+    /** It could not be computed anew: until it can, the page of the session says by what it still counts. */
     @Transactional
     public void leftAsItWas(long recordingId) {
         recordings.findById(recordingId).ifPresent(row -> {
-            if (!row.problems.contains(LEFT)) row.problems = row.problems.isEmpty() ? LEFT : LEFT + "\n" + row.problems;
+            String all = (LEFT + "\n" + withoutLeft(row.problems)).strip();
+            row.problems = all.substring(0, Math.min(all.length(), LONGEST_PROBLEMS));
         });
+    }
+
+    private static String withoutLeft(String problems) {
+        return problems.startsWith(LEFT) ? problems.substring(LEFT.length()).strip() : problems;
     }
 
     private static void recompute(
@@ -201,6 +207,7 @@ public class RecordingService {
         if (redrawn) silhouette.ifPresent(part -> channels.add(part.channel().key()));
         Recording recording = reading.apply(channels::contains).sound();
         row.valued(row.summary().again(recording, day, parts));
+        row.problems = withoutLeft(row.problems);
         if (row.floorWatts == null) row.floor(recording);
         if (redrawn) row.silhouette = Silhouettes.done(recording, day.thresholds());
     }
