@@ -24,7 +24,7 @@ document.addEventListener('submit', event => {
       ended(
         (request.getResponseHeader('Content-Type') ?? '').startsWith('text/plain')
           ? request.responseText
-          : 'The server did not take the archive. Check that it has at most 512 MB, and try again.',
+          : 'The server did not take the archive. Check that it has at most 4 GB, and try again.',
       );
   });
   request.addEventListener('error', () => ended('The archive did not arrive. Check the connection and send it again.'));

@@ -328,14 +328,37 @@ class ArchiveInTest {
         assertThat(newcomer.send("no archive".getBytes(StandardCharsets.UTF_8))).isEqualTo(422);
         assertThat(newcomer.send(new byte[0])).isEqualTo(422);
         assertThat(newcomer.send(Zips.zip(Map.of("other.txt", new byte[10])))).isEqualTo(422);
-        assertThat(newcomer.send(Zips.zip(Map.of("data/account.jsonl", new byte[65 << 20]))))
+        assertThat(newcomer.send(Zips.zip(Map.of("recordings/2026-11-01 4 a.fit", new byte[65 << 20]))))
                 .as("a small archive that unpacks to much")
                 .isEqualTo(422);
         assertThat(newcomer.send(java.util.Arrays.copyOf(whole, whole.length / 3)))
                 .isEqualTo(422);
+        nothingStays(newcomer);
+    }
+
+    private void nothingStays(Newcomer newcomer) {
         assertThat(newcomer.state()).isEmpty();
         assertThat(sql.queryForObject("select count(*) from archive_in_piece", Integer.class))
                 .isZero();
+    }
+
+    @Test
+    void whereOthersTakeTheRoomItIsToComeLater() throws IOException {
+        long others = sql.queryForObject("select id from account where email = 'sefa@pemblar.example'", Long.class);
+        sql.update(
+                "insert into archive_in (account_id, state, arrived_at, bytes) values (?, 'ARRIVING', now(), ?)",
+                others,
+                16L << 30);
+        try {
+            Newcomer newcomer = new Newcomer("archive.full", "ride");
+            byte[] archive = Zips.zip(Map.of("recordings/2026-11-01 4 a.fit", new byte[9 << 20]));
+            var answer = newcomer.person.send("/account/archive/in", "application/zip", archive);
+            assertThat(answer.statusCode()).isEqualTo(422);
+            assertThat(answer.body()).contains("no room for this one now").contains("Send it again in an hour");
+            nothingStays(newcomer);
+        } finally {
+            sql.update("delete from archive_in where account_id = ?", others);
+        }
     }
 
     /** A few rows of each shelf. */

@@ -9,22 +9,26 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.util.unit.DataSize;
 
 /** Archives on their way in, in the database: any node can go on with one. */
 @Component
 class ArchiveStore {
     private static final int LONGEST = 4000;
-    /** What was begun so long ago and has not come is not coming: the node that took it in has died. */
+    /** What has had no piece for so long is not coming: the node that took it in has died. */
     private static final Duration CUT_OFF = Duration.ofHours(1);
 
     private final JdbcClient sql;
     private final InstantSource clock;
+    private final long room;
 
-    ArchiveStore(JdbcClient sql, InstantSource clock) {
+    ArchiveStore(JdbcClient sql, InstantSource clock, @Value("${pemblar.archives-room}") DataSize room) {
         this.sql = sql;
         this.clock = clock;
+        this.room = room.toBytes();
     }
 
     /** How far it is. */
@@ -49,8 +53,8 @@ class ArchiveStore {
 
     /** @throws org.springframework.dao.DuplicateKeyException when one is on its way already */
     long begin(long accountId) {
-        sql.sql("delete from archive_in where account_id = ? and state = 'ARRIVING' and arrived_at < ?")
-                .params(accountId, clock.instant().minus(CUT_OFF).atOffset(ZoneOffset.UTC))
+        sql.sql("delete from archive_in where state = 'ARRIVING' and arrived_at < ?")
+                .param(clock.instant().minus(CUT_OFF).atOffset(ZoneOffset.UTC))
                 .update();
         return sql.sql("insert into archive_in (account_id, state, arrived_at) values (?, 'ARRIVING', ?) returning id")
                 .params(accountId, clock.instant().atOffset(ZoneOffset.UTC))
@@ -60,6 +64,24 @@ class ArchiveStore {
 
     void drop(long id) {
         sql.sql("delete from archive_in where id = ?").param(id).update();
+    }
+
+    /**
+     * Writes down that it is still coming, and how much of it is here.
+     *
+     * @throws IllegalArgumentException with a sentence when all archives together have no room for it
+     */
+    void count(long id, long bytes) {
+        sql.sql("update archive_in set bytes = ?, arrived_at = ? where id = ?")
+                .params(bytes, clock.instant().atOffset(ZoneOffset.UTC), id)
+                .update();
+        long all = sql.sql("select coalesce(sum(bytes), 0) from archive_in where state in ('ARRIVING', 'WAITING',"
+                        + " 'READING')")
+                .query(Long.class)
+                .single();
+        if (all > room)
+            throw new IllegalArgumentException("So many archives are being taken in that there is no room for this one"
+                    + " now. Send it again in an hour; should there be none then either, ask who runs this Pemblar.");
     }
 
     void piece(long id, String name, int place, byte[] content) {

@@ -21,8 +21,14 @@ class Arrival {
     private static final int LONGEST_NAME = 300;
     private static final int MOST_FILES = 50_000;
     private static final long MOST_OF_FILE = 64L << 20;
-    private static final long MOST_SENT = 512L << 20;
-    private static final long MOST_UNPACKED = 4L << 30;
+    /** Rows are read one by one: decades of them may be more than any file that was uploaded. */
+    private static final long MOST_OF_ROWS = 256L << 20;
+
+    private static final long MOST_SENT = 4L << 30;
+    private static final long MOST_UNPACKED = 8L << 30;
+    /** So often it is written down how much has come, and looked whether all archives together have room. */
+    private static final long COUNTED_EVERY = 4L << 20;
+
     private static final Pattern RECORDING = Pattern.compile("recordings/\\S+ \\d{1,18} [^/]*");
     private static final Pattern NOTE = Pattern.compile("notes/\\d{1,18} \\d{1,18} [^/]*");
     private static final Set<String> DATA = Shelf.ALL.stream().map(Shelf::path).collect(Collectors.toSet());
@@ -32,7 +38,7 @@ class Arrival {
         this.store = store;
     }
 
-    /** @throws IllegalArgumentException with a sentence when it is no archive, or too large */
+    /** @throws IllegalArgumentException with a sentence when it is no archive, too large, or there is no room */
     void receive(long archiveId, InputStream body) throws IOException {
         Unpacking unpacking = new Unpacking(archiveId);
         try (ZipInputStream zip = new ZipInputStream(new Sent(body))) {
@@ -51,6 +57,8 @@ class Arrival {
         private final byte[] piece = new byte[PIECE];
         private final Set<String> names = new java.util.HashSet<>();
         private long unpacked;
+        private long kept;
+        private long counted;
         private int files;
         private boolean isArchive;
 
@@ -63,17 +71,27 @@ class Arrival {
                 throw new IllegalArgumentException("An archive holds at most " + MOST_FILES + " files.");
             boolean wanted = isWanted(name) && names.add(name);
             isArchive |= name.equals("data/account.jsonl");
+            long most = DATA.contains(name) ? MOST_OF_ROWS : MOST_OF_FILE;
             long size = 0;
             int place = 0;
             int read;
             while ((read = in.readNBytes(piece, 0, PIECE)) > 0) {
                 size += read;
                 unpacked += read;
-                if (size > MOST_OF_FILE || unpacked > MOST_UNPACKED)
-                    throw new IllegalArgumentException("“" + shortened(name)
-                            + "” is too large: a file has at most 64 MB, all of them together at most 4 GB.");
-                if (wanted) store.piece(archiveId, name, place++, java.util.Arrays.copyOf(piece, read));
+                if (size > most || unpacked > MOST_UNPACKED)
+                    throw new IllegalArgumentException("“" + shortened(name) + "” is too large: a recording or a note's"
+                            + " file has at most 64 MB, rows of one kind 256 MB, all of them together 8 GB.");
+                if (wanted) keep(name, place++, read);
             }
+        }
+
+        private void keep(String name, int place, int read) {
+            kept += read;
+            if (kept - counted >= COUNTED_EVERY) {
+                counted = kept;
+                store.count(archiveId, kept);
+            }
+            store.piece(archiveId, name, place, java.util.Arrays.copyOf(piece, read));
         }
     }
 
@@ -114,7 +132,7 @@ class Arrival {
         private void count(int bytes) {
             if (bytes > 0) sent += bytes;
             if (sent > MOST_SENT)
-                throw new IllegalArgumentException("An archive has at most 512 MB. Delete recordings that you no longer"
+                throw new IllegalArgumentException("An archive has at most 4 GB. Delete recordings that you no longer"
                         + " need where it comes from, and download it again.");
         }
     }

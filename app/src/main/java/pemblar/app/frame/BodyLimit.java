@@ -11,20 +11,23 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * No body is read of somebody who is not signed in, beyond a small form; none that says it is larger than any upload.
+ * No body is read of somebody who is not signed in, beyond a small form; none that says it is larger than any upload,
+ * and of a zip file than any person's archive.
  */
 class BodyLimit extends OncePerRequestFilter {
     /** A sign-in or a sign-up is far smaller. */
     private static final long SMALL_FORM = 64 << 10;
 
     static final long MOST = 512L << 20;
+    private static final long LARGEST_ARCHIVE = 4L << 30;
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         String type = request.getContentType();
         boolean parts = type != null && type.toLowerCase(java.util.Locale.ROOT).startsWith("multipart/");
-        if (request.getContentLengthLong() > MOST) refuse(response, HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
+        long most = "application/zip".equals(type) ? LARGEST_ARCHIVE : MOST;
+        if (request.getContentLengthLong() > most) refuse(response, HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
         else if (isNobody()
                 && !request.getServletPath().startsWith("/device/")
                 && (parts || request.getContentLengthLong() > SMALL_FORM))
