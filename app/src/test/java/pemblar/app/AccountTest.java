@@ -43,6 +43,25 @@ class AccountTest {
     }
 
     @Test
+    void aSignInEndsThirtyDaysAfterItBeganHoweverOftenItIsUsed() {
+        begun(29);
+        assertThat(isSignedIn(person)).isTrue();
+        begun(31);
+        assertThat(isSignedIn(person)).isFalse();
+        assertThat(isSignedIn(tryWith(email, OLD))).isTrue();
+    }
+
+    private void begun(int daysAgo) {
+        assertThat(sql.update(
+                        "update spring_session set creation_time = ? where principal_name = ?",
+                        java.time.Instant.now()
+                                .minus(java.time.Duration.ofDays(daysAgo))
+                                .toEpochMilli(),
+                        email))
+                .isEqualTo(1);
+    }
+
+    @Test
     void aNewPasswordCountsAtOnceAndEndsTheOtherSignIns() {
         Person elsewhere = tryWith(email, OLD);
         assertThat(person.get("/account").body()).contains("Sign out everywhere else");

@@ -1,5 +1,6 @@
 package pemblar.app.frame;
 
+import java.time.InstantSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -42,7 +43,8 @@ class SecurityConfiguration {
     }
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, Limits limits, OnceClaims claims) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, Limits limits, OnceClaims claims, InstantSource clock)
+            throws Exception {
         http.authorizeHttpRequests(requests -> requests.requestMatchers(
                         "/sign-in",
                         "/sign-up",
@@ -77,6 +79,7 @@ class SecurityConfiguration {
                 .crossOriginOpenerPolicy(policy -> policy.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
                 .crossOriginResourcePolicy(policy -> policy.policy(CrossOriginResourcePolicy.SAME_ORIGIN))
                 .permissionsPolicyHeader(policy -> policy.policy(NOTHING_OF_THE_DEVICE)));
+        http.addFilterBefore(new LongestSession(clock), SecurityContextHolderFilter.class);
         http.addFilterAfter(new BodyLimit(), SecurityContextHolderFilter.class);
         http.addFilterBefore(new SignInLimit(limits), UsernamePasswordAuthenticationFilter.class);
         http.addFilterAfter(new OnceFilter(claims), AuthorizationFilter.class);
