@@ -1,7 +1,8 @@
 # Pemblar in a container; the same steps as the Debian package. Build ./pemblar package first.
 #   podman build -t pemblar .
 #   podman run -p 8710:8710 -e PEMBLAR_ADDRESS=0.0.0.0 -e PEMBLAR_DATABASE=jdbc:postgresql://HOST/pemblar \
-#     -e PEMBLAR_DATABASE_USER=pemblar -e PEMBLAR_DATABASE_PASSWORD=... pemblar
+#     -e PEMBLAR_DATABASE_USER=pemblar -e PEMBLAR_DATABASE_PASSWORD=... \
+#     -e PEMBLAR_KEY=... pemblar
 # Never built where this was written: no engine runs there. What it starts is the archive.
 FROM docker.io/library/debian:12-slim
 RUN apt-get update \

@@ -47,11 +47,16 @@ class BackupTest {
                         "jdbc:postgresql://127.0.0.1:" + Running.DATABASE.port + "/pemblar",
                         "PEMBLAR_DATABASE_USER",
                         "pemblar",
+                        "PEMBLAR_KEY",
+                        Running.KEY,
                         "PEMBLAR_DATA",
                         work.resolve("own").toString()),
                 "backup",
                 file.toString());
         assertThat(ran.code()).as(ran.said()).isZero();
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
+                .as("it holds the key")
+                .isEqualTo("rw-------");
     }
 
     @AfterAll
@@ -98,11 +103,19 @@ class BackupTest {
         assertThat(there.queryForObject(originals, String.class))
                 .isEqualTo(here.queryForObject(originals, String.class));
 
+        List<String> keys =
+                List.of(Files.readString(empty.resolve("key")).strip().split(","));
+        assertThat(keys).as("the key that came, and the one that was there").hasSize(2);
+        assertThat(keys.get(0)).isEqualTo(Running.KEY);
+
         Ran again = run(onEmpty(), "restore", file.toString());
         assertThat(again.code()).isEqualTo(1);
         assertThat(again.said()).contains("accounts are here already").contains("--replace");
         assertThat(run(onEmpty(), "restore", file.toString(), "--replace").code())
                 .isZero();
+        assertThat(Files.readString(empty.resolve("key")).strip().split(","))
+                .as("once more")
+                .containsExactlyElementsOf(keys);
         assertThat(there.queryForList("select datname from pg_database", String.class))
                 .contains("pemblar", "pemblar_before");
 

@@ -403,6 +403,12 @@ class ProgramsTest {
             String hook = "{\"url\":\"http://127.0.0.1:" + Running.CALLED + "/told\"}";
             String secret =
                     json(ask(whole, "POST", "/hooks", hook)).get("secret").asString();
+            assertThat(new String(
+                            sql.queryForObject("select secret from program_hook", byte[].class),
+                            StandardCharsets.ISO_8859_1))
+                    .as("what signs does not lie in the table as it is")
+                    .hasSize(12 + 43 + 16)
+                    .doesNotContain(secret);
             HttpResponse<String> sent = ask(whole, "POST", own("/recordings?name=ride.gpx"), gpx(TODAY.minusDays(3)));
             assertThat(sent.statusCode()).as(sent.body()).isEqualTo(202);
             Eventually.holds(

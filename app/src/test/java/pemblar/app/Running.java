@@ -12,6 +12,9 @@ import org.springframework.context.ConfigurableApplicationContext;
 /** The real application with the demo data, started once a run. */
 final class Running {
     private static final String NAME = "pemblar";
+    /** Seals secrets; of tests alone. The first to be made, since the data are loaded with it. */
+    static final String KEY = java.util.Base64.getEncoder().encodeToString(new byte[32]);
+
     static final PrivateDatabase DATABASE = new PrivateDatabase(DemoTemplate.get(Running::make));
     static final int PORT = PrivateDatabase.freePort();
     /** A port of this machine that the application may call back. */
@@ -45,6 +48,7 @@ final class Running {
                         entry("spring.datasource.url", database),
                         entry("server.port", String.valueOf(port)),
                         entry("pemblar.calls-to", "127.0.0.1:" + CALLED),
+                        entry("pemblar.key", KEY),
                         entry("pemblar.demo", String.valueOf(demo)),
                         entry("pemblar.recordings-in", "stay"),
                         entry("pemblar.objects.url", "http://127.0.0.1:" + OBJECTS),

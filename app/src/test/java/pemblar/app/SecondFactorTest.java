@@ -175,4 +175,62 @@ class SecondFactorTest {
         assertThat(answers.get(8)).contains("Too many tries");
         assertThat(isIn(guessing, code(0))).as("not even the right one").isFalse();
     }
+
+    private byte[] stored() {
+        return sql.queryForObject(
+                "select f.secret from second_factor f join account a on a.id = f.account_id where a.email = ?",
+                byte[].class,
+                email);
+    }
+
+    private void store(String set, Object... values) {
+        List<Object> all = new java.util.ArrayList<>(List.of(values));
+        all.add(email);
+        assertThat(sql.update(
+                        "update second_factor set " + set
+                                + " where account_id = (select id from account where email = ?)",
+                        all.toArray()))
+                .isEqualTo(1);
+    }
+
+    @Test
+    void theTableAloneMakesNoCodes() {
+        byte[] sealed = stored();
+        assertThat(sealed).hasSize(12 + 20 + 16);
+        assertThat(java.util.Collections.indexOfSubList(boxed(sealed), boxed(secret)))
+                .isNegative();
+        byte[] own = secret;
+        turnOn();
+        store("secret = ?", sealed);
+        secret = own;
+        assertThat(isIn(signIn(), code(0))).as("sealed for somebody else").isFalse();
+    }
+
+    private static List<Byte> boxed(byte[] bytes) {
+        return List.of(org.apache.commons.lang3.ArrayUtils.toObject(bytes));
+    }
+
+    @Test
+    void whereTheKeyIsLostARecoveryCodeLetsIn() {
+        store("sealed_by = '0123456789abcdef'");
+        Person half = signIn();
+        half.get("/account");
+        assertThat(half.post("/sign-in/code", Map.of("code", code(0))).body())
+                .contains("lost the key by which codes are checked", "Type a recovery code");
+        assertThat(isIn(half, recovery.get(0))).isTrue();
+        assertThat(half.post("/account/second/off", Map.of("present", PASSWORD, "code", recovery.get(1)))
+                        .body())
+                .contains("The second factor is off.");
+    }
+
+    @Test
+    void whatLiesAsItIsIsSealedAtTheNextStart() {
+        store("secret = ?, sealed_by = null", secret);
+        assertThat(isIn(signIn(), code(0))).as("as before").isTrue();
+        Running.APPLICATION.publishEvent(new org.springframework.boot.context.event.ApplicationReadyEvent(
+                new org.springframework.boot.SpringApplication(), new String[0], Running.APPLICATION, null));
+        assertThat(stored()).hasSize(12 + 20 + 16);
+        timePasses();
+        assertThat(isIn(signIn(), code(0))).isTrue();
+    }
 }

@@ -93,7 +93,7 @@ class StructureTest {
             Set.of("note", "undo"),
             Set.of("people", "account", "athlete", "sharing"),
             Set.of("frame", "mail", "operator"),
-            Set.of("objects", "replica"));
+            Set.of("objects", "replica", "seal"));
 
     private static int height(String packageName) {
         String area = packageName.substring("pemblar.app.".length()).replaceFirst("\\..*", "");

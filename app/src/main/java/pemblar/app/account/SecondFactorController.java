@@ -57,8 +57,7 @@ class SecondFactorController {
             Viewer viewer = ((SignedIn) who.getPrincipal()).getViewer();
             limits.takeCode(viewer);
             if (!second.passes(viewer.accountId(), code))
-                throw new IllegalArgumentException(
-                        "Code: it is not the one of now, or has been used. Type the next one.");
+                throw new IllegalArgumentException(second.whyNot(viewer.accountId()));
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
             return "account/code";

@@ -29,6 +29,7 @@ public class SecondFactorService {
     private static final Duration TO_BEGIN = Duration.ofMinutes(15);
     private static final String WRONG =
             "Code: it is not the one of now. Look that the clock of the device is right, and type the next one.";
+    private static final String USED = "Code: it is not the one of now, or has been used. Type the next one.";
     private static final SecureRandom RANDOM = new SecureRandom();
     private final SecondFactorStore store;
     private final DoorService door;
@@ -70,9 +71,10 @@ public class SecondFactorService {
     Optional<Begun> begun(Viewer viewer) {
         return store.of(viewer.accountId())
                 .filter(this::canBegin)
-                .map(h -> new Begun(
-                        TimeCodes.typed(h.secret()).replaceAll("(.{4})(?=.)", "$1 "),
-                        TimeCodes.address(h.secret(), door.address(viewer))));
+                .flatMap(Held::secret)
+                .map(secret -> new Begun(
+                        TimeCodes.typed(secret).replaceAll("(.{4})(?=.)", "$1 "),
+                        TimeCodes.address(secret, door.address(viewer))));
     }
 
     private boolean canBegin(Held held) {
@@ -108,7 +110,11 @@ public class SecondFactorService {
 
     private void checked(Viewer viewer, String password, String code) {
         door.checkedAddress(viewer, password);
-        if (!passes(viewer.accountId(), code)) throw new IllegalArgumentException(WRONG);
+        if (!passes(viewer.accountId(), code))
+            throw new IllegalArgumentException(
+                    store.of(viewer.accountId()).flatMap(Held::secret).isPresent()
+                            ? WRONG
+                            : whyNot(viewer.accountId()));
     }
 
     /** Whether a code lets this account in; it is used up by it. */
@@ -121,8 +127,17 @@ public class SecondFactorService {
     }
 
     private boolean isRight(long accountId, Held held, String code) {
-        OptionalLong step = TimeCodes.step(held.secret(), code, clock.instant());
+        if (held.secret().isEmpty()) return false;
+        OptionalLong step = TimeCodes.step(held.secret().get(), code, clock.instant());
         return step.isPresent() && store.use(accountId, step.getAsLong());
+    }
+
+    /** Why a code did not let in, and what to type. */
+    @Transactional(readOnly = true)
+    public String whyNot(long accountId) {
+        if (store.of(accountId).flatMap(Held::secret).isPresent()) return USED;
+        return "Code: this Pemblar lost the key by which codes are checked, so none is right. Type a recovery code, or"
+                + " ask who runs it.";
     }
 
     private static String plain(String code) {

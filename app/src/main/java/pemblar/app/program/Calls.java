@@ -47,6 +47,10 @@ class Calls {
     }
 
     private void make(Hooks.Call call) {
+        if (call.secret() == null) {
+            hooks.answered(call, "could not be signed: the key of its secret is not here; make it anew", false);
+            return;
+        }
         try {
             URI to = hooks.addresses().checked(call.url());
             int status = http.send(request(call, to), HttpResponse.BodyHandlers.discarding())

@@ -1,5 +1,6 @@
 package pemblar.app.program;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
@@ -9,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -16,6 +18,8 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
+import pemblar.app.seal.Seal;
+import pemblar.app.seal.SealedColumn;
 import pemblar.app.session.SessionArrived;
 import pemblar.app.sharing.PlanChanged;
 import tools.jackson.databind.json.JsonMapper;
@@ -28,14 +32,22 @@ class Hooks {
     private static final Duration KEPT = Duration.ofDays(7);
     private static final Duration FIRST_RETRY = Duration.ofSeconds(10);
     private static final Duration LONGEST_RETRY = Duration.ofHours(6);
+    private static final SealedColumn SECRETS = new SealedColumn("program_hook", "id", "secret");
     private final JdbcClient sql;
+    private final Seal seal;
     private final InstantSource clock;
     private final CallAddress addresses;
 
-    Hooks(JdbcClient sql, InstantSource clock, @Value("${pemblar.calls-to:}") List<String> allowed) {
+    Hooks(JdbcClient sql, Seal seal, InstantSource clock, @Value("${pemblar.calls-to:}") List<String> allowed) {
         this.sql = sql;
+        this.seal = seal;
         this.clock = clock;
         this.addresses = new CallAddress(java.util.Set.copyOf(allowed));
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void sealAnew() {
+        SECRETS.sealAnew(sql, seal);
     }
 
     CallAddress addresses() {
@@ -65,11 +77,15 @@ class Hooks {
         if (of(viewer).size() >= MOST)
             throw new IllegalArgumentException("url: there are " + MOST + " addresses already; end one first.");
         String secret = Secret.random();
-        long id = sql.sql("insert into program_hook (account_id, url, secret, made_at) values (?, ?, ?, ?)"
+        long id = sql.sql("insert into program_hook (account_id, url, secret, made_at) values (?, ?, '', ?)"
                         + " returning id")
-                .params(viewer.accountId(), url, secret, at(clock.instant()))
+                .params(viewer.accountId(), url, at(clock.instant()))
                 .query(Long.class)
                 .single();
+        Seal.Sealed sealed = seal.close(SECRETS.whose(id), secret.getBytes(StandardCharsets.UTF_8));
+        sql.sql("update program_hook set secret = ?, sealed_by = ? where id = ?")
+                .params(sealed.content(), sealed.by(), id)
+                .update();
         return new Made(id, url, secret);
     }
 
@@ -119,7 +135,12 @@ class Hooks {
                     .update();
     }
 
-    /** A call to be made. @param tries this one among them */
+    /**
+     * A call to be made.
+     *
+     * @param secret null when the key by which it was sealed is not here
+     * @param tries this one among them
+     */
     record Call(long id, long hookId, String url, String secret, String event, String body, int tries) {}
 
     /** Takes calls that are due, each for one node; a node that dies meanwhile leaves them for later. */
@@ -130,7 +151,7 @@ class Hooks {
                         + " c.due_at, c.id limit :most for update skip locked) update program_call c set"
                         + " tries = tries + 1, due_at = :later from due, program_hook h where c.id = due.id"
                         + " and h.id = c.hook_id"
-                        + " returning c.id, h.id as hook, h.url, h.secret, c.event, c.body, c.tries")
+                        + " returning c.id, h.id as hook, h.url, h.secret, h.sealed_by, c.event, c.body, c.tries")
                 .param("now", at(now))
                 .param("later", at(now.plus(LONGEST_RETRY)))
                 .param("most", most)
@@ -138,13 +159,19 @@ class Hooks {
                         rs.getLong("id"),
                         rs.getLong("hook"),
                         rs.getString("url"),
-                        rs.getString("secret"),
+                        secret(rs.getLong("hook"), new Seal.Sealed(rs.getBytes("secret"), rs.getString("sealed_by"))),
                         rs.getString("event"),
                         rs.getString("body"),
                         rs.getInt("tries")))
                 .list();
         for (Call call : calls) due(call, call.tries() >= MOST_TRIES ? null : now.plus(retry(call.tries())));
         return calls;
+    }
+
+    private String secret(long hook, Seal.Sealed sealed) {
+        return seal.open(SECRETS.whose(hook), sealed)
+                .map(secret -> new String(secret, StandardCharsets.UTF_8))
+                .orElse(null);
     }
 
     private static Duration retry(int tries) {
