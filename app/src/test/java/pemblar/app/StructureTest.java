@@ -11,12 +11,16 @@ import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class StructureTest {
@@ -115,6 +119,36 @@ class StructureTest {
             }
         assertThat(seen).as("arrows looked at").isGreaterThan(1000);
         assertThat(upward).isEmpty();
+    }
+
+    /** Half of their classes share one row each, and a row is seen by its package alone (decision 46). */
+    private static final Set<String> WHOLE = Set.of("session", "recording");
+
+    private static final int MOST_LINES = 1500;
+
+    @Test
+    void aPackageCanBeLookedThrough() throws IOException {
+        Path root = Path.of("src", "main", "java", "pemblar", "app");
+        Set<String> longer = new TreeSet<>();
+        int packages = 0;
+        try (Stream<Path> folders = Files.walk(root).filter(Files::isDirectory)) {
+            for (Path folder : folders.toList()) {
+                packages++;
+                if (lines(folder) > MOST_LINES)
+                    longer.add(root.relativize(folder).toString());
+            }
+        }
+        assertThat(packages).isGreaterThan(60);
+        assertThat(longer).isEqualTo(WHOLE);
+    }
+
+    private static int lines(Path folder) throws IOException {
+        int lines = 0;
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList())
+                lines += Files.readAllLines(file).size();
+        }
+        return lines;
     }
 
     private static boolean isOfAnArea(JavaClass of) {

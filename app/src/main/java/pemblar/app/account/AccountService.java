@@ -9,6 +9,7 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.account.second.SecondFactorStore;
 import pemblar.app.frame.Viewer;
 
 /** Creates accounts and finds them for signing in. */

@@ -16,13 +16,14 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.account.second.SecondFactorService;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
-import pemblar.app.frame.Limits;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Shown;
-import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.door.Limits;
+import pemblar.app.frame.page.Shown;
+import pemblar.app.frame.page.Units;
 
 /** One's own account: password, address, where one is signed in; and the way back for who forgot the password. */
 @Controller

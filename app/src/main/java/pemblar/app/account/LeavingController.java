@@ -13,8 +13,8 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import pemblar.app.frame.Limits;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.door.Limits;
 
 /** Asking for the end of one's account, and keeping it after all. */
 @Controller

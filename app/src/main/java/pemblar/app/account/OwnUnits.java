@@ -8,7 +8,7 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Units;
 
 /** Every page of a person speaks in that person's units: they hold for the thread while it answers. */
 @Configuration

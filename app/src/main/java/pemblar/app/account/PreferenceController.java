@@ -12,9 +12,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Typed;
-import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Typed;
+import pemblar.app.frame.page.Units;
 
 /** How figures read for oneself, and where one's days begin. */
 @Controller

@@ -4,8 +4,8 @@ import java.time.DayOfWeek;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Units;
 
 /** How figures read for each person. */
 @Component

@@ -8,11 +8,11 @@ import org.springframework.security.web.context.HttpSessionSecurityContextReposi
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
-import pemblar.app.frame.CodeDue;
+import pemblar.app.frame.door.CodeDue;
 
 /** Where a person is signed in; each can be ended from anywhere. */
 @Component
-class SignIns {
+public class SignIns {
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
 
     SignIns(FindByIndexNameSessionRepository<? extends Session> sessions) {
@@ -37,7 +37,7 @@ class SignIns {
     }
 
     /** @param exceptId the one that stays; null ends all. @return how many were ended */
-    int end(String email, String exceptId) {
+    public int end(String email, String exceptId) {
         List<String> ids = sessions.findByPrincipalName(email).keySet().stream()
                 .filter(id -> !id.equals(exceptId))
                 .toList();

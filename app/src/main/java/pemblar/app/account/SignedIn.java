@@ -3,8 +3,8 @@ package pemblar.app.account;
 import java.util.List;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.userdetails.User;
-import pemblar.app.frame.CodeDue;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.door.CodeDue;
 
 /** What the web session keeps of the person who signed in. */
 public class SignedIn extends User {

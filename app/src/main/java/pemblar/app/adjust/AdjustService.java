@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.adjust.limit.LimitStore;
+import pemblar.app.adjust.limit.Limits;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.CoachingService;
@@ -152,7 +154,7 @@ public class AdjustService {
                 answer.leave());
     }
 
-    static String morning(Situation s) {
+    public static String morning(Situation s) {
         LocalDate aim = Words.aim(s);
         return aim == null ? "after the last planned session" : "on the morning of the A event, " + Words.day(aim);
     }
@@ -169,12 +171,12 @@ public class AdjustService {
     }
 
     /** What a question would do, without any consequence. */
-    Proposal asked(Open open, WhatIf question) {
+    public Proposal asked(Open open, WhatIf question) {
         return Adjusting.preview(open.situation(), Trigger.Kind.EVENT, question.changes(open.situation()));
     }
 
     /** The same, ready to be drawn like a proposal. */
-    Shown asked(Open open, WhatIf question, String title) {
+    public Shown asked(Open open, WhatIf question, String title) {
         Proposal answer = asked(open, question);
         Effect leave = Adjusting.preview(open.situation(), Trigger.Kind.EVENT, List.of())
                 .effect();
@@ -190,7 +192,7 @@ public class AdjustService {
     }
 
     /** Which morning the figures of a question are about: an A event that moves has one as it is and one moved. */
-    static String morning(Open open, WhatIf question) {
+    public static String morning(Open open, WhatIf question) {
         LocalDate aim = Words.aim(open.situation());
         LocalDate moved = question.aimAfter(open.situation()).orElse(null);
         if (aim == null || moved == null || aim.equals(moved)) return open.morning();
@@ -202,7 +204,7 @@ public class AdjustService {
         return Adjusting.preview(open.situation(), shown.proposal().trigger(), chosen(shown, on));
     }
 
-    static List<Change> chosen(Shown shown, Set<Integer> on) {
+    public static List<Change> chosen(Shown shown, Set<Integer> on) {
         List<Change> all = shown.proposal().changes();
         List<Change> chosen = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) if (on == null || on.contains(i)) chosen.add(all.get(i));

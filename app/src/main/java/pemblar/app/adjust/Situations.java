@@ -11,6 +11,8 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import pemblar.app.adjust.limit.LimitStore;
+import pemblar.app.adjust.limit.Limits;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.checkin.Checkin;
 import pemblar.app.checkin.CheckinService;
@@ -33,7 +35,7 @@ import pemblar.core.threshold.Quantity;
 
 /** Puts a situation together from what is stored of an athlete. */
 @Component
-class Situations {
+public class Situations {
     static final int DAYS_BEHIND = 8;
     private static final int DAYS_AHEAD = 180;
     private static final int DAYS_OF_CHECKINS = 36;
@@ -64,7 +66,7 @@ class Situations {
         this.thresholds = thresholds;
     }
 
-    Situation of(Athlete athlete, Trend trend) {
+    public Situation of(Athlete athlete, Trend trend) {
         LocalDate today = trend.today();
         Held held = plan.held(athlete);
         List<Slab> slabs = sessions.between(athlete, today.minusDays(DAYS_BEHIND), today.plusDays(DAYS_AHEAD));

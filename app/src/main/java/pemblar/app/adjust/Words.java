@@ -17,12 +17,12 @@ import pemblar.core.adjust.Situation;
 import pemblar.core.season.Event;
 
 /** Changes and their effects in words. */
-final class Words {
+public final class Words {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
     private Words() {}
 
-    static String day(LocalDate day) {
+    public static String day(LocalDate day) {
         return DAY.format(day);
     }
 
@@ -48,7 +48,7 @@ final class Words {
     }
 
     /** What it does to the figures of the morning that counts, beside leaving it. */
-    static String price(Effect effect, Effect leave, String morning) {
+    public static String price(Effect effect, Effect leave, String morning) {
         long now = Math.round(leave.chronic());
         long then = Math.round(effect.chronic());
         String chronic = now == then ? "Chronic load stays " + then : "Chronic load " + then + " instead of " + now;
@@ -80,7 +80,7 @@ final class Words {
     }
 
     /** Limits that a plan breaks; those that it breaks without any change say so. */
-    static String broken(Set<Broken> breaks, Set<Broken> already) {
+    public static String broken(Set<Broken> breaks, Set<Broken> already) {
         return breaks.stream()
                 .sorted()
                 .map(b -> of(b) + (already.contains(b) ? " (as the plan does already)" : ""))

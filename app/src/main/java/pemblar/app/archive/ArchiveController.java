@@ -14,8 +14,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.account.DoorService;
-import pemblar.app.frame.Limits;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.door.Limits;
 
 /** Hands a person all of their data, against their password. */
 @Controller

@@ -12,7 +12,7 @@ import java.util.Map;
  * @param from table and condition, with :account and :athletes; its rows are read in the order of {@code by}
  * @param refers columns that name rows of other shelves, by the shelf; those of athlete and account are the same in all
  */
-record Shelf(String file, String words, String columns, String from, String by, Map<String, String> refers) {
+public record Shelf(String file, String words, String columns, String from, String by, Map<String, String> refers) {
     private static final String PAGES = " t where athlete_id in (:athletes)";
     private static final String OWN = " t where account_id = :account";
     /** What a coach has not shared yet is not the person's, and what was deleted is kept for undo alone. */
@@ -35,16 +35,16 @@ record Shelf(String file, String words, String columns, String from, String by, 
     private static final Shelf SESSION = pages("session", "sessions, planned and done", "day, id")
             .where(SHARED)
             .refers("workout_id", "workout");
-    static final Shelf RECORDING =
+    public static final Shelf RECORDING =
             pages("recording", "figures of recordings", "day, id").where("deleted_at is null");
-    static final Shelf CORRECTION = new Shelf(
+    public static final Shelf CORRECTION = new Shelf(
             "recording_edit",
             "what was mended",
             "t.*",
             "recording_edit t where recording_id in " + RECORDINGS,
             "recording_id, id",
             Map.of());
-    static final Shelf SET_ASIDE = pages("effort_set_aside", "stretches set aside", "id")
+    public static final Shelf SET_ASIDE = pages("effort_set_aside", "stretches set aside", "id")
             .where("recording_id in " + RECORDINGS)
             .refers("recording_id", "recording");
     private static final Shelf COACHING = new Shelf(
@@ -106,7 +106,7 @@ record Shelf(String file, String words, String columns, String from, String by, 
                     "session_id, id",
                     Map.of("session_id", "session")));
 
-    static final List<Shelf> ALL = all();
+    public static final List<Shelf> ALL = all();
 
     private static Shelf pages(String table, String words, String by) {
         return new Shelf(table, words, "t.*", table + PAGES, by, Map.of());
@@ -136,7 +136,7 @@ record Shelf(String file, String words, String columns, String from, String by, 
     }
 
     /** Those whose rows are taken in as they are, the ones that others refer to first. */
-    static List<Shelf> taken() {
+    public static List<Shelf> taken() {
         List<Shelf> all = new ArrayList<>(OF_ACCOUNT);
         all.add(SESSION);
         all.addAll(OF_PAGES);
@@ -144,7 +144,7 @@ record Shelf(String file, String words, String columns, String from, String by, 
     }
 
     /** Where it lies in the archive. */
-    String path() {
+    public String path() {
         return "data/" + file + ".jsonl";
     }
 }

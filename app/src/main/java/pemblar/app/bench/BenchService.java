@@ -16,6 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.bench.sync.DeviceFiles;
 import pemblar.app.exchange.ImportService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.session.SessionService;

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
+import pemblar.app.bench.sync.DeviceService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 

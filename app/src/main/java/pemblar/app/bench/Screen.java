@@ -1,8 +1,8 @@
 package pemblar.app.bench;
 
 import java.util.Locale;
-import pemblar.app.frame.Shown;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Shown;
+import pemblar.app.frame.page.Units;
 import pemblar.benchunit.LiveUnit;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.Basis;

@@ -9,7 +9,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.season.Held;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;

@@ -22,8 +22,8 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
 
 /** The check-in's form, its lanes over 90 days, and files of check-ins. */

@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Units;
 import pemblar.core.checkin.BandWords;
 import pemblar.core.checkin.Bands;
 import pemblar.core.checkin.Bands.Verdict;

@@ -2,8 +2,8 @@ package pemblar.app.checkin;
 
 import java.time.LocalDate;
 import java.util.Map;
-import pemblar.app.frame.Typed;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Typed;
+import pemblar.app.frame.page.Units;
 
 /** A check-in as a form gives it: every field may be empty; a refusal names the field. */
 final class Typing {

@@ -6,6 +6,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Handover;
+import pemblar.app.coach.look.AboutStore;
 import pemblar.app.frame.Viewer;
 
 /**

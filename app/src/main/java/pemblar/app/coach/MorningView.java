@@ -4,8 +4,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.function.Predicate;
 import pemblar.app.coach.MorningService.Line;
-import pemblar.app.frame.Path;
-import pemblar.app.frame.Svg;
+import pemblar.app.frame.page.Path;
+import pemblar.app.frame.page.Svg;
 
 /**
  * A strand as it is drawn in a box of 660 by 44, one scale for the whole list. What looks alike is one path over all

@@ -14,7 +14,7 @@ import pemblar.app.checkin.Checkin;
 import pemblar.app.checkin.CheckinService;
 import pemblar.app.coach.Strand.Day;
 import pemblar.app.coach.Strand.Reason;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.note.NoteService;

@@ -61,14 +61,14 @@ public class ComparisonService implements Undoable {
         this.clock = clock;
     }
 
-    List<ComparisonStore.Named> all(long athleteId, Viewer viewer) {
+    public List<ComparisonStore.Named> all(long athleteId, Viewer viewer) {
         athletes.require(athleteId, viewer);
         return store.all(athleteId);
     }
 
     /** As it now is: repetitions of mended recordings are measured anew, those of deleted sessions have no figures. */
     @Transactional
-    Held open(long athleteId, Viewer viewer, long id) {
+    public Held open(long athleteId, Viewer viewer, long id) {
         athletes.require(athleteId, viewer);
         Held held = store.find(athleteId, id).orElseThrow(() -> new NotFoundException("comparison"));
         Map<Long, Integer> revisions = sessions.revisions(
@@ -95,7 +95,7 @@ public class ComparisonService implements Undoable {
     }
 
     /** The shortest repetition that counts, s, when lengths differ by over 10 %; 0 when they are compared whole. */
-    static int cutTo(Content content) {
+    public static int cutTo(Content content) {
         List<Line> lines = content.lines().stream().filter(l -> !l.hidden()).toList();
         int shortest = lines.stream().mapToInt(l -> l.to() - l.from()).min().orElse(0);
         int longest = lines.stream().mapToInt(l -> l.to() - l.from()).max().orElse(0);
@@ -115,7 +115,7 @@ public class ComparisonService implements Undoable {
     }
 
     /** Every repetition as it was over the length of the shortest that counts. */
-    static Content cut(Content content) {
+    public static Content cut(Content content) {
         int seconds = cutTo(content);
         return seconds == 0 ? content : content.changeAll(line -> line.first(seconds));
     }
@@ -169,7 +169,7 @@ public class ComparisonService implements Undoable {
 
     /** Adds to a comparison, or begins one. @param comparison null for a new one @return its id */
     @Transactional
-    long add(
+    public long add(
             long athleteId,
             Viewer viewer,
             Long comparison,
@@ -225,7 +225,7 @@ public class ComparisonService implements Undoable {
      * month. @return id of the new comparison
      */
     @Transactional
-    long overMonths(long athleteId, Viewer viewer, long session) {
+    public long overMonths(long athleteId, Viewer viewer, long session) {
         SessionService.Opened asked = sessions.open(athleteId, viewer, session);
         if (asked.workout().isEmpty())
             throw new IllegalArgumentException("This session has no workout that could have been done before.");
@@ -266,7 +266,7 @@ public class ComparisonService implements Undoable {
 
     /** @throws IllegalArgumentException when it cannot be, or somebody was quicker */
     @Transactional
-    void change(long athleteId, Viewer viewer, long id, String label, UnaryOperator<Content> change) {
+    public void change(long athleteId, Viewer viewer, long id, String label, UnaryOperator<Content> change) {
         Held held = open(athleteId, viewer, id);
         Content after = change.apply(held.content());
         undo.remember(athleteId, viewer, label, KIND, held);
@@ -277,7 +277,7 @@ public class ComparisonService implements Undoable {
 
     /** @throws IllegalArgumentException when that does not make two to four groups, or somebody was quicker */
     @Transactional
-    void group(long athleteId, Viewer viewer, long id, Grouping by) {
+    public void group(long athleteId, Viewer viewer, long id, Grouping by) {
         change(
                 athleteId,
                 viewer,
@@ -294,7 +294,7 @@ public class ComparisonService implements Undoable {
     }
 
     @Transactional
-    void drop(long athleteId, Viewer viewer, long id) {
+    public void drop(long athleteId, Viewer viewer, long id) {
         Held held = open(athleteId, viewer, id);
         undo.remember(athleteId, viewer, "Dropped the comparison “" + held.name() + "”.", KIND, held);
         store.drop(athleteId, id);

@@ -10,7 +10,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Keeps comparisons. The caller has asked for leave. */
 @Repository
-class ComparisonStore {
+public class ComparisonStore {
     private static final JsonMapper JSON = JsonMapper.shared();
     private final JdbcClient sql;
 
@@ -19,7 +19,7 @@ class ComparisonStore {
     }
 
     /** A comparison with its name. @param version counts its changes */
-    record Held(long id, String name, Content content, int version) {}
+    public record Held(long id, String name, Content content, int version) {}
 
     /** A line of the list of comparisons. */
     record Named(long id, String name, int lines, Instant changedAt) {}

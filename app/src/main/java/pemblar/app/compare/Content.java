@@ -15,14 +15,15 @@ import pemblar.core.recording.Derived;
  * @param columns names of figures and of derived columns, as shown
  * @param x column that is drawn along, and at which groups are compared; {@code y} the one that is compared
  */
-record Content(List<Line> lines, List<String> columns, List<Derivation> derived, String x, String y, int nextId) {
+public record Content(
+        List<Line> lines, List<String> columns, List<Derivation> derived, String x, String y, int nextId) {
     private static final int MOST_LINES = 300;
     private static final int MOST_DERIVED = 12;
     private static final int LONGEST = 60;
-    static final Content EMPTY = new Content(
+    public static final Content EMPTY = new Content(
             List.of(), List.of("WATTS", "HEART_RATE", "CADENCE", "SPEED"), List.of(), "WATTS", "HEART_RATE", 1);
 
-    Content {
+    public Content {
         lines = List.copyOf(lines);
         columns = List.copyOf(columns);
         derived = List.copyOf(derived);
@@ -35,7 +36,7 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
      * @param figures computed from the recording at its {@code revision}
      * @param start the same over its first seconds alone; null while it was not measured so
      */
-    record Line(
+    public record Line(
             int id,
             long session,
             int from,
@@ -49,7 +50,7 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
             String day,
             String surface,
             Start start) {
-        Line(
+        public Line(
                 int id,
                 long session,
                 int from,
@@ -65,23 +66,23 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
             this(id, session, from, to, label, group, hidden, entered, figures, revision, day, surface, null);
         }
 
-        Line {
+        public Line {
             entered = Map.copyOf(entered);
             figures = Map.copyOf(figures);
         }
 
         /** By hand before computed, in the person's units; NaN when neither. */
-        double value(String figure) {
+        public double value(String figure) {
             Double typed = entered.get(figure);
             return FigureUnits.shown(figure, typed != null ? typed : figures.getOrDefault(figure, Double.NaN));
         }
 
-        Line in(String other) {
+        public Line in(String other) {
             return new Line(
                     id, session, from, to, label, other, hidden, entered, figures, revision, day, surface, start);
         }
 
-        Line shown(boolean show) {
+        public Line shown(boolean show) {
             return new Line(
                     id, session, from, to, label, group, !show, entered, figures, revision, day, surface, start);
         }
@@ -116,7 +117,7 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
             return start == null || start.seconds() != seconds ? this : measured(start.figures(), revision);
         }
 
-        Line with(String figure, Double typed) {
+        public Line with(String figure, Double typed) {
             Map<String, Double> all = new LinkedHashMap<>(entered);
             if (typed == null) all.remove(figure);
             else all.put(figure, typed);
@@ -132,10 +133,10 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
     }
 
     /** A column that follows from two figures. */
-    record Derivation(String name, String left, String operation, String right) {}
+    public record Derivation(String name, String left, String operation, String right) {}
 
     /** Value of a figure or a derived column. */
-    double value(Line line, String column) {
+    public double value(Line line, String column) {
         return derived.stream()
                 .filter(d -> d.name().equals(column))
                 .findFirst()
@@ -145,11 +146,11 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
     }
 
     /** In the order in which they first appear. */
-    List<String> groups() {
+    public List<String> groups() {
         return List.copyOf(new LinkedHashSet<>(lines.stream().map(Line::group).toList()));
     }
 
-    Content add(List<Line> more) {
+    public Content add(List<Line> more) {
         if (lines.size() + more.size() > MOST_LINES)
             throw new IllegalArgumentException(
                     "A comparison can hold " + MOST_LINES + " repetitions. Begin another one.");
@@ -173,41 +174,41 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
         return new Content(all, columns, derived, x, y, id);
     }
 
-    static String group(String typed) {
+    public static String group(String typed) {
         String name = typed.strip();
         if (name.isEmpty() || name.length() > LONGEST)
             throw new IllegalArgumentException("Group: enter 1 to " + LONGEST + " characters, such as “new shoes”.");
         return name;
     }
 
-    Content change(int id, UnaryOperator<Line> change) {
+    public Content change(int id, UnaryOperator<Line> change) {
         if (lines.stream().noneMatch(l -> l.id() == id))
             throw new IllegalArgumentException("This repetition is no longer here.");
         return new Content(
                 lines.stream().map(l -> l.id() == id ? change.apply(l) : l).toList(), columns, derived, x, y, nextId);
     }
 
-    Content changeAll(UnaryOperator<Line> change) {
+    public Content changeAll(UnaryOperator<Line> change) {
         return new Content(lines.stream().map(change).toList(), columns, derived, x, y, nextId);
     }
 
-    Content remove(int id) {
+    public Content remove(int id) {
         return new Content(lines.stream().filter(l -> l.id() != id).toList(), columns, derived, x, y, nextId);
     }
 
-    Content columns(List<String> chosen) {
+    public Content columns(List<String> chosen) {
         List<String> known = chosen.stream().filter(this::isColumn).distinct().toList();
         if (known.isEmpty()) throw new IllegalArgumentException("Columns: choose at least one.");
         return new Content(lines, known, derived, x, y, nextId);
     }
 
-    Content axes(String along, String against) {
+    public Content axes(String along, String against) {
         if (!isColumn(along) || !isColumn(against))
             throw new IllegalArgumentException("Axes: choose two of the quantities.");
         return new Content(lines, columns, derived, along, against, nextId);
     }
 
-    Content derive(Derivation d) {
+    public Content derive(Derivation d) {
         String name = d.name().strip();
         if (name.isEmpty() || name.length() > 40) throw new IllegalArgumentException("Name: enter 1 to 40 characters.");
         if (isColumn(name)) throw new IllegalArgumentException("Name: there is a column “" + name + "” already.");
@@ -223,7 +224,7 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
         return new Content(lines, shown, all, x, y, nextId);
     }
 
-    Content dropDerived(String name) {
+    public Content dropDerived(String name) {
         return new Content(
                 lines,
                 columns.stream().filter(c -> !c.equals(name)).toList(),
@@ -250,7 +251,7 @@ record Content(List<Line> lines, List<String> columns, List<Derivation> derived,
         }
     }
 
-    boolean isColumn(String name) {
+    public boolean isColumn(String name) {
         return Figure.named(name).isPresent()
                 || derived.stream().anyMatch(d -> d.name().equals(name));
     }

@@ -1,16 +1,16 @@
 package pemblar.app.compare;
 
-import pemblar.app.frame.Shown;
-import pemblar.app.frame.Typed;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Shown;
+import pemblar.app.frame.page.Typed;
+import pemblar.app.frame.page.Units;
 import pemblar.core.comparison.Figure;
 import pemblar.core.sport.Sport;
 
 /** Figures of repetitions in the person's units; they are kept in those of {@link Figure}. */
-final class FigureUnits {
+public final class FigureUnits {
     private FigureUnits() {}
 
-    static String unit(Figure figure) {
+    public static String unit(Figure figure) {
         return switch (figure) {
             case SPEED -> Shown.speedUnit(Sport.RIDE);
             case TEMPERATURE -> Units.mine().temperatureUnit();
@@ -25,7 +25,7 @@ final class FigureUnits {
     }
 
     /** A value that the person typed as it is kept. @throws IllegalArgumentException when it is no number */
-    static double kept(Figure figure, String typed) {
+    public static double kept(Figure figure, String typed) {
         if (figure == Figure.TEMPERATURE) return Units.mine().celsius("Value", typed, -1e6, 1e6);
         double value = Typed.number("Value", typed, -1e6, 1e6);
         return figure == Figure.SPEED ? value / perKept() : value;

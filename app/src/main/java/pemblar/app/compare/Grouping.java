@@ -8,7 +8,7 @@ import pemblar.app.compare.Content.Line;
 import pemblar.app.session.Described;
 
 /** What repetitions can be told apart by without typing a group. */
-enum Grouping {
+public enum Grouping {
     EQUIPMENT("equipment", Described::equipment),
     SURFACE("surface", Described::surface),
     KIND("kind", Described::kind),

@@ -22,7 +22,7 @@ import pemblar.core.sport.Sport;
  * One invented athlete over two and a half years. Days are counted from the day of loading, so that it always lies
  * inside the plan. What the body can do rises over the seasons; what is known of it follows some weeks later.
  */
-record DemoAthlete(
+public record DemoAthlete(
         String name,
         String email,
         List<Sport> sports,
@@ -49,14 +49,14 @@ record DemoAthlete(
     static final int CLUB_RACE = -40;
     static final int NEXT_A = 66;
     static final int NEXT_B = 24;
-    static final int ILL_FROM = -128;
-    static final int ILL_TO = -119;
+    public static final int ILL_FROM = -128;
+    public static final int ILL_TO = -119;
     static final int LEFT_RUNNING = -11;
     static final int DAYS_BETWEEN_TESTS = 77;
     /** Tested, and not adopted yet. */
     static final int LATEST_TEST = -12;
 
-    boolean rides() {
+    public boolean rides() {
         return sports.contains(Sport.RIDE);
     }
 
@@ -68,7 +68,7 @@ record DemoAthlete(
         return sports.contains(Sport.SWIM);
     }
 
-    boolean isMixed() {
+    public boolean isMixed() {
         return sports.size() > 1;
     }
 

@@ -10,7 +10,7 @@ import pemblar.app.session.SharingService;
 
 /** Plans of the coach that are shared up to a day, with drafts after it. */
 @Component
-class DemoDrafts {
+public class DemoDrafts {
     private final JdbcTemplate sql;
     private final SharingService sharing;
     private final InstantSource clock;
@@ -22,7 +22,7 @@ class DemoDrafts {
     }
 
     /** What lies ahead is the coach's, and shared for the days given. */
-    void add(Athlete athlete, Viewer coach, int days) {
+    public void add(Athlete athlete, Viewer coach, int days) {
         LocalDate today = athlete.dayOf(clock.instant());
         sql.update(
                 "update session set coached = true, draft = true, changed_by = ? where athlete_id = ? and day >= ?"

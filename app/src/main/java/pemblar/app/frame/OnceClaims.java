@@ -19,7 +19,7 @@ import org.springframework.web.context.request.RequestContextHolder;
  * by another, and then the first can no longer commit.
  */
 @Repository
-class OnceClaims implements TransactionExecutionListener {
+public class OnceClaims implements TransactionExecutionListener {
     static final Duration ABANDONED = Duration.ofSeconds(5);
     private static final String HERE = OnceClaims.class.getName();
     private final JdbcClient sql;

@@ -20,7 +20,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * without one, the same fields to an address that makes something new, by the same person within two seconds, are one
  * form pressed twice. What failed may be sent again, and what a node began and died of as well ({@link OnceClaims}).
  */
-class OnceFilter extends OncePerRequestFilter {
+public class OnceFilter extends OncePerRequestFilter {
     private static final Duration SAME_PRESS = Duration.ofSeconds(2);
     private static final Duration KEPT = Duration.ofDays(1);
     private static final Duration LOOK_AGAIN = Duration.ofMillis(200);
@@ -30,7 +30,7 @@ class OnceFilter extends OncePerRequestFilter {
 
     private final OnceClaims claims;
 
-    OnceFilter(OnceClaims claims) {
+    public OnceFilter(OnceClaims claims) {
         this.claims = claims;
     }
 

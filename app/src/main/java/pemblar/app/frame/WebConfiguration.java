@@ -3,6 +3,7 @@ package pemblar.app.frame;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.format.FormatterRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import pemblar.app.frame.page.DayReading;
 
 /** How requests are read. */
 @Configuration

@@ -15,8 +15,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Memberships;
-import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Typed;
 import pemblar.app.workout.WorkoutService;
 
 /** A coach opens hours for a group, and leads one with everybody on one page. */

@@ -3,7 +3,7 @@ package pemblar.app.hour;
 import java.util.ArrayList;
 import java.util.List;
 import pemblar.app.bench.Screen;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.core.workout.Element.Step;
 import pemblar.core.workout.SharedClock;
 import pemblar.core.workout.ShorthandText;

@@ -11,7 +11,7 @@ import org.springframework.stereotype.Service;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Once;
 import pemblar.app.frame.Recent;
-import pemblar.app.frame.Same;
+import pemblar.app.frame.page.Same;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Outlook;
 

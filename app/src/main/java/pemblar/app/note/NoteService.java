@@ -19,8 +19,8 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.SeenSuffices;
-import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Typed;
 
 /**
  * Writes, answers and finds notes. Whoever sees the athlete sees the athlete's notes, but for those on a draft that

@@ -19,10 +19,10 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.account.AccountService;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.CoachingService;
-import pemblar.app.frame.Limits;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.door.Limits;
 import pemblar.app.mail.MailService;
 
 /**

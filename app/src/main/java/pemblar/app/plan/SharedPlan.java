@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.load.TrendService;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;

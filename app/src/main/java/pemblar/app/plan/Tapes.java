@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.frame.Path;
+import pemblar.app.frame.page.Path;
 import pemblar.app.session.Slab;
 import pemblar.core.schedule.RollingLoad;
 import pemblar.core.schedule.RollingLoad.Spell;

@@ -3,7 +3,7 @@ package pemblar.app.planner;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.core.schedule.DayPlan;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.workout.Element;

@@ -6,7 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.season.Held;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonEvent.After;

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.planner.demand.DemandService;
 import pemblar.app.season.EventPart;
 import pemblar.app.season.Held;
 import pemblar.app.season.SeasonEvent;

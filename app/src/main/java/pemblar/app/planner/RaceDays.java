@@ -3,7 +3,7 @@ package pemblar.app.planner;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.season.EventPart;
 import pemblar.app.season.SeasonEvent;
 import pemblar.core.schedule.Purpose;

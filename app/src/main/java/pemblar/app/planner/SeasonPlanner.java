@@ -74,7 +74,7 @@ public class SeasonPlanner {
     }
 
     /** @param perHour points that an hour costs */
-    static Ask ask(Athlete athlete, Held held, Trend trend, double perHour) {
+    public static Ask ask(Athlete athlete, Held held, Trend trend, double perHour) {
         LocalDate today = trend.today();
         LocalDate first = held.blocks().stream()
                 .filter(b -> b.contains(today))
@@ -147,12 +147,12 @@ public class SeasonPlanner {
     }
 
     /** Points that an hour costs of sports that share the time, by what such hours cost of late. */
-    double loadPerHour(Athlete athlete, SportShares shares, LocalDate today) {
+    public double loadPerHour(Athlete athlete, SportShares shares, LocalDate today) {
         return LoadPerHour.together(sessions.spent(athlete, today.minusDays(HISTORY_DAYS)), shares.shares());
     }
 
     /** In a sentence: the aim and whether it is met, or what is in the way and the nearest aim that is possible. */
-    static String sentence(Outcome outcome) {
+    public static String sentence(Outcome outcome) {
         String unit = switch (outcome.aim().kind()) {
             case WEEKLY_HOURS -> " hours a week";
             case WEEKLY_LOAD -> " load a week";

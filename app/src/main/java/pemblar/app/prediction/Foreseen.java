@@ -2,7 +2,7 @@ package pemblar.app.prediction;
 
 import java.time.LocalDate;
 import java.util.List;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.season.SeasonEvent;
 
 /**

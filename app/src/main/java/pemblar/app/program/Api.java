@@ -10,4 +10,4 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
-@interface Api {}
+public @interface Api {}

@@ -14,6 +14,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.program.key.May;
+import pemblar.app.program.key.Scope;
 import pemblar.formats.ask.Asking;
 
 /** What the core decides, asked without anybody's data; the same answers as ./pemblar ask gives. */

@@ -7,9 +7,11 @@ import jakarta.servlet.ServletRequest;
 import jakarta.servlet.ServletResponse;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import pemblar.app.program.key.ProgramSecurity;
+import pemblar.app.program.key.TokenFilter;
 
 /** The description of the interface is for everybody: it holds nobody's data. */
-record ButDescription(TokenFilter filter) implements Filter {
+public record ButDescription(TokenFilter filter) implements Filter {
     @Override
     public void doFilter(ServletRequest request, ServletResponse response, FilterChain chain)
             throws IOException, ServletException {

@@ -3,4 +3,4 @@ package pemblar.app.program;
 import java.time.LocalDate;
 
 /** Days as they are asked for; both may be left out. */
-record Days(LocalDate from, LocalDate to) {}
+public record Days(LocalDate from, LocalDate to) {}

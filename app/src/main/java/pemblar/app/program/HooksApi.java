@@ -13,6 +13,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import pemblar.app.frame.Viewer;
+import pemblar.app.program.hook.Hooks;
+import pemblar.app.program.key.May;
+import pemblar.app.program.key.Scope;
 
 /** Addresses that are told when a session arrives or a plan changes. */
 @Api

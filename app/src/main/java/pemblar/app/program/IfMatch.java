@@ -1,14 +1,14 @@
 package pemblar.app.program;
 
 /** The header by which a program says what it has read: a version of a session, a revision of a plan. */
-final class IfMatch {
+public final class IfMatch {
     private IfMatch() {}
 
     /**
      * @return null when nothing was said, or anything is right
      * @throws IllegalArgumentException when it is no number
      */
-    static Integer version(String match) {
+    public static Integer version(String match) {
         if (match == null || match.equals("*")) return null;
         String plain = match.replaceAll("^W/|\"", "");
         if (!plain.matches("\\d{1,9}"))

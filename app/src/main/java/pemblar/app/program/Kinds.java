@@ -6,24 +6,24 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** What a value of a kind looks like, for who sent another. */
-final class Kinds {
+public final class Kinds {
     private Kinds() {}
 
     /**
      * A word in lower case as one of an enumeration. @throws IllegalArgumentException naming the field and its words
      */
-    static <E extends Enum<E>> E word(String field, Class<E> of, String word) {
+    public static <E extends Enum<E>> E word(String field, Class<E> of, String word) {
         for (E one : of.getEnumConstants()) if (key(one).equals(word)) return one;
         throw new IllegalArgumentException(field + ": send one of "
                 + Arrays.stream(of.getEnumConstants()).map(Kinds::key).collect(Collectors.joining(", ")) + ".");
     }
 
-    static String key(Enum<?> one) {
+    public static String key(Enum<?> one) {
         return one.name().toLowerCase(Locale.ROOT);
     }
 
     /** As one would write it: 3, not 3.0. */
-    static String number(double value) {
+    public static String number(double value) {
         return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
     }
 

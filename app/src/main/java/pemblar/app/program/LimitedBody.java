@@ -7,16 +7,16 @@ import jakarta.servlet.http.HttpServletRequestWrapper;
 import java.io.IOException;
 
 /** A body that says nothing of its length is read up to a limit, and no further. */
-class LimitedBody extends HttpServletRequestWrapper {
+public class LimitedBody extends HttpServletRequestWrapper {
     private final int most;
 
-    LimitedBody(HttpServletRequest request, int most) {
+    public LimitedBody(HttpServletRequest request, int most) {
         super(request);
         this.most = most;
     }
 
     /** The body goes on past the limit. */
-    static final class TooLarge extends IOException {
+    public static final class TooLarge extends IOException {
         private static final long serialVersionUID = 1;
 
         private TooLarge(int most) {

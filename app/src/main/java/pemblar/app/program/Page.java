@@ -6,11 +6,11 @@ import java.util.function.ToLongFunction;
 
 /** Some of what was asked for. @param next the number to send as {@code after} for more; left out at the end */
 @JsonInclude(JsonInclude.Include.NON_NULL)
-record Page<T>(List<T> items, Long next) {
+public record Page<T>(List<T> items, Long next) {
     private static final int MOST = 200;
 
     /** @param after the last number that was sent before; null from the first on */
-    static <T> Page<T> of(List<T> all, Long after, int limit, ToLongFunction<T> number) {
+    public static <T> Page<T> of(List<T> all, Long after, int limit, ToLongFunction<T> number) {
         if (limit < 1 || limit > MOST) throw new IllegalArgumentException("limit: send 1 to " + MOST + ".");
         int from = 0;
         if (after != null) {

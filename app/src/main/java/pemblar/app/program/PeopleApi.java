@@ -16,6 +16,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.program.key.May;
+import pemblar.app.program.key.Program;
+import pemblar.app.program.key.Scope;
 import pemblar.core.sport.Sport;
 
 /** Who asks, and whom they see. */

@@ -9,17 +9,17 @@ import org.springframework.http.ResponseEntity;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What is answered when something is refused: problem details as RFC 9457 has them, with a sentence. */
-final class Problem {
+public final class Problem {
     private Problem() {}
 
-    static ResponseEntity<Object> of(HttpStatus status, String sentence) {
+    public static ResponseEntity<Object> of(HttpStatus status, String sentence) {
         return ResponseEntity.status(status)
                 .contentType(MediaType.APPLICATION_PROBLEM_JSON)
                 .body(ProblemDetail.forStatusAndDetail(status, sentence));
     }
 
     /** The same from where no controller answers. */
-    static void write(HttpServletResponse response, HttpStatus status, String sentence) throws IOException {
+    public static void write(HttpServletResponse response, HttpStatus status, String sentence) throws IOException {
         response.setStatus(status.value());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.setCharacterEncoding("UTF-8");

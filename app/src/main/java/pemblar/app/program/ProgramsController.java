@@ -16,8 +16,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.account.DoorService;
-import pemblar.app.frame.Limits;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.door.Limits;
+import pemblar.app.program.hook.Hooks;
+import pemblar.app.program.key.Scope;
+import pemblar.app.program.key.TokenStore;
 
 /** The page on which a person lets programs act for them, and ends it. */
 @Controller

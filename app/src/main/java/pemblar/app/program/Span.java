@@ -4,12 +4,12 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 
 /** Days that are asked for, both ends included. */
-record Span(LocalDate from, LocalDate to) {
+public record Span(LocalDate from, LocalDate to) {
     private static final int MOST_DAYS = 400;
     private static final int USUAL_DAYS = 28;
 
     /** What is not said is four weeks back and four weeks ahead. @throws IllegalArgumentException naming the field */
-    static Span of(LocalDate from, LocalDate to, LocalDate today) {
+    public static Span of(LocalDate from, LocalDate to, LocalDate today) {
         LocalDate last = to != null ? to : from != null ? from.plusDays(2L * USUAL_DAYS) : today.plusDays(USUAL_DAYS);
         LocalDate first = from != null ? from : last.minusDays(2L * USUAL_DAYS);
         if (last.isBefore(first)) throw new IllegalArgumentException("to: choose a day that is not before from.");

@@ -24,6 +24,8 @@ import pemblar.app.checkin.Checkin;
 import pemblar.app.checkin.CheckinService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.load.TrendService;
+import pemblar.app.program.key.May;
+import pemblar.app.program.key.Scope;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.threshold.Quantity;

@@ -17,9 +17,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
-import pemblar.app.strength.FloorService;
-import pemblar.app.strength.MaximaService;
-import pemblar.app.strength.SetsStore;
+import pemblar.app.program.key.May;
+import pemblar.app.program.key.Scope;
+import pemblar.app.strength.floor.FloorService;
+import pemblar.app.strength.maximum.MaximaService;
+import pemblar.app.strength.sets.SetsStore;
 import pemblar.core.strength.SetHistory.Lifted;
 
 /** What was lifted, and what can be. */

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
-import pemblar.app.frame.Path;
+import pemblar.app.frame.page.Path;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.core.load.LoadTrend;

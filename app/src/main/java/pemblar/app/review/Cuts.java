@@ -18,8 +18,8 @@ import pemblar.core.workout.PlannedStep;
  * @param plan the planned steps, empty without a plan or without a threshold that it needs
  * @param where how the stretches were found; NONE with laps, or without any
  */
-record Cuts(Recording recording, List<PlannedStep> plan, Method where, Stretches stretches) {
-    static Cuts of(SessionService.Opened opened) {
+public record Cuts(Recording recording, List<PlannedStep> plan, Method where, Stretches stretches) {
+    public static Cuts of(SessionService.Opened opened) {
         Recording recording = opened.recording().orElseThrow();
         List<PlannedStep> plan = plan(opened);
         if (opened.described().stretches().isPresent())
@@ -68,7 +68,7 @@ record Cuts(Recording recording, List<PlannedStep> plan, Method where, Stretches
     }
 
     /** Steps of the plan that were done and count. */
-    StepMatching.Result matched() {
+    public StepMatching.Result matched() {
         return new StepMatching.Result(
                 where,
                 stretches.all().stream()
@@ -78,7 +78,7 @@ record Cuts(Recording recording, List<PlannedStep> plan, Method where, Stretches
     }
 
     /** The same stretches in seconds of the original, as they are stored. */
-    static Stretches stored(Stretches shown, SessionService.Opened opened) {
+    public static Stretches stored(Stretches shown, SessionService.Opened opened) {
         return new Stretches(
                 opened.originalSeconds(),
                 shown.all().stream()

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleFunction;
-import pemblar.app.frame.Shown;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Shown;
+import pemblar.app.frame.page.Units;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.recording.Recording;
 import pemblar.core.selection.Stretch;
@@ -14,7 +14,7 @@ import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Pace;
 
 /** Figures of a selected stretch of a recording, in words ready to show. */
-final class Range {
+public final class Range {
     /** One figure with its name and unit. */
     record Figure(String name, String value) {}
 
@@ -23,7 +23,7 @@ final class Range {
     private Range() {}
 
     /** @param from first grid second; {@code to} is the second after the last; both are brought inside the recording */
-    static List<Figure> of(Recording recording, Thresholds thresholds, int from, int to) {
+    public static List<Figure> of(Recording recording, Thresholds thresholds, int from, int to) {
         Stretch s = Stretch.of(recording, thresholds, from, to);
         Range range = new Range();
         range.add(

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.core.recording.Channel;
 import pemblar.core.repetition.RepetitionSet;
 import pemblar.core.repetition.RepetitionSet.Quantity;

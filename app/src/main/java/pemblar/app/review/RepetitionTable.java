@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.review.RepetitionWords.Sentence;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.recording.Channel;

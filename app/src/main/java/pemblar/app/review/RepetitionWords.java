@@ -2,7 +2,7 @@ package pemblar.app.review;
 
 import java.util.ArrayList;
 import java.util.List;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Units;
 import pemblar.core.recording.Channel;
 import pemblar.core.repetition.RepetitionSet;
 import pemblar.core.repetition.RepetitionSet.Quantity;

@@ -5,8 +5,8 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.note.Note;
 import pemblar.app.note.NoteService;
 import pemblar.app.session.SessionService;
@@ -17,7 +17,7 @@ import pemblar.core.threshold.Quantity;
 
 /** Fills the parts of the review that several addresses answer with. */
 @Component
-class ReviewPage {
+public class ReviewPage {
     private final SessionService sessions;
     private final NoteService notes;
     private final ReviewStore store;
@@ -31,14 +31,14 @@ class ReviewPage {
     }
 
     /** @throws NotFoundException without a recording */
-    SessionService.Opened recorded(long athleteId, Viewer viewer, long id) {
+    public SessionService.Opened recorded(long athleteId, Viewer viewer, long id) {
         SessionService.Opened opened = sessions.open(athleteId, viewer, id);
         if (opened.recording().isEmpty()) throw new NotFoundException("recording");
         return opened;
     }
 
     /** Steps, repetitions and the verdict: what follows from how the session is cut. */
-    void stretches(SessionService.Opened opened, Model model) {
+    public void stretches(SessionService.Opened opened, Model model) {
         Cuts cuts = Cuts.of(opened);
         model.addAttribute("athlete", opened.athlete());
         model.addAttribute("slab", opened.slab());
@@ -68,7 +68,7 @@ class ReviewPage {
     }
 
     /** A kept range in seconds of the recording as it counts; what was trimmed away is left out. */
-    List<ReviewStore.Named> ranges(SessionService.Opened opened) {
+    public List<ReviewStore.Named> ranges(SessionService.Opened opened) {
         return store.ranges(opened.slab().id()).stream()
                 .map(r ->
                         new ReviewStore.Named(r.id(), r.from() - opened.trimmed(), r.to() - opened.trimmed(), r.name()))
@@ -76,7 +76,7 @@ class ReviewPage {
                 .toList();
     }
 
-    List<Note> notes(SessionService.Opened opened, Viewer viewer) {
+    public List<Note> notes(SessionService.Opened opened, Viewer viewer) {
         return notes.ofSession(opened.athlete().id(), viewer, opened.slab().id()).stream()
                 .map(n -> n.second() == null ? n : n.at(Math.max(0, n.second() - opened.trimmed())))
                 .toList();

@@ -8,7 +8,7 @@ import pemblar.core.recording.Derived;
 
 /** Named ranges, derived channels, and how a person likes the lanes. The caller has asked for leave. */
 @Repository
-class ReviewStore {
+public class ReviewStore {
     private final JdbcClient sql;
 
     ReviewStore(JdbcClient sql) {
@@ -16,7 +16,7 @@ class ReviewStore {
     }
 
     /** A range that was kept, in seconds of the original. */
-    record Named(long id, int from, int to, String name) {}
+    public record Named(long id, int from, int to, String name) {}
 
     List<Named> ranges(long sessionId) {
         return sql.sql("select id, from_second, to_second, name from named_range where session_id = ? order "
@@ -26,22 +26,22 @@ class ReviewStore {
                 .list();
     }
 
-    void keep(long sessionId, int from, int to, String name) {
+    public void keep(long sessionId, int from, int to, String name) {
         sql.sql("insert into named_range (session_id, from_second, to_second, name) values (?, ?, ?, ?)")
                 .params(sessionId, from, to, name)
                 .update();
     }
 
-    void forget(long sessionId, long id) {
+    public void forget(long sessionId, long id) {
         sql.sql("delete from named_range where id = ? and session_id = ?")
                 .params(id, sessionId)
                 .update();
     }
 
     /** A derived channel with its id. */
-    record DerivedRow(long id, Derived derived) {}
+    public record DerivedRow(long id, Derived derived) {}
 
-    List<DerivedRow> derived(long athleteId) {
+    public List<DerivedRow> derived(long athleteId) {
         return sql.sql("select id, name, left_key, operation, right_key from derived_channel where "
                         + "athlete_id = ? order by name")
                 .param(athleteId)
@@ -56,7 +56,7 @@ class ReviewStore {
     }
 
     /** @return false when the athlete has one of that name */
-    boolean derive(long athleteId, Derived d) {
+    public boolean derive(long athleteId, Derived d) {
         return sql.sql("insert into derived_channel (athlete_id, name, left_key, operation, "
                                 + "right_key) values (?, ?, ?, ?, ?) on conflict do nothing")
                         .params(athleteId, d.name(), d.left(), d.operation().name(), d.right())
@@ -64,20 +64,20 @@ class ReviewStore {
                 == 1;
     }
 
-    void dropDerived(long athleteId, long id) {
+    public void dropDerived(long athleteId, long id) {
         sql.sql("delete from derived_channel where id = ? and athlete_id = ?")
                 .params(id, athleteId)
                 .update();
     }
 
-    Optional<String> view(long accountId, String sport) {
+    public Optional<String> view(long accountId, String sport) {
         return sql.sql("select settings::text from lane_view where account_id = ? and sport = ?")
                 .params(accountId, sport)
                 .query(String.class)
                 .optional();
     }
 
-    void keepView(long accountId, String sport, String settings) {
+    public void keepView(long accountId, String sport, String settings) {
         sql.sql("insert into lane_view (account_id, sport, settings) values (?, ?, cast(? as jsonb)) "
                         + "on conflict (account_id, sport) do update set settings = excluded.settings")
                 .params(accountId, sport, settings)

@@ -3,7 +3,7 @@ package pemblar.app.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.session.SessionService;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.matching.StepMatching.Done;
@@ -17,7 +17,7 @@ import pemblar.core.workout.PlannedStep;
 import pemblar.core.workout.ShorthandText;
 
 /** Planned against done, a line for each step. */
-record StepTable(String how, String unit, boolean planned, List<Line> lines) {
+public record StepTable(String how, String unit, boolean planned, List<Line> lines) {
     /** How far left and right of its band a mean is drawn, in widths of the band. */
     private static final double BAND_FROM = 30;
 
@@ -104,7 +104,7 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
     }
 
     /** What a stretch is called: its step, or its number. */
-    static String name(Cuts cuts, One one, int index) {
+    public static String name(Cuts cuts, One one, int index) {
         return one.step() >= 0 ? name(cuts.plan().get(one.step())) : "stretch " + (index + 1);
     }
 
@@ -169,7 +169,7 @@ record StepTable(String how, String unit, boolean planned, List<Line> lines) {
     }
 
     /** Bands behind the lanes, as JSON-ready lists of from, to, low, high at both ends and the quantity. */
-    static List<List<Object>> bands(StepMatching.Result result) {
+    public static List<List<Object>> bands(StepMatching.Result result) {
         List<List<Object>> bands = new ArrayList<>();
         for (Matched m : result.steps()) {
             PlannedStep s = m.step();

@@ -2,7 +2,7 @@ package pemblar.app.ribbon;
 
 import java.time.LocalDate;
 import java.util.List;
-import pemblar.app.frame.Svg;
+import pemblar.app.frame.page.Svg;
 import pemblar.core.season.Priority;
 
 /**

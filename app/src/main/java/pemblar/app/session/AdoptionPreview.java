@@ -12,7 +12,7 @@ import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.load.TrendService;
 import pemblar.app.recording.LoadsAnew;
 import pemblar.app.threshold.ThresholdService;

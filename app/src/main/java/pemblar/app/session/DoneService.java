@@ -5,8 +5,8 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Units;
 import pemblar.core.load.SessionLoad;
 
 /** Sessions that were done without a recording. */

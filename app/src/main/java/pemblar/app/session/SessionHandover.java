@@ -10,8 +10,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Handover;
-import pemblar.app.frame.Shown;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Shown;
 
 /** Planned sessions come over as they stand, beside what the person has planned; drafts stay drafts. */
 @Component

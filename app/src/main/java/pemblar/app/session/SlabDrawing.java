@@ -1,6 +1,6 @@
 package pemblar.app.session;
 
-import pemblar.app.frame.Path;
+import pemblar.app.frame.page.Path;
 
 /** Silhouettes as paths in a box of 100 by 30; 100 wide is the longest session in view. */
 public final class SlabDrawing {

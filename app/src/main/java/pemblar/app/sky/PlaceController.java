@@ -6,8 +6,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import pemblar.app.frame.Typed;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Typed;
 
 /** Where somebody trains. */
 @Controller

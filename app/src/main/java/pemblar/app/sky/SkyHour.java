@@ -1,7 +1,7 @@
 package pemblar.app.sky;
 
 import java.time.Instant;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Units;
 
 /**
  * An hour of weather as it was told.

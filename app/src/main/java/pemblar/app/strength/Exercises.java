@@ -22,8 +22,8 @@ import pemblar.core.strength.Movement;
 
 /** Exercises that ship, and people's own beside them. */
 @Repository
-class Exercises {
-    static final List<String> LOADED = List.of("bar", "dumbbells", "machine", "body mass", "held");
+public class Exercises {
+    public static final List<String> LOADED = List.of("bar", "dumbbells", "machine", "body mass", "held");
     private static final int MOST_OWN = 300;
     private static final int LONGEST_CUE = 120;
     private static final String LINK = "https://[^\\s\"'<>]{3,190}";
@@ -46,7 +46,7 @@ class Exercises {
      * @param cue one line to remember, may be empty
      * @param link an address of one's own, may be empty
      */
-    record Known(String name, Movement movement, String loaded, boolean own, String cue, String link) {}
+    public record Known(String name, Movement movement, String loaded, boolean own, String cue, String link) {}
 
     /**
      * One to be added, or words of one's own for one that ships, which keeps its movement and what it is loaded with.
@@ -54,7 +54,7 @@ class Exercises {
      * @param link an https address, or empty
      * @param sharedWith “all” that one coaches, the id of a group, or empty for nobody
      */
-    record New(String name, String movement, String loaded, String cue, String link, String sharedWith) {
+    public record New(String name, String movement, String loaded, String cue, String link, String sharedWith) {
         private boolean withAll() {
             return sharedWith.equals("all");
         }
@@ -78,12 +78,12 @@ class Exercises {
     }
 
     /** Groups with which one can share. */
-    List<Memberships.Group> groups(Viewer viewer) {
+    public List<Memberships.Group> groups(Viewer viewer) {
         return memberships.kept(viewer);
     }
 
     /** All that a person can write: own ones first. */
-    List<Known> all(Viewer viewer) {
+    public List<Known> all(Viewer viewer) {
         List<Known> all = new ArrayList<>();
         Set<String> names = new HashSet<>();
         for (Known known : own(viewer)) if (names.add(known.name())) all.add(known);
@@ -117,12 +117,12 @@ class Exercises {
                 .list();
     }
 
-    Optional<Known> named(Viewer viewer, String name) {
+    public Optional<Known> named(Viewer viewer, String name) {
         return all(viewer).stream().filter(k -> k.name().equals(name)).findFirst();
     }
 
     /** Whether the legs carry an exercise: a shipped one, or one of anybody's own under that name. */
-    boolean isOfLegs(String name) {
+    public boolean isOfLegs(String name) {
         return SHIPPED.stream()
                         .anyMatch(k -> k.name().equals(name) && k.movement().legs())
                 || sql
@@ -135,7 +135,7 @@ class Exercises {
     }
 
     /** Names of exercises with a bar: shipped ones, and anybody's own. */
-    Set<String> onBar() {
+    public Set<String> onBar() {
         Set<String> names = new HashSet<>(sql.sql("select distinct name from own_exercise where loaded = 'bar'")
                 .query(String.class)
                 .list());
@@ -144,7 +144,7 @@ class Exercises {
     }
 
     /** Those of the same movement: what can stand in its place. */
-    List<String> alternatives(Viewer viewer, String name) {
+    public List<String> alternatives(Viewer viewer, String name) {
         List<Known> all = all(viewer);
         Optional<Known> asked = all.stream().filter(k -> k.name().equals(name)).findFirst();
         if (asked.isEmpty()) return List.of();
@@ -155,7 +155,7 @@ class Exercises {
     }
 
     @Transactional
-    void add(Viewer viewer, New added) {
+    public void add(Viewer viewer, New added) {
         String called = called(added.name());
         check(added, called);
         if (own(viewer).stream().anyMatch(k -> k.name().equals(called)))
@@ -217,7 +217,7 @@ class Exercises {
 
     /** Takes one's own exercise, or own words for a shipped one, off the list; what was lifted keeps its name. */
     @Transactional
-    boolean remove(Viewer viewer, String name) {
+    public boolean remove(Viewer viewer, String name) {
         return sql.sql("delete from own_exercise where account_id = ? and name = ?")
                         .params(viewer.accountId(), name)
                         .update()

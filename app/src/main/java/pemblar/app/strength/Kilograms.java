@@ -4,10 +4,10 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Units;
 
 /** How loads read: what can be put on a bar as it is, anything finer with one digit. */
-final class Kilograms {
+public final class Kilograms {
     private static final Pattern IN_TEXT = Pattern.compile("(\\d+(?:\\.\\d+)?) ?kg");
     /** Words keep hundredths of a kilogram; so near to half a pound it was half a pound. */
     private static final double POUND_DUST = 0.03;
@@ -15,12 +15,12 @@ final class Kilograms {
     private Kilograms() {}
 
     /** In the person's unit. */
-    static String of(double kilograms) {
+    public static String of(double kilograms) {
         return figure(kilograms) + " " + Units.mine().massUnit();
     }
 
     /** The same without the unit. */
-    static String figure(double kilograms) {
+    public static String figure(double kilograms) {
         Units units = Units.mine();
         String text = units.mass() == Units.Mass.KILOGRAMS ? plain(kilograms) : pounds(units.mass(kilograms));
         String own = units.decimal() == Units.Decimal.COMMA ? text.replace('.', ',') : text;
@@ -28,23 +28,23 @@ final class Kilograms {
     }
 
     /** What was computed, to a tenth. */
-    static String rounded(double kilograms) {
+    public static String rounded(double kilograms) {
         return Units.mine().mass() == Units.Mass.KILOGRAMS ? of(Math.rint(kilograms * 10) / 10) : of(kilograms);
     }
 
     /** As it is kept and written to files, in kg whoever asks. */
-    static String kept(double kilograms) {
+    public static String kept(double kilograms) {
         return hundredths(kilograms) + " kg";
     }
 
-    static String hundredths(double kilograms) {
+    public static String hundredths(double kilograms) {
         return BigDecimal.valueOf(kilograms)
                 .setScale(2, RoundingMode.HALF_UP)
                 .stripTrailingZeros()
                 .toPlainString();
     }
 
-    static String plain(double kilograms) {
+    public static String plain(double kilograms) {
         int digits = Math.abs(kilograms * 4 - Math.rint(kilograms * 4)) < 1e-9 ? 2 : 1;
         return BigDecimal.valueOf(kilograms)
                 .setScale(digits, RoundingMode.HALF_UP)
@@ -61,12 +61,12 @@ final class Kilograms {
     }
 
     /** Volume and other large sums, whole. */
-    static String sum(double kilograms) {
+    public static String sum(double kilograms) {
         return Math.round(Units.mine().mass(kilograms)) + " " + Units.mine().massUnit();
     }
 
     /** Kept words, as “107.5 kg × 3” or “at 40kg”, in the person's unit. */
-    static String said(String kept) {
+    public static String said(String kept) {
         if (Units.mine().mass() == Units.Mass.KILOGRAMS && Units.mine().decimal() == Units.Decimal.POINT) return kept;
         Matcher loads = IN_TEXT.matcher(kept);
         return loads.replaceAll(found -> of(Double.parseDouble(found.group(1))));

@@ -2,23 +2,24 @@ package pemblar.app.strength;
 
 import java.util.ArrayList;
 import java.util.List;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Units;
+import pemblar.app.strength.floor.FloorService;
 import pemblar.core.strength.Prescription.Row;
 import pemblar.core.strength.SetLoad;
 
 /** Sets in words, as they are planned and as they were lifted. */
-final class SetWords {
+public final class SetWords {
     private SetWords() {}
 
     /** What can be loaded of a planned set, without its unit; empty when it is not known. */
-    static String load(Row row) {
+    public static String load(Row row) {
         return row.shownKilograms().isPresent()
                 ? Kilograms.figure(row.shownKilograms().getAsDouble())
                 : "";
     }
 
     /** What is to be done, in short. */
-    static String planned(Row row) {
+    public static String planned(Row row) {
         if (row.set().heldSeconds() > 0) return row.set().heldSeconds() + " s";
         String load = load(row);
         String repetitions = row.set().asManyAsPossible()
@@ -30,7 +31,7 @@ final class SetWords {
         return (body ? "body mass + " : "") + load + " " + Units.mine().massUnit() + " × " + repetitions;
     }
 
-    static String done(FloorService.Logged set) {
+    public static String done(FloorService.Logged set) {
         if (set.heldSeconds() > 0) return set.heldSeconds() + " s";
         if (set.kilograms() == 0) return set.repetitions() + " times";
         return Kilograms.figure(set.kilograms()) + " × " + set.repetitions();

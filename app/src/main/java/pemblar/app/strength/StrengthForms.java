@@ -4,6 +4,7 @@ import java.util.Map;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import pemblar.app.frame.StoredForm;
+import pemblar.app.strength.maximum.MaximaService;
 import pemblar.core.strength.StrengthShorthand;
 
 /** Own exercises are such as could be added here, workouts can be read, and linked exercises go in no circle. */

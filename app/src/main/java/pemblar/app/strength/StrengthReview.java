@@ -10,6 +10,8 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.strength.floor.FloorService;
+import pemblar.app.strength.maximum.MaximaService;
 import pemblar.core.strength.Prescription.Row;
 import pemblar.core.strength.StrengthText;
 import pemblar.core.strength.StrengthWorkout;

@@ -5,13 +5,14 @@ import java.time.ZoneOffset;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import pemblar.app.strength.maximum.MaximaService;
 import pemblar.app.undo.Undoable;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Puts maxima and links back as they were. */
 @Component
-class StrengthUndo implements Undoable {
-    static final String KIND = "strength";
+public class StrengthUndo implements Undoable {
+    public static final String KIND = "strength";
     private final JdbcClient sql;
     private final InstantSource clock;
 
@@ -21,7 +22,7 @@ class StrengthUndo implements Undoable {
     }
 
     /** Maxima and links before a change. */
-    record Before(List<MaximaService.Dated> maxima, List<MaximaService.Link> links) {}
+    public record Before(List<MaximaService.Dated> maxima, List<MaximaService.Link> links) {}
 
     @Override
     public String kind() {

@@ -19,8 +19,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Units;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Units;
 import pemblar.app.template.TemplateService.How;
 import pemblar.app.workout.WorkoutService;
 

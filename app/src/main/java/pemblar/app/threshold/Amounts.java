@@ -1,7 +1,7 @@
 package pemblar.app.threshold;
 
-import pemblar.app.frame.Shown;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Shown;
+import pemblar.app.frame.page.Units;
 import pemblar.core.sport.SpeedUnit;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.workout.Pace;

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Units;
 import pemblar.core.recording.Series;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;

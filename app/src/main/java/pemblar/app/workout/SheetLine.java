@@ -2,7 +2,7 @@ package pemblar.app.workout;
 
 import java.util.ArrayList;
 import java.util.List;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.Editing;
 import pemblar.core.workout.Element;

@@ -2,7 +2,7 @@ package pemblar.app.zones;
 
 import java.util.List;
 import java.util.Locale;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Units;
 import pemblar.app.threshold.Amounts;
 import pemblar.core.threshold.Plausibility;
 import pemblar.core.threshold.Plausibility.Warning;

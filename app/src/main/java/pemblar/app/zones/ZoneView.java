@@ -3,7 +3,7 @@ package pemblar.app.zones;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.zone.ZoneScheme;

@@ -14,6 +14,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import pemblar.app.account.second.SecondFactorStore;
 
 class AccountServiceTest {
     private final AccountRepository accounts = mock(AccountRepository.class);

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.frame.Shown;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.season.Held;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.DayOfWeek;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import pemblar.app.frame.Units;
+import pemblar.app.frame.page.Units;
 
 /** Loads in the person's unit on the page, in kg where they are kept. */
 class KilogramsTest {

@@ -1,0 +1,66 @@
+package pemblar.app.adjust.limit;
+
+import java.util.Map;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Pages;
+import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Units;
+
+/** What proposals keep to for one athlete: each limit with what it means and what is usual. */
+@Controller
+@RequestMapping("/a/{athleteId}/proposals/limits")
+class LimitsController {
+    private final Pages pages;
+    private final LimitService limits;
+
+    LimitsController(Pages pages, LimitService limits) {
+        this.pages = pages;
+        this.limits = limits;
+    }
+
+    @GetMapping
+    String limits(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "proposals", null, null);
+        Limits held = limits.of(page.athlete());
+        model.addAttribute("limits", held);
+        model.addAttribute("usual", limits.usual(page.athlete()));
+        model.addAttribute("decides", Limits.Decides.values());
+        hottest(model, held);
+        return "adjust/limits";
+    }
+
+    static void hottest(Model model, Limits held) {
+        Units units = Units.mine();
+        model.addAttribute("degrees", units.temperatureUnit());
+        model.addAttribute(
+                "hottest",
+                held.highestCelsius() == null
+                        ? ""
+                        : String.valueOf(Math.round(units.temperature(held.highestCelsius()))));
+    }
+
+    @PostMapping
+    String keep(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        try {
+            limits.set(athleteId, viewer, TypedLimits.ofOne(typed));
+            flash.addFlashAttribute("good", "The limits hold from now on.");
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            flash.addFlashAttribute("typed", typed);
+        }
+        return "redirect:/a/" + athleteId + "/proposals/limits";
+    }
+}

@@ -1,0 +1,210 @@
+package pemblar.app.adjust.page;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.adjust.AdjustService;
+import pemblar.app.adjust.AdjustService.Open;
+import pemblar.app.adjust.Shown;
+import pemblar.app.adjust.Words;
+import pemblar.app.adjust.limit.LimitService;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.Pages;
+import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Typed;
+import pemblar.app.load.TrendService;
+import pemblar.app.season.SeasonSettings.Away;
+import pemblar.core.sport.Sport;
+
+/** What the plan could answer: what is open, one proposal in detail, days away, and what became of earlier ones. */
+@Controller
+@RequestMapping("/a/{athleteId}/proposals")
+class ProposalController {
+    private final Pages pages;
+    private final AdjustService adjusting;
+    private final LimitService limits;
+    private final AthleteService athletes;
+    private final TrendService trends;
+
+    ProposalController(
+            Pages pages, AdjustService adjusting, LimitService limits, AthleteService athletes, TrendService trends) {
+        this.athletes = athletes;
+        this.trends = trends;
+        this.pages = pages;
+        this.adjusting = adjusting;
+        this.limits = limits;
+    }
+
+    @GetMapping
+    String open(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "1") int number,
+            @RequestParam(required = false) List<Integer> on,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "proposals", null, null);
+        TrendService.Trend trend = trends.of(page.athlete());
+        Open open = adjusting.open(page.athlete(), trend);
+        Shown chosen = open.proposals().stream()
+                .filter(p -> p.number() == number)
+                .findFirst()
+                .orElse(open.proposals().isEmpty() ? null : open.proposals().get(0));
+        model.addAttribute("open", open);
+        model.addAttribute("chosen", chosen);
+        if (chosen != null)
+            model.addAttribute("view", ProposalView.of(open, chosen, on == null ? null : new HashSet<>(on), trend));
+        model.addAttribute("learning", adjusting.answered(page.athlete(), trend));
+        model.addAttribute("coached", adjusting.hasCoach(athleteId, viewer));
+        model.addAttribute("coaching", adjusting.isCoaching(athleteId, viewer));
+        model.addAttribute("limits", limits.of(page.athlete()));
+        model.addAttribute("kinds", Away.Kind.values());
+        return "adjust/proposals";
+    }
+
+    /** A day that a proposal would touch, for its mark on the board. */
+    record Mark(LocalDate day, int number, String title) {}
+
+    @GetMapping("/days")
+    String days(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Athlete athlete = athletes.require(athleteId, viewer);
+        Open open = adjusting.open(athlete, trends.of(athlete));
+        List<Mark> marks = new ArrayList<>();
+        for (Shown p : open.proposals())
+            for (LocalDate day : ChangedDay.touched(open, p.proposal().changes()))
+                if (marks.stream().noneMatch(m -> m.day().equals(day))) marks.add(new Mark(day, p.number(), p.title()));
+        model.addAttribute("athlete", athlete);
+        model.addAttribute("marks", marks);
+        return "adjust/touched";
+    }
+
+    @PostMapping("/take")
+    String take(
+            @PathVariable long athleteId,
+            @RequestParam String fingerprint,
+            @RequestParam(required = false) List<Integer> on,
+            @RequestParam(defaultValue = "") String here,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, here, flash, () -> {
+            String taken = adjusting.take(athleteId, viewer, fingerprint, on == null ? null : new HashSet<>(on));
+            flash.addFlashAttribute("canUndo", true);
+            return taken;
+        });
+    }
+
+    /** Takes what is switched on along to the board, where it can be changed; one undo takes it back. */
+    @PostMapping("/board")
+    String carry(
+            @PathVariable long athleteId,
+            @RequestParam String fingerprint,
+            @RequestParam(required = false) List<Integer> on,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        try {
+            AdjustService.Carried carried =
+                    adjusting.carry(athleteId, viewer, fingerprint, on == null ? null : new HashSet<>(on));
+            flash.addFlashAttribute("carried", carried.sessions());
+            flash.addFlashAttribute(
+                    "carriedWords",
+                    "Here is the plan with it: " + carried.title()
+                            + ". What it moved or changed is outlined twice. Change what you like; "
+                            + "Undo takes it all back.");
+            return "redirect:/a/" + athleteId + "/board" + (carried.first() == null ? "" : "?from=" + carried.first());
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            return "redirect:/a/" + athleteId + "/proposals";
+        }
+    }
+
+    @PostMapping("/suggest")
+    String suggest(
+            @PathVariable long athleteId,
+            @RequestParam String fingerprint,
+            @RequestParam(defaultValue = "") String word,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, "", flash, () -> adjusting.suggest(athleteId, viewer, fingerprint, word));
+    }
+
+    @PostMapping("/undo")
+    String undo(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String here,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, here, flash, () -> adjusting.undo(athleteId, viewer));
+    }
+
+    @PostMapping("/leave")
+    String leave(
+            @PathVariable long athleteId,
+            @RequestParam String fingerprint,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "") String here,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, here, flash, () -> adjusting.leave(athleteId, viewer, fingerprint, reason));
+    }
+
+    @PostMapping("/ask")
+    String ask(
+            @PathVariable long athleteId,
+            @RequestParam String fingerprint,
+            @RequestParam(defaultValue = "") String word,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, "", flash, () -> adjusting.ask(athleteId, viewer, fingerprint, word));
+    }
+
+    @PostMapping("/away")
+    String away(
+            @PathVariable long athleteId,
+            @RequestParam String first,
+            @RequestParam String last,
+            @RequestParam Away.Kind kind,
+            @RequestParam(defaultValue = "0") String hours,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(required = false) Sport only,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, "", flash, () -> {
+            LocalDate from = Typed.day("From", first);
+            Away away = new Away(
+                    from,
+                    Typed.day("To", last),
+                    Typed.number("Hours a week", hours, 0, 100),
+                    reason.isBlank() ? kind.name().toLowerCase(java.util.Locale.ROOT) : reason.strip(),
+                    kind,
+                    only);
+            adjusting.away(athleteId, viewer, away);
+            return "Away from " + Words.day(from) + " to " + Words.day(away.to())
+                    + ". What falls into it is answered below.";
+        });
+    }
+
+    private static String said(
+            long athleteId, String here, RedirectAttributes flash, java.util.function.Supplier<String> change) {
+        try {
+            flash.addFlashAttribute("good", change.get());
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+        }
+        return switch (here) {
+            case "today" -> "redirect:/a/" + athleteId + "/today";
+            case "morning" -> "redirect:/roster";
+            default -> "redirect:/a/" + athleteId + "/proposals";
+        };
+    }
+}

@@ -1,0 +1,124 @@
+package pemblar.app.coach.beside;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.effort.EffortService;
+import pemblar.app.frame.page.Shown;
+import pemblar.app.session.SessionEfforts;
+import pemblar.app.session.SessionEfforts.Named;
+import pemblar.core.effort.BestCurve;
+import pemblar.core.effort.BestCurve.Point;
+import pemblar.core.model.PowerDuration;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
+import pemblar.core.threshold.DatedValues;
+import pemblar.core.threshold.Quantity;
+
+/** Best efforts of the last 90 days beside the same days a year before, over a few durations. */
+@Component
+public class Bests {
+    public static final int DAYS = 90;
+    private static final int YEAR = 365;
+    private static final List<Integer> POWER_SECONDS = List.of(5, 60, 300, 1200, 3600);
+    private static final List<Integer> SPEED_SECONDS = List.of(60, 300, 1200, 3600);
+    private final EffortService efforts;
+    private final SessionEfforts sessions;
+    private final Shown shown;
+
+    Bests(EffortService efforts, SessionEfforts sessions, Shown shown) {
+        this.sessions = sessions;
+        this.efforts = efforts;
+        this.shown = shown;
+    }
+
+    /**
+     * One duration.
+     *
+     * @param perKilogram empty without a body mass, or by speed
+     * @param tested whether an effort of the 90 days comes near the model
+     * @param from the session of the best; null when there is none
+     */
+    record Row(
+            int seconds, String duration, String now, String perKilogram, String before, boolean tested, Named from) {}
+
+    record Table(Sport sport, Measure measure, List<Row> rows) {
+        /** Durations without an effort near the model in the last 90 days, in words. */
+        public List<String> untested() {
+            return rows.stream().filter(r -> !r.tested()).map(Row::duration).toList();
+        }
+
+        public boolean isEmpty() {
+            return rows.stream().allMatch(r -> r.from() == null && r.before().equals("–"));
+        }
+    }
+
+    public Table of(Athlete athlete, Sport sport, DatedValues values, LocalDate today) {
+        BestCurve power = efforts.curve(athlete, sport, Measure.POWER, today.minusDays(DAYS), today);
+        boolean byPower = !power.points().isEmpty();
+        Measure measure = byPower ? Measure.POWER : Measure.SPEED;
+        BestCurve now = byPower ? power : efforts.curve(athlete, sport, measure, today.minusDays(DAYS), today);
+        BestCurve before = efforts.curve(athlete, sport, measure, today.minusDays(DAYS + YEAR), today.minusDays(YEAR));
+        List<Integer> durations = byPower ? POWER_SECONDS : SPEED_SECONDS;
+        Map<Long, Named> named = named(athlete, now, durations);
+        PowerDuration model = byPower ? PowerDuration.of(now) : null;
+        List<Row> rows = new ArrayList<>();
+        for (int seconds : durations) rows.add(row(seconds, now, before, measure, sport, values, model, named));
+        return new Table(sport, measure, rows);
+    }
+
+    private Map<Long, Named> named(Athlete athlete, BestCurve curve, List<Integer> durations) {
+        List<Long> ids = durations.stream()
+                .flatMap(s -> point(curve, s))
+                .map(Point::source)
+                .distinct()
+                .toList();
+        return sessions.named(athlete, ids).stream().collect(Collectors.toMap(Named::recordingId, Function.identity()));
+    }
+
+    private static Stream<Point> point(BestCurve curve, int seconds) {
+        return curve.points(seconds, seconds).stream();
+    }
+
+    private Row row(
+            int seconds,
+            BestCurve now,
+            BestCurve before,
+            Measure measure,
+            Sport sport,
+            DatedValues values,
+            PowerDuration model,
+            Map<Long, Named> named) {
+        double value = now.at(seconds);
+        boolean there = value > 0;
+        Named from =
+                point(now, seconds).map(p -> named.get(p.source())).findFirst().orElse(null);
+        double mass = from == null
+                ? Double.NaN
+                : values.on(from.day()).get(Quantity.BODY_MASS).orElse(Double.NaN);
+        String perKilogram = measure == Measure.POWER && there && mass > 0
+                ? String.format(Locale.ROOT, "%.2f W/kg", value / mass)
+                : "";
+        boolean tested = there && (model == null || model.isTested(new Point(seconds, value, 0)));
+        return new Row(
+                seconds,
+                pemblar.core.workout.Pace.clock(seconds),
+                figure(value, measure, sport),
+                perKilogram,
+                figure(before.at(seconds), measure, sport),
+                tested,
+                from);
+    }
+
+    private String figure(double value, Measure measure, Sport sport) {
+        if (!(value > 0)) return "–";
+        return measure == Measure.POWER ? shown.watts(value) : shown.speed(sport, value);
+    }
+}

@@ -1,0 +1,142 @@
+package pemblar.app.coach.look;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Access;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.Pages;
+import pemblar.app.coach.beside.Bests;
+import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Typed;
+import pemblar.app.load.TrendService;
+import pemblar.app.season.PlanService;
+import pemblar.app.season.SeasonSettings;
+import pemblar.app.session.ScheduleService;
+import pemblar.app.threshold.ThresholdService;
+import pemblar.app.workout.Shelved;
+import pemblar.app.workout.WorkoutService;
+
+/** The page on which a coach gets to know a new athlete, and from which the first block is planned. */
+@Controller
+@RequestMapping("/a/{athleteId}/first-look")
+class FirstLookController {
+    private final Pages pages;
+    private final Access access;
+    private final AboutStore about;
+    private final FirstLook look;
+    private final Bests bests;
+    private final PlanService plan;
+    private final ThresholdService thresholds;
+    private final WorkoutService workouts;
+    private final ScheduleService schedule;
+    private final TrendService trends;
+
+    FirstLookController(
+            Pages pages,
+            Access access,
+            AboutStore about,
+            FirstLook look,
+            Bests bests,
+            PlanService plan,
+            ThresholdService thresholds,
+            WorkoutService workouts,
+            ScheduleService schedule,
+            TrendService trends) {
+        this.trends = trends;
+        this.pages = pages;
+        this.access = access;
+        this.about = about;
+        this.look = look;
+        this.bests = bests;
+        this.plan = plan;
+        this.thresholds = thresholds;
+        this.workouts = workouts;
+        this.schedule = schedule;
+    }
+
+    @GetMapping
+    String show(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "first look", null, null);
+        Athlete athlete = page.athlete();
+        LocalDate today = page.today();
+        SeasonSettings settings = plan.held(athlete).settings();
+        if (!model.containsAttribute("about")) model.addAttribute("about", about.of(athleteId));
+        model.addAttribute("changeable", access.changeable(athleteId, viewer));
+        model.addAttribute(
+                "events",
+                plan.events(athlete).stream()
+                        .filter(e -> !e.last().isBefore(today))
+                        .toList());
+        model.addAttribute("planned", plan.isSetUp(athlete));
+        model.addAttribute("minutes", settings.dayMinutes());
+        model.addAttribute("weeklyHours", settings.weeklyHours());
+        model.addAttribute("bests", bests.of(athlete, athlete.first(), thresholds.of(athlete), today));
+        model.addAttribute(
+                "tests",
+                workouts.library(viewer).stream()
+                        .filter(w -> w.tags().contains("test") && w.workout().sport() == athlete.first())
+                        .toList());
+        model.addAttribute("values", look.values(athlete, today));
+        model.addAttribute("hours", look.hours(athlete, today));
+        model.addAttribute("load", look.load(trends.of(athlete)));
+        model.addAttribute("data", look.data(athlete, today));
+        return "coach/first-look";
+    }
+
+    @PostMapping
+    String write(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String goals,
+            @RequestParam(defaultValue = "") String history,
+            @RequestParam(defaultValue = "") String injuries,
+            @RequestParam(defaultValue = "") String wishes,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        try {
+            about.write(athleteId, viewer, goals, history, injuries, wishes);
+            flash.addFlashAttribute("good", "Kept.");
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            flash.addFlashAttribute(
+                    "about", new AboutStore.About(goals, history, injuries, wishes, viewer.name(), null));
+        }
+        return "redirect:/a/" + athleteId + "/first-look";
+    }
+
+    /** Puts a test of the library on a day. */
+    @PostMapping("/test")
+    String test(
+            @PathVariable long athleteId,
+            @RequestParam long workout,
+            @RequestParam(defaultValue = "") String day,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        try {
+            LocalDate on = Typed.dayOrNull(day);
+            if (on == null) throw new IllegalArgumentException("Day: choose one for the test.");
+            Shelved test = workouts.require(workout, viewer);
+            schedule.scheduleAll(
+                    athleteId,
+                    viewer,
+                    List.of(new ScheduleService.Placed(
+                            on,
+                            null,
+                            new ScheduleService.Chosen(test.title(), test.workout(), test.id(), test.version()))),
+                    "Put the test “" + test.title() + "” on the board.");
+            flash.addFlashAttribute("good", "“" + test.title() + "” is on the board.");
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+        }
+        return "redirect:/a/" + athleteId + "/first-look";
+    }
+}

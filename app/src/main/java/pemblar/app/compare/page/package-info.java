@@ -1,0 +1,2 @@
+/** The page of a comparison: its rows, its plot and its lines laid over each other. */
+package pemblar.app.compare.page;

@@ -1,0 +1,2 @@
+/** What to hold for so many repetitions. */
+package pemblar.app.evidence.interval;

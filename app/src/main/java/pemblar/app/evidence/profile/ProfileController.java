@@ -1,0 +1,270 @@
+package pemblar.app.evidence.profile;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.AthleteService;
+import pemblar.app.athlete.Pages;
+import pemblar.app.effort.EffortService;
+import pemblar.app.evidence.EvidenceService;
+import pemblar.app.evidence.curve.CurveController;
+import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Shown;
+import pemblar.app.session.DescriptionService;
+import pemblar.app.threshold.ThresholdService;
+import pemblar.core.effort.BestCurve;
+import pemblar.core.effort.BestCurve.Point;
+import pemblar.core.model.PowerDuration;
+import pemblar.core.profile.PaceProfile;
+import pemblar.core.profile.ProfileBands;
+import pemblar.core.profile.ProfileBands.Rung;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
+import pemblar.core.threshold.DatedValues;
+import pemblar.core.threshold.Quantity;
+
+/**
+ * Power per kg at five durations against reference bands, so that the weakest stands out; or times over five distances,
+ * of which none is called that.
+ */
+@Controller
+@RequestMapping("/a/{athleteId}/thresholds/profile")
+class ProfileController {
+    private static final int YEAR = 365;
+    private final Pages pages;
+    private final EffortService efforts;
+    private final ThresholdService thresholds;
+    private final ProfileService profile;
+    private final AthleteService athletes;
+    private final DescriptionService descriptions;
+    private final Shown shown;
+
+    ProfileController(
+            Pages pages,
+            EffortService efforts,
+            ThresholdService thresholds,
+            ProfileService profile,
+            AthleteService athletes,
+            DescriptionService descriptions,
+            Shown shown) {
+        this.shown = shown;
+        this.pages = pages;
+        this.efforts = efforts;
+        this.thresholds = thresholds;
+        this.profile = profile;
+        this.athletes = athletes;
+        this.descriptions = descriptions;
+    }
+
+    /** A duration with both ranges; places in the bands from 0 to 1 across the drawing. */
+    record Row(
+            int seconds,
+            String duration,
+            String now,
+            String before,
+            Double nowAt,
+            Double beforeAt,
+            boolean tested,
+            boolean weakest,
+            List<String> floors) {}
+
+    @GetMapping
+    String show(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String only,
+            @RequestParam(defaultValue = "") String sport,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
+        Athlete athlete = page.athlete();
+        List<Sport> told = told(athlete);
+        Sport asked =
+                told.stream().filter(s -> s.key().equals(sport)).findFirst().orElse(told.get(0));
+        model.addAttribute("told", told);
+        model.addAttribute("sport", asked);
+        boolean byPace = asked.ownMeasure() == Measure.SPEED;
+        model.addAttribute("byPace", byPace);
+        return byPace ? byPace(athlete, asked, page.today(), model) : byPower(page, asked, only, viewer, model);
+    }
+
+    /** Sports whose best efforts can be held against bands; never empty. */
+    private static List<Sport> told(Athlete athlete) {
+        List<Sport> told = athlete.sports().stream()
+                .filter(s -> s.onWheels() || s.hillsCost() || s.restsBetween())
+                .toList();
+        return told.isEmpty() ? List.of(athlete.first()) : told;
+    }
+
+    private String byPace(Athlete athlete, Sport sport, LocalDate today, Model model) {
+        LocalDate begin = today.minusDays(EvidenceService.RECENT_DAYS);
+        Quantity quantity = Quantity.of(Quantity.threshold(Measure.SPEED).kind(), sport);
+        double threshold = thresholds
+                .of(athlete)
+                .latest(quantity, today)
+                .map(d -> d.value())
+                .orElse(Double.NaN);
+        List<PaceProfile.Rung> now =
+                PaceProfile.of(sport, athlete.sex(), speeds(athlete, sport, begin, today), threshold);
+        List<PaceProfile.Rung> before = PaceProfile.of(
+                sport, athlete.sex(), speeds(athlete, sport, begin.minusDays(YEAR), begin.minusDays(1)), threshold);
+        model.addAttribute("rows", PaceRows.of(sport, athlete.sex(), now, before, !Double.isNaN(threshold), shown));
+        model.addAttribute("anything", now.stream().anyMatch(r -> r.seconds().isPresent()));
+        model.addAttribute("bandNames", PaceProfile.NAMES);
+        model.addAttribute("missing", Double.isNaN(threshold) ? quantity.label() : null);
+        return "evidence/pace-profile";
+    }
+
+    private BestCurve speeds(Athlete athlete, Sport sport, LocalDate from, LocalDate to) {
+        return efforts.curve(athlete, sport, Measure.SPEED, from, to);
+    }
+
+    private String byPower(Pages.Opened page, Sport sport, String only, Viewer viewer, Model model) {
+        Athlete athlete = page.athlete();
+        LocalDate today = page.today();
+        DatedValues values = thresholds.of(athlete);
+        ProfileService.Chosen chosen = profile.bands(viewer);
+        boolean knowsMass = values.latest(Quantity.BODY_MASS, today).isPresent();
+        model.addAttribute("knowsMass", knowsMass);
+        model.addAttribute("bandNames", chosen.bands().names());
+        model.addAttribute("bandsFile", chosen.fileName().orElse(null));
+        if (!knowsMass) return "evidence/profile";
+        LocalDate begin = today.minusDays(EvidenceService.RECENT_DAYS);
+        Set<Long> like = descriptions.recordingsWith(athlete, only);
+        model.addAttribute("only", only);
+        model.addAttribute("words", descriptions.known(athlete, null, today).all());
+        List<Rung> now = rungs(athlete, sport, values, chosen.bands(), begin, today, like);
+        List<Rung> before =
+                rungs(athlete, sport, values, chosen.bands(), begin.minusDays(YEAR), begin.minusDays(1), like);
+        Rung weakest = ProfileBands.weakest(now).orElse(null);
+        List<Row> rows = new ArrayList<>();
+        for (int i = 0; i < now.size(); i++)
+            rows.add(row(
+                    now.get(i), before.get(i), weakest, chosen.bands().names().size()));
+        model.addAttribute("rows", rows);
+        model.addAttribute(
+                "anything", now.stream().anyMatch(r -> r.wattsPerKilogram().isPresent()));
+        model.addAttribute("from", begin);
+        model.addAttribute("weakest", weakest == null ? null : CurveController.clock(weakest.seconds()));
+        model.addAttribute("weakestSeconds", weakest == null ? null : weakest.seconds());
+        return "evidence/profile";
+    }
+
+    private List<Rung> rungs(
+            Athlete athlete,
+            Sport sport,
+            DatedValues values,
+            ProfileBands bands,
+            LocalDate from,
+            LocalDate to,
+            Set<Long> only) {
+        BestCurve watts = efforts.curve(athlete, sport, Measure.POWER, from, to, day -> 1, only);
+        BestCurve everything = only == null ? watts : efforts.curve(athlete, sport, Measure.POWER, from, to);
+        PowerDuration model = PowerDuration.of(everything); // a part of the sessions need not be all-out
+        BestCurve perKilogram = efforts.curve(
+                athlete,
+                sport,
+                Measure.POWER,
+                from,
+                to,
+                day -> values.on(day).get(Quantity.BODY_MASS).orElse(Double.NaN),
+                only);
+        List<Integer> untested = ProfileBands.SECONDS.stream()
+                .filter(s -> !model.isTested(new Point(s, watts.at(s), 0)))
+                .toList();
+        return bands.profile(athlete.sex(), ProfileBands.at(perKilogram.points()), untested);
+    }
+
+    private static Row row(Rung now, Rung before, Rung weakest, int bands) {
+        Double at = now.wattsPerKilogram()
+                .map(w -> Math.min(1, ProfileBands.level(now.floors(), w) / bands))
+                .orElse(null);
+        Double beforeAt = before.wattsPerKilogram()
+                .map(w -> Math.min(1, ProfileBands.level(now.floors(), w) / bands))
+                .orElse(null);
+        return new Row(
+                now.seconds(),
+                CurveController.clock(now.seconds()),
+                now.wattsPerKilogram().map(ProfileController::decimal).orElse("–"),
+                before.wattsPerKilogram().map(ProfileController::decimal).orElse("–"),
+                at,
+                beforeAt,
+                now.tested(),
+                now == weakest,
+                now.floors().stream().map(ProfileController::decimal).toList());
+    }
+
+    private static String decimal(double value) {
+        return String.format(Locale.ROOT, "%.2f", value);
+    }
+
+    @GetMapping("/bands.csv")
+    ResponseEntity<byte[]> bands(
+            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        athletes.require(athleteId, viewer);
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("profile-bands.csv")
+                                .build()
+                                .toString())
+                .body(ProfileService.SHIPPED.getBytes(StandardCharsets.UTF_8));
+    }
+
+    @PostMapping("/bands")
+    String replace(
+            @PathVariable long athleteId,
+            @RequestParam MultipartFile file,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash)
+            throws IOException {
+        athletes.require(athleteId, viewer);
+        String name =
+                file.getOriginalFilename() == null || file.getOriginalFilename().isBlank()
+                        ? "the file"
+                        : file.getOriginalFilename();
+        var problems = file.getSize() > 4L * pemblar.formats.csv.ProfileBandsCsv.MOST_CHARACTERS
+                ? List.of(pemblar.formats.Reading.Problem.expected(
+                        "file", "size", file.getSize() + " bytes", "a few lines of text"))
+                : profile.replace(viewer, name, new String(file.getBytes(), StandardCharsets.UTF_8));
+        if (problems.isEmpty()) flash.addFlashAttribute("said", "The bands of " + name + " are used from now on.");
+        else
+            flash.addFlashAttribute(
+                    "problems",
+                    name + " was not taken; the bands stay as they were.\n"
+                            + problems.stream().map(Object::toString).collect(Collectors.joining("\n")));
+        return "redirect:/a/" + athleteId + "/thresholds/profile";
+    }
+
+    @PostMapping("/bands/reset")
+    String reset(
+            @PathVariable long athleteId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        athletes.require(athleteId, viewer);
+        profile.reset(viewer);
+        flash.addFlashAttribute("said", "The bands that ship are used again.");
+        return "redirect:/a/" + athleteId + "/thresholds/profile";
+    }
+}

@@ -1,0 +1,2 @@
+/** Best efforts against reference bands. */
+package pemblar.app.evidence.profile;

@@ -1,0 +1,466 @@
+package pemblar.app.planner.season;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.athlete.Athlete;
+import pemblar.app.athlete.Pages;
+import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Shown;
+import pemblar.app.frame.page.Typed;
+import pemblar.app.frame.page.Units;
+import pemblar.app.load.DayLoad;
+import pemblar.app.load.TrendService;
+import pemblar.app.load.TrendService.Trend;
+import pemblar.app.planner.Likely;
+import pemblar.app.planner.SeasonChanges;
+import pemblar.app.planner.SeasonChanges.Asking;
+import pemblar.app.planner.SeasonChanges.BlockChange;
+import pemblar.app.planner.SeasonPlanner;
+import pemblar.app.planner.SeasonRemarks;
+import pemblar.app.season.Held;
+import pemblar.app.season.PlanService;
+import pemblar.app.season.SeasonChangedMeanwhile;
+import pemblar.app.season.SeasonEvent;
+import pemblar.app.season.SeasonSettings;
+import pemblar.app.season.SeasonSettings.Away;
+import pemblar.app.undo.UndoService;
+import pemblar.core.load.LoadTrend;
+import pemblar.core.season.Aim;
+import pemblar.core.season.Block;
+import pemblar.core.season.Priority;
+import pemblar.core.season.Season.Outcome;
+import pemblar.core.sport.Sport;
+
+/** The season page: the ribbon opened up. Every change answers with the page as it then is. */
+@Controller
+@RequestMapping("/a/{athleteId}/season")
+class SeasonController {
+    private static final int DAYS_BACK = 42;
+    private static final int MOST_DAYS = 800;
+    /** Points of chronic load from which on the present plan is told apart from what could be planned. */
+    private static final double WORTH_SAYING = 1.5;
+
+    private final Pages pages;
+    private final PlanService plan;
+    private final SeasonPlanner planner;
+    private final SeasonChanges changes;
+    private final UndoService undo;
+    private final Likely likely;
+    private final TrendService trends;
+
+    SeasonController(
+            Pages pages,
+            PlanService plan,
+            SeasonPlanner planner,
+            SeasonChanges changes,
+            UndoService undo,
+            Likely likely,
+            TrendService trends) {
+        this.trends = trends;
+        this.likely = likely;
+        this.pages = pages;
+        this.plan = plan;
+        this.planner = planner;
+        this.changes = changes;
+        this.undo = undo;
+    }
+
+    @GetMapping
+    String season(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) LocalDate from,
+            @RequestParam(required = false) LocalDate to,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        fill(athleteId, viewer, from, to, model);
+        return "planner/season";
+    }
+
+    /** What can be done to a block besides its load and hours; fetched when its menu is opened. */
+    @GetMapping("/menu")
+    String menu(
+            @PathVariable long athleteId,
+            @RequestParam LocalDate first,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        Athlete athlete = pages.athlete(athleteId, viewer);
+        model.addAttribute("athlete", athlete);
+        model.addAttribute(
+                "block",
+                plan.held(athlete).blocks().stream()
+                        .filter(b -> b.first().equals(first))
+                        .findFirst()
+                        .orElseThrow(() -> new NotFoundException("block")));
+        return "planner/menu :: menu";
+    }
+
+    /** The drawing as it would be, for a drag; nothing is saved. */
+    @PostMapping("/preview")
+    String preview(
+            @PathVariable long athleteId,
+            @RequestParam SeasonChanges.Kind kind,
+            @RequestParam LocalDate first,
+            @RequestParam double value,
+            @RequestParam(defaultValue = "false") boolean replan,
+            @RequestParam(required = false) LocalDate from,
+            @RequestParam(required = false) LocalDate to,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
+        try {
+            Held held =
+                    changes.preview(new Asking(athleteId, viewer, null, replan), new BlockChange(kind, first, value));
+            draw(page, held, from, to, model);
+        } catch (IllegalArgumentException e) {
+            draw(page, plan.held(page.athlete()), from, to, model);
+        }
+        return "planner/season :: drawing";
+    }
+
+    @PostMapping("/block")
+    String block(
+            @PathVariable long athleteId,
+            @RequestParam SeasonChanges.Kind kind,
+            @RequestParam LocalDate first,
+            @RequestParam(defaultValue = "0") String value,
+            @RequestParam(required = false) LocalDate day,
+            @RequestParam(required = false) Integer revision,
+            @RequestParam(defaultValue = "false") boolean replan,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(athleteId, viewer, request, model, () -> {
+            double amount = day != null
+                    ? day.toEpochDay()
+                    : Typed.number(kind == SeasonChanges.Kind.HOURS ? "Hours" : "Load", value, 0, 100_000);
+            changes.change(new Asking(athleteId, viewer, revision, replan), new BlockChange(kind, first, amount));
+        });
+    }
+
+    @PostMapping("/shift")
+    String shift(
+            @PathVariable long athleteId,
+            @RequestParam LocalDate first,
+            @RequestParam String by,
+            @RequestParam(required = false) Integer revision,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> changes.shift(
+                        new Asking(athleteId, viewer, revision, false),
+                        first,
+                        Typed.whole("Days", by, -1000, 1000),
+                        true));
+    }
+
+    @PostMapping("/settings")
+    String settings(
+            @PathVariable long athleteId,
+            @RequestParam Map<String, String> typed,
+            @RequestParam(required = false) Integer revision,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> changes.settings(
+                        new Asking(athleteId, viewer, revision, true),
+                        settings(typed, pages.athlete(athleteId, viewer))));
+    }
+
+    private SeasonSettings settings(Map<String, String> typed, pemblar.app.athlete.Athlete athlete) {
+        SeasonSettings old = plan.held(athlete).settings();
+        Aim.Kind kind = Typed.choice(
+                "Aim",
+                Aim.Kind.class,
+                typed.getOrDefault("aimKind", old.aimKind().name()));
+        String last = typed.getOrDefault("lastDay", "");
+        boolean inDays = "days".equals(typed.get("easyUnit"));
+        int easyEvery = Typed.whole("Easy block every", typed.get("easyEvery"), inDays ? 6 : 2, inDays ? 60 : 12);
+        return new SeasonSettings(
+                last.isBlank() ? null : Typed.day("Last day", last),
+                kind,
+                Typed.number("Aim", typed.get("aimValue"), 0.1, kind == Aim.Kind.WEEKLY_HOURS ? 168 : 9999),
+                Typed.whole("Days of a block", typed.get("blockDays"), 3, 28),
+                easyEvery,
+                inDays,
+                Typed.whole("Days of an easy block", typed.getOrDefault("easyDays", "7"), 3, 28),
+                Typed.number("Highest build rate", typed.get("highestBuild"), 0.1, 30),
+                Typed.number("Hours a week", typed.get("weeklyHours"), 0, 100),
+                old.dayMinutes(),
+                old.longDay(),
+                old.stacked(),
+                old.shares());
+    }
+
+    @PostMapping("/event")
+    String event(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "0") long id,
+            @RequestParam String name,
+            @RequestParam String day,
+            @RequestParam Priority priority,
+            @RequestParam(defaultValue = "RACE") SeasonEvent.Kind kind,
+            @RequestParam(required = false) Sport sport,
+            @RequestParam(defaultValue = "") String kilometres,
+            @RequestParam(defaultValue = "") String time,
+            @RequestParam(defaultValue = "1") String days,
+            @RequestParam(required = false) Integer revision,
+            @RequestParam(defaultValue = "false") boolean replan,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(athleteId, viewer, request, model, () -> {
+            Sport of = sport == null ? pages.athlete(athleteId, viewer).first() : sport;
+            Double metres =
+                    kilometres.isBlank() ? null : (Double) Units.mine().metres("Distance", kilometres, 100, 5_000_000);
+            Integer seconds = time.isBlank() ? null : (Integer) Typed.seconds("Expected time", time, 10, 864_000);
+            changes.event(
+                    new Asking(athleteId, viewer, revision, replan),
+                    new SeasonEvent(
+                            id,
+                            Typed.day("Day", day),
+                            Typed.whole("Days it lasts", days, 1, 28),
+                            name.strip(),
+                            priority,
+                            kind,
+                            of,
+                            metres,
+                            seconds,
+                            List.of()));
+        });
+    }
+
+    @PostMapping("/event/{id}/remove")
+    String removeEvent(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(required = false) Integer revision,
+            @RequestParam(defaultValue = "false") boolean replan,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> changes.removeEvent(new Asking(athleteId, viewer, revision, replan), id));
+    }
+
+    @PostMapping("/away")
+    String away(
+            @PathVariable long athleteId,
+            @RequestParam("awayFrom") String first,
+            @RequestParam("awayTo") String last,
+            @RequestParam String hours,
+            @RequestParam String reason,
+            @RequestParam(defaultValue = "OTHER") Away.Kind awayKind,
+            @RequestParam(required = false) Sport only,
+            @RequestParam(required = false) Integer revision,
+            @RequestParam(defaultValue = "false") boolean replan,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> changes.away(
+                        new Asking(athleteId, viewer, revision, replan),
+                        new Away(
+                                Typed.day("From", first),
+                                Typed.day("To", last),
+                                Typed.number("Hours a week", hours, 0, 100),
+                                reason.strip(),
+                                awayKind,
+                                only)));
+    }
+
+    @PostMapping("/away/{index}/remove")
+    String removeAway(
+            @PathVariable long athleteId,
+            @PathVariable int index,
+            @RequestParam(required = false) Integer revision,
+            @RequestParam(defaultValue = "false") boolean replan,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> changes.removeAway(new Asking(athleteId, viewer, revision, replan), index));
+    }
+
+    @PostMapping("/undo")
+    String undo(
+            @PathVariable long athleteId,
+            HttpServletRequest request,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                viewer,
+                request,
+                model,
+                () -> model.addAttribute(
+                        "said", undo.undo(athleteId, viewer).orElse("There is nothing to take back.")));
+    }
+
+    /**
+     * What was typed is kept when it is refused; when somebody was quicker, both are shown and mine can still be done.
+     */
+    private String changed(long athleteId, Viewer viewer, HttpServletRequest request, Model model, Runnable change) {
+        try {
+            change.run();
+        } catch (SeasonChangedMeanwhile e) {
+            model.addAttribute("conflict", e.getMessage());
+            model.addAttribute("again", again(request));
+            model.addAttribute("againTo", request.getRequestURI());
+        } catch (IllegalArgumentException e) {
+            model.addAttribute("problem", sentence(e.getMessage()));
+            model.addAttribute("typed", again(request));
+        }
+        fill(
+                athleteId,
+                viewer,
+                Typed.dayOrNull(request.getParameter("from")),
+                Typed.dayOrNull(request.getParameter("to")),
+                model);
+        return "planner/season :: season";
+    }
+
+    private static String sentence(String message) {
+        return Character.toUpperCase(message.charAt(0)) + message.substring(1) + (message.endsWith(".") ? "" : ".");
+    }
+
+    private static Map<String, String> again(HttpServletRequest request) {
+        Map<String, String> fields = new java.util.LinkedHashMap<>();
+        request.getParameterMap().forEach((name, values) -> {
+            if (!name.equals("revision") && !name.equals("_csrf")) fields.put(name, values[0]);
+        });
+        return fields;
+    }
+
+    private void fill(long athleteId, Viewer viewer, LocalDate from, LocalDate to, Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "season", from, to);
+        Held held = plan.held(page.athlete());
+        draw(page, held, from, to, model);
+        model.addAttribute("held", held);
+        model.addAttribute("foreseen", likely.likely(page.athlete()));
+        model.addAttribute("setUp", plan.isSetUp(page.athlete()));
+        model.addAttribute("kinds", SeasonEvent.Kind.values());
+        model.addAttribute("weekdays", Units.mine().weekdays());
+        model.addAttribute("awayKinds", Away.Kind.values());
+    }
+
+    private void draw(Pages.Opened page, Held held, LocalDate from, LocalDate to, Model model) {
+        Trend trend = changes.trend(page.athlete(), trends.of(page.athlete()), held);
+        LocalDate first = from == null ? page.today().minusDays(DAYS_BACK) : from;
+        LocalDate end = to == null || !to.isAfter(first) ? lastDay(held, page.today()) : to;
+        if (end.isAfter(first.plusDays(MOST_DAYS))) end = first.plusDays(MOST_DAYS);
+        model.addAttribute("drawing", SeasonDrawing.of(held, trend, first, end));
+        model.addAttribute("shownFrom", from);
+        model.addAttribute("shownTo", to);
+        Outcome outcome = planner.outcome(page.athlete(), held, trend);
+        List<Morning> mornings = mornings(held, trend);
+        model.addAttribute("outcome", SeasonPlanner.sentence(outcome));
+        mornings.stream()
+                .filter(m -> outcome.aim().kind() == Aim.Kind.CHRONIC_LOAD
+                        && m.event().priority() == Priority.A)
+                .reduce((a, b) -> b)
+                .filter(m -> Math.abs(m.chronic() - outcome.reached()) > WORTH_SAYING)
+                .ifPresent(m -> model.addAttribute("now", Now.of(m, outcome)));
+        model.addAttribute("mornings", mornings);
+        model.addAttribute(
+                "blocks",
+                held.blocks().stream()
+                        .filter(b -> !b.last().isBefore(page.today()))
+                        .toList());
+        model.addAttribute("lifted", lifted(held.blocks(), trend));
+        model.addAttribute("remarks", SeasonRemarks.of(held, trend));
+    }
+
+    /** Strength's share of what stands in each block, in words, by its first day; nothing for blocks without. */
+    private static Map<LocalDate, String> lifted(List<Block> blocks, Trend trend) {
+        Map<LocalDate, String> words = new HashMap<>();
+        for (Block block : blocks) {
+            List<DayLoad> days = trend.dayLoads().stream()
+                    .filter(d -> !d.day().isBefore(block.first()) && !d.day().isAfter(block.last()))
+                    .toList();
+            long seconds =
+                    days.stream().mapToLong(DayLoad::liftedPlannedSeconds).sum();
+            double load = days.stream()
+                    .mapToDouble(d -> d.liftedDone() + d.liftedOpen())
+                    .sum();
+            if (seconds > 0)
+                words.put(
+                        block.first(),
+                        "of it strength " + new Shown().duration(seconds) + ", load " + Math.round(load));
+        }
+        return words;
+    }
+
+    /** What the present plan comes to beside what could be planned, with what to do about it. */
+    record Now(String sentence) {
+        static Now of(Morning morning, Outcome outcome) {
+            double aim = outcome.aim().value();
+            String comes = " What is planned now comes to " + Math.round(morning.chronic());
+            if (Math.abs(morning.chronic() - aim) > Math.abs(outcome.reached() - aim))
+                return new Now(comes + "; plan the season anew to come nearer.");
+            return new Now(comes
+                    + ": sessions on the board go beyond what the limits allow. Scale or drop some, "
+                    + "or raise the limit.");
+        }
+    }
+
+    /** Chronic load and balance on the morning of an event that is still ahead. */
+    record Morning(SeasonEvent event, double chronic, double balance) {}
+
+    private static List<Morning> mornings(Held held, Trend trend) {
+        List<Morning> mornings = new ArrayList<>();
+        for (SeasonEvent event : held.events()) {
+            LoadTrend.Day day = trend.on(event.day());
+            if (day != null && !event.day().isBefore(trend.today()) && event.priority() != Priority.C)
+                mornings.add(new Morning(event, day.chronicBefore(), day.balance()));
+        }
+        return mornings;
+    }
+
+    private static LocalDate lastDay(Held held, LocalDate today) {
+        LocalDate byBlock = held.blocks().stream()
+                .map(b -> b.last())
+                .max(LocalDate::compareTo)
+                .orElse(today);
+        LocalDate byEvent = held.events().stream()
+                .map(SeasonEvent::day)
+                .max(LocalDate::compareTo)
+                .orElse(today);
+        LocalDate last = byBlock.isAfter(byEvent) ? byBlock : byEvent;
+        return last.isBefore(today.plusDays(28)) ? today.plusDays(28) : last;
+    }
+}

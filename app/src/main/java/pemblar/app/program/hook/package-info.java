@@ -1,0 +1,2 @@
+/** Addresses that are called back, and the signed calls. */
+package pemblar.app.program.hook;

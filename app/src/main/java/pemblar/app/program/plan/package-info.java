@@ -1,0 +1,2 @@
+/** The plan for programs: days, changes, blocks and settings. */
+package pemblar.app.program.plan;

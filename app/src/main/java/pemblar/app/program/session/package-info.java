@@ -1,0 +1,2 @@
+/** Sessions and recordings for programs. */
+package pemblar.app.program.session;

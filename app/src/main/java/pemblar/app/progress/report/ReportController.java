@@ -1,0 +1,75 @@
+package pemblar.app.progress.report;
+
+import java.time.LocalDate;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Pages;
+import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Typed;
+
+/** A range of days on one page, to print or to send. */
+@Controller
+@RequestMapping("/a/{athleteId}/progress/report")
+class ReportController {
+    private static final int MOST_DAYS = 400;
+    private final Pages pages;
+    private final ReportService reports;
+
+    ReportController(Pages pages, ReportService reports) {
+        this.pages = pages;
+        this.reports = reports;
+    }
+
+    @GetMapping
+    String show(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String to,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
+        LocalDate first = reports.usualFrom(page);
+        LocalDate last = page.today();
+        try {
+            if (!from.isBlank()) first = Typed.day("From", from);
+            if (!to.isBlank()) last = Typed.day("To", to);
+            if (last.isBefore(first) || first.plusDays(MOST_DAYS).isBefore(last))
+                throw new IllegalArgumentException(
+                        "To: choose a day from " + first + " to " + first.plusDays(MOST_DAYS) + ".");
+        } catch (IllegalArgumentException e) {
+            model.addAttribute("said", e.getMessage());
+            first = reports.usualFrom(page);
+            last = page.today();
+        }
+        model.addAttribute("report", reports.of(page, first, last));
+        return "progress/report";
+    }
+
+    @PostMapping
+    String say(
+            @PathVariable long athleteId,
+            @RequestParam String from,
+            @RequestParam String to,
+            @RequestParam(defaultValue = "") String words,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        String back = "redirect:/a/" + athleteId + "/progress/report";
+        try {
+            LocalDate first = Typed.day("From", from);
+            LocalDate last = Typed.day("To", to);
+            reports.say(athleteId, viewer, first, last, words);
+            flash.addFlashAttribute("good", "Kept with this report.");
+            return back + "?from=" + first + "&to=" + last;
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            return back;
+        }
+    }
+}

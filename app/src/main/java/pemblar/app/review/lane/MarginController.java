@@ -1,0 +1,266 @@
+package pemblar.app.review.lane;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Typed;
+import pemblar.app.note.About;
+import pemblar.app.note.NoteService;
+import pemblar.app.recording.Corrections.Wanted;
+import pemblar.app.recording.LoadChoices;
+import pemblar.app.review.ReviewPage;
+import pemblar.app.review.list.NotesController;
+import pemblar.app.session.CostService;
+import pemblar.app.session.DeletionService;
+import pemblar.app.session.DescriptionService;
+import pemblar.app.session.DescriptionService.Words;
+import pemblar.app.session.MendingService;
+import pemblar.app.session.SessionService;
+import pemblar.app.undo.UndoService;
+import pemblar.core.load.SessionLoad.Source;
+import pemblar.core.mending.Edit;
+import pemblar.core.mending.Proposal;
+
+/**
+ * What a person says of a session and mends in it. Every change goes back to the session, with what was refused said
+ * there.
+ */
+@Controller
+@RequestMapping("/a/{athleteId}/sessions/{id}")
+class MarginController {
+    private final ReviewPage page;
+    private final MendingService mending;
+    private final CostService cost;
+    private final DescriptionService descriptions;
+    private final DeletionService deletion;
+    private final NoteService notes;
+    private final UndoService undo;
+
+    MarginController(
+            ReviewPage page,
+            MendingService mending,
+            CostService cost,
+            DescriptionService descriptions,
+            DeletionService deletion,
+            NoteService notes,
+            UndoService undo) {
+        this.page = page;
+        this.mending = mending;
+        this.cost = cost;
+        this.descriptions = descriptions;
+        this.deletion = deletion;
+        this.notes = notes;
+        this.undo = undo;
+    }
+
+    /** Accepts proposals: one by its place in the list, or all of a kind. */
+    @PostMapping("/mend/accept")
+    String accept(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam Proposal.Kind kind,
+            @RequestParam(required = false) Integer from,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+        List<Wanted> wanted = new ArrayList<>();
+        for (Proposal p : mending.sheet(opened).proposals())
+            if (p.kind() == kind && (from == null || p.edit().from() == from)) wanted.add(wanted(p));
+        return LanesController.said(athleteId, id, flash, () -> {
+            if (wanted.isEmpty()) throw new IllegalArgumentException("This was mended already.");
+            mending.mend(athleteId, viewer, id, wanted);
+        });
+    }
+
+    /** Accepts all proposals in one click, from a page that rests on the recording. @param here where to go back to */
+    @PostMapping("/mend/all")
+    String acceptAll(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String here,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+        List<Wanted> wanted = mending.sheet(opened).proposals().stream()
+                .map(MarginController::wanted)
+                .toList();
+        String back = LanesController.said(athleteId, id, flash, () -> {
+            if (wanted.isEmpty()) throw new IllegalArgumentException("This was mended already.");
+            mending.mend(athleteId, viewer, id, wanted);
+            flash.addFlashAttribute("good", "Mended. The original stays; it can be taken back in the session.");
+        });
+        return switch (here) {
+            case "today" -> "redirect:/a/" + athleteId + "/today";
+            case "progress" -> "redirect:/a/" + athleteId + "/progress";
+            case "thresholds" -> "redirect:/a/" + athleteId + "/thresholds";
+            case "sessions" -> "redirect:/a/" + athleteId + "/sessions";
+            case "morning" -> "redirect:/roster";
+            default -> back;
+        };
+    }
+
+    private static Wanted wanted(Proposal p) {
+        Edit edit = p.edit();
+        if (edit instanceof Edit.Hide hide)
+            return new Wanted("HIDE", hide.channel(), hide.from(), hide.to(), MendingSheet.reason(p), null, 0);
+        if (edit instanceof Edit.Bridge bridge)
+            return new Wanted("BRIDGE", bridge.channel(), bridge.from(), bridge.to(), MendingSheet.reason(p), null, 0);
+        return new Wanted("TRIM", "", edit.from(), edit.to(), MendingSheet.reason(p), null, 0);
+    }
+
+    /** A correction by hand. @param from second of the recording as it is shown; without both the whole recording */
+    @PostMapping("/mend")
+    String mend(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam String what,
+            @RequestParam(defaultValue = "") String channel,
+            @RequestParam(required = false) Integer from,
+            @RequestParam(required = false) Integer to,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(required = false) Long other,
+            @RequestParam(defaultValue = "0") String shift,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+        return LanesController.said(athleteId, id, flash, () -> {
+            int begin = from == null ? 0 : from + opened.trimmed();
+            int end = to == null ? opened.originalSeconds() : to + opened.trimmed();
+            mending.mend(
+                    athleteId,
+                    viewer,
+                    id,
+                    List.of(new Wanted(
+                            what, channel, begin, end, reason, other, Typed.number("Clock", shift, -86_400, 86_400))));
+        });
+    }
+
+    @PostMapping("/mend/{editId}/take-back")
+    String takeBack(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @PathVariable long editId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return LanesController.said(athleteId, id, flash, () -> mending.takeBack(athleteId, viewer, id, editId));
+    }
+
+    /** @param points typed load; counts only when the source is SET */
+    @PostMapping("/load")
+    String load(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String source,
+            @RequestParam(defaultValue = "") String points,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "") String effort,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        try {
+            cost.choose(
+                    athleteId,
+                    viewer,
+                    id,
+                    new LoadChoices.Wanted(
+                            source.isBlank() ? null : Typed.choice("Load", Source.class, source),
+                            points.isBlank() ? null : (Double) Typed.number("Load", points, 0, 2000),
+                            reason,
+                            effort.isBlank() ? null : (Double) Typed.number("Effort", effort, 0, 10)));
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            flash.addFlashAttribute(
+                    "typedLoad", Map.of("source", source, "points", points, "reason", reason, "effort", effort));
+        }
+        return "redirect:/a/" + athleteId + "/sessions/" + id;
+    }
+
+    @PostMapping("/describe")
+    String describe(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam(required = false) String kind,
+            @RequestParam(required = false) String equipment,
+            @RequestParam(required = false) String surface,
+            @RequestParam(required = false) String weather,
+            @RequestParam(required = false) String tags,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return LanesController.said(
+                athleteId,
+                id,
+                flash,
+                () -> descriptions.describe(athleteId, viewer, id, new Words(kind, equipment, surface, weather, tags)));
+    }
+
+    /** Keeps the verdict in a person's words, or sends them as a note. */
+    @PostMapping("/verdict")
+    String verdict(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam String words,
+            @RequestParam(defaultValue = "keep") String then,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return LanesController.said(athleteId, id, flash, () -> {
+            if (then.equals("send")) notes.write(athleteId, viewer, id, null, words);
+            else descriptions.judge(athleteId, viewer, id, then.equals("computed") ? "" : words);
+        });
+    }
+
+    /** @param second of the recording as it is shown */
+    @PostMapping("/notes")
+    String note(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam String body,
+            @RequestParam(required = false) Integer second,
+            @RequestParam(required = false) String part,
+            @RequestParam(required = false) MultipartFile file,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        Integer stored = second == null
+                ? null
+                : Integer.valueOf(second + page.recorded(athleteId, viewer, id).trimmed());
+        About about = new About.OfSession(id, stored, part);
+        return LanesController.said(
+                athleteId, id, flash, () -> notes.write(athleteId, viewer, about, body, NotesController.given(file)));
+    }
+
+    @PostMapping("/notes/{noteId}/take-away")
+    String takeAway(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @PathVariable long noteId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        notes.takeAway(athleteId, viewer, noteId);
+        return "redirect:/a/" + athleteId + "/sessions/" + id;
+    }
+
+    @PostMapping("/delete")
+    String delete(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        deletion.delete(athleteId, viewer, List.of(id));
+        return "redirect:/a/" + athleteId + "/sessions";
+    }
+
+    @PostMapping("/undo")
+    String undo(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        flash.addFlashAttribute("good", undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
+        return "redirect:/a/" + athleteId + "/sessions/" + id;
+    }
+}

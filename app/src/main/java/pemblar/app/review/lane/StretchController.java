@@ -1,0 +1,163 @@
+package pemblar.app.review.lane;
+
+import java.util.function.UnaryOperator;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Typed;
+import pemblar.app.review.Cuts;
+import pemblar.app.review.ReviewPage;
+import pemblar.app.session.DescriptionService;
+import pemblar.app.session.SessionService;
+import pemblar.app.undo.UndoService;
+import pemblar.core.matching.Stretches;
+
+/** Cutting a session by hand. Every change answers with the steps and repetitions as they then are. */
+@Controller
+@RequestMapping("/a/{athleteId}/sessions/{id}/stretches")
+class StretchController {
+    private static final int MOST_SECONDS = 864_000;
+    private final ReviewPage page;
+    private final DescriptionService descriptions;
+    private final UndoService undo;
+
+    StretchController(ReviewPage page, DescriptionService descriptions, UndoService undo) {
+        this.page = page;
+        this.descriptions = descriptions;
+        this.undo = undo;
+    }
+
+    @PostMapping("/move")
+    String move(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int index,
+            @RequestParam int from,
+            @RequestParam int to,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(athleteId, id, viewer, model, "Moved a boundary", cut -> cut.move(index, from, to));
+    }
+
+    @PostMapping("/split")
+    String split(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam String at,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                id,
+                viewer,
+                model,
+                "Split a stretch",
+                cut -> cut.split(Typed.seconds("Split at", at, 1, MOST_SECONDS)));
+    }
+
+    @PostMapping("/join")
+    String join(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int index,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(athleteId, id, viewer, model, "Joined two stretches", cut -> cut.join(index));
+    }
+
+    @PostMapping("/add")
+    String add(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int from,
+            @RequestParam int to,
+            @RequestParam(defaultValue = "-1") int step,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(athleteId, id, viewer, model, "Added a stretch", cut -> cut.add(from, to, step));
+    }
+
+    @PostMapping("/remove")
+    String remove(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int index,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(athleteId, id, viewer, model, "Took a stretch away", cut -> cut.remove(index));
+    }
+
+    @PostMapping("/ignore")
+    String ignore(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int index,
+            @RequestParam boolean ignored,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(
+                athleteId,
+                id,
+                viewer,
+                model,
+                ignored ? "Left a stretch out" : "Took a stretch in again",
+                cut -> cut.ignore(index, ignored));
+    }
+
+    @PostMapping("/assign")
+    String assign(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @RequestParam int index,
+            @RequestParam int step,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        return changed(athleteId, id, viewer, model, "Gave a stretch another step", cut -> cut.assign(index, step));
+    }
+
+    /** Goes back to what laps or the pattern say. */
+    @PostMapping("/reset")
+    String reset(
+            @PathVariable long athleteId,
+            @PathVariable long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+        if (opened.described().stretches().isPresent())
+            descriptions.cut(
+                    athleteId,
+                    viewer,
+                    id,
+                    null,
+                    "Stretches of “" + opened.slab().title() + "” follow the recording again.");
+        return answer(athleteId, id, viewer, model);
+    }
+
+    private String changed(
+            long athleteId, long id, Viewer viewer, Model model, String label, UnaryOperator<Stretches> change) {
+        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+        try {
+            Stretches after = change.apply(Cuts.of(opened).stretches());
+            descriptions.cut(
+                    athleteId,
+                    viewer,
+                    id,
+                    Cuts.stored(after, opened),
+                    label + " of “" + opened.slab().title() + "”.");
+        } catch (IllegalArgumentException e) {
+            model.addAttribute("stretchProblem", e.getMessage());
+        }
+        return answer(athleteId, id, viewer, model);
+    }
+
+    private String answer(long athleteId, long id, Viewer viewer, Model model) {
+        page.stretches(page.recorded(athleteId, viewer, id), model);
+        model.addAttribute("undo", undo.latestChange(athleteId, viewer).orElse(null));
+        return "review/stretches :: changed";
+    }
+}

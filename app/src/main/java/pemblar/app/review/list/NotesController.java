@@ -1,0 +1,173 @@
+package pemblar.app.review.list;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.stream.Stream;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.account.AccountService;
+import pemblar.app.athlete.Pages;
+import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Typed;
+import pemblar.app.note.About;
+import pemblar.app.note.Note;
+import pemblar.app.note.NoteFiles;
+import pemblar.app.note.NoteService;
+
+/** All that athlete and coaches write to each other, by thread; a day's or a block's alone when asked for. */
+@Controller
+@RequestMapping("/a/{athleteId}/notes")
+public class NotesController {
+    private final Pages pages;
+    private final NoteService notes;
+    private final AccountService accounts;
+
+    NotesController(Pages pages, NoteService notes, AccountService accounts) {
+        this.accounts = accounts;
+        this.pages = pages;
+        this.notes = notes;
+    }
+
+    /** What was new is shown as new this once, and counts as read from now on. */
+    @GetMapping
+    String all(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String about,
+            @RequestParam(defaultValue = "") String day,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        LocalDate on = Typed.dayOrNull(day);
+        About asked = on != null && (about.equals("DAY") || about.equals("BLOCK")) ? About.of(about, on) : null;
+        List<NoteService.Thread> threads = notes.threads(athleteId, viewer, asked);
+        notes.read(
+                viewer,
+                athleteId,
+                threads.stream()
+                        .flatMap(t -> Stream.concat(Stream.of(t.first()), t.answers().stream()))
+                        .filter(Note::unread)
+                        .map(Note::id)
+                        .toList());
+        pages.open(model, athleteId, viewer, "notes", on, on);
+        model.addAttribute("threads", threads);
+        model.addAttribute("asked", asked);
+        model.addAttribute("dailyMail", accounts.wantsDailyMail(viewer));
+        return "review/threads";
+    }
+
+    @PostMapping
+    String write(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "ATHLETE") String about,
+            @RequestParam(defaultValue = "") String day,
+            @RequestParam(defaultValue = "") String body,
+            @RequestParam(required = false) MultipartFile file,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        LocalDate on = Typed.dayOrNull(day);
+        String back = on == null || about.equals("ATHLETE") ? "" : "?about=" + about + "&day=" + on;
+        return said(
+                athleteId,
+                back,
+                flash,
+                body,
+                () -> notes.write(athleteId, viewer, About.of(about, on), body, given(file)));
+    }
+
+    /** What a form brought beside a note; null for nothing. @throws IllegalArgumentException as {@link NoteFiles} */
+    public static NoteFiles.Given given(MultipartFile file) {
+        if (file == null || file.isEmpty()) return null;
+        try {
+            String name = file.getOriginalFilename() == null ? "" : file.getOriginalFilename();
+            return NoteFiles.Given.of(name, file.getBytes());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Pictures open in the page's place, without any right to run or load a thing; all else is kept. */
+    @GetMapping("/{noteId}/files/{fileId}")
+    ResponseEntity<byte[]> file(
+            @PathVariable long athleteId,
+            @PathVariable long noteId,
+            @PathVariable long fileId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        NoteFiles.Given file = notes.file(athleteId, viewer, noteId, fileId);
+        ContentDisposition.Builder how =
+                file.type().startsWith("image/") ? ContentDisposition.inline() : ContentDisposition.attachment();
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(file.type()))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        how.filename(file.name(), StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .header("Content-Security-Policy", "sandbox; default-src 'none'")
+                .body(file.bytes());
+    }
+
+    /** Of the person who asks, whoever the athlete is. */
+    @PostMapping("/mail")
+    String mail(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "false") boolean wanted,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        pages.athlete(athleteId, viewer);
+        accounts.setDailyMail(viewer, wanted);
+        return "redirect:/a/" + athleteId + "/notes";
+    }
+
+    @PostMapping("/{noteId}/answer")
+    String answer(
+            @PathVariable long athleteId,
+            @PathVariable long noteId,
+            @RequestParam(defaultValue = "") String body,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, "#note-" + noteId, flash, body, () -> notes.answer(athleteId, viewer, noteId, body));
+    }
+
+    @PostMapping("/{noteId}/edit")
+    String edit(
+            @PathVariable long athleteId,
+            @PathVariable long noteId,
+            @RequestParam(defaultValue = "") String body,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return said(athleteId, "#note-" + noteId, flash, body, () -> notes.edit(athleteId, viewer, noteId, body));
+    }
+
+    @PostMapping("/{noteId}/take-away")
+    String takeAway(
+            @PathVariable long athleteId,
+            @PathVariable long noteId,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+        notes.takeAway(athleteId, viewer, noteId);
+        return "redirect:/a/" + athleteId + "/notes";
+    }
+
+    /** What was typed is kept when it is refused. */
+    private static String said(long athleteId, String back, RedirectAttributes flash, String body, Runnable change) {
+        try {
+            change.run();
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+            flash.addFlashAttribute("typed", body);
+        }
+        return "redirect:/a/" + athleteId + "/notes" + back;
+    }
+}

@@ -1,0 +1,2 @@
+/** The list of sessions, and notes on them. */
+package pemblar.app.review.list;

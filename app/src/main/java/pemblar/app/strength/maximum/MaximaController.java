@@ -1,0 +1,270 @@
+package pemblar.app.strength.maximum;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import pemblar.app.athlete.Pages;
+import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Typed;
+import pemblar.app.frame.page.Units;
+import pemblar.app.strength.Exercises;
+import pemblar.app.strength.Kilograms;
+import pemblar.core.strength.Maxima;
+import pemblar.core.strength.Movement;
+
+/** Maxima with the sets behind them, links, own exercises, and what can be loaded. */
+@Controller
+@RequestMapping("/a/{athleteId}/strength/maxima")
+class MaximaController {
+    private final Pages pages;
+    private final MaximaService maxima;
+    private final Exercises exercises;
+
+    MaximaController(Pages pages, MaximaService maxima, Exercises exercises) {
+        this.pages = pages;
+        this.maxima = maxima;
+        this.exercises = exercises;
+    }
+
+    /**
+     * An exercise with its maximum. @param path of its history as a line in a box of 160 by 30; empty with fewer than
+     * two
+     */
+    record Line(
+            String exercise,
+            String now,
+            String rests,
+            LocalDate since,
+            String path,
+            List<MaximaService.Dated> history,
+            List<Branch> branches) {}
+
+    /** An exercise that follows another's maximum. */
+    record Branch(String exercise, String percent, String now, boolean reportsBack, int depth) {}
+
+    @GetMapping
+    String show(
+            @PathVariable long athleteId,
+            @RequestParam(required = false) String ask,
+            @RequestParam(required = false) String kilograms,
+            @RequestParam(required = false) String day,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Model model) {
+        Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
+        List<MaximaService.Dated> history = maxima.history(page.athlete());
+        List<MaximaService.Link> links = maxima.links(page.athlete());
+        MaximaService.Strength now = maxima.on(page.athlete(), page.today(), List.of());
+        model.addAttribute("lines", lines(history, links, now.maxima()));
+        LinkTree tree = LinkTree.of(links, name -> words(now.maxima(), name));
+        model.addAttribute("tree", tree.isEmpty() ? null : tree);
+        model.addAttribute("step", Kilograms.figure(now.loadable().step()));
+        model.addAttribute("bar", Kilograms.figure(now.loadable().bar()));
+        model.addAttribute("plate", Kilograms.figure(now.loadable().plate()));
+        model.addAttribute(
+                "names",
+                exercises.all(viewer).stream().map(Exercises.Known::name).toList());
+        model.addAttribute(
+                "movements",
+                java.util.Arrays.stream(Movement.values()).map(Movement::word).toList());
+        model.addAttribute("loaded", Exercises.LOADED);
+        model.addAttribute("groups", exercises.groups(viewer));
+        model.addAttribute(
+                "own",
+                exercises.all(viewer).stream().filter(Exercises.Known::own).toList());
+        if (ask != null) preview(model, page, ask, kilograms, day);
+        return "strength/maxima";
+    }
+
+    /** What a maximum that is not taken yet would change. */
+    private void preview(Model model, Pages.Opened page, String exercise, String kilograms, String day) {
+        try {
+            double value = Units.mine().kilograms("Maximum", kilograms, 1, 999);
+            LocalDate from = day == null || day.isBlank() ? page.today() : Typed.day("Day", day);
+            String name = exercise.strip().toLowerCase(Locale.ROOT);
+            model.addAttribute("asked", name);
+            model.addAttribute("askedKilograms", Kilograms.figure(value));
+            model.addAttribute("askedWords", Kilograms.of(value));
+            model.addAttribute("askedDay", from);
+            model.addAttribute("changes", maxima.ahead(page.athlete(), name, value));
+        } catch (IllegalArgumentException e) {
+            model.addAttribute("said", e.getMessage());
+        }
+    }
+
+    private static List<Line> lines(List<MaximaService.Dated> history, List<MaximaService.Link> links, Maxima now) {
+        Map<String, List<MaximaService.Dated>> byName = new LinkedHashMap<>();
+        history.forEach(d ->
+                byName.computeIfAbsent(d.exercise(), e -> new ArrayList<>()).add(d));
+        List<String> linked = links.stream().map(MaximaService.Link::exercise).toList();
+        links.forEach(l -> {
+            if (!linked.contains(l.of())) byName.computeIfAbsent(l.of(), e -> new ArrayList<>());
+        });
+        List<Line> lines = new ArrayList<>();
+        byName.forEach((name, all) -> {
+            if (linked.contains(name)) return;
+            MaximaService.Dated last = all.isEmpty() ? null : all.get(all.size() - 1);
+            List<Branch> branches = new ArrayList<>();
+            branches(branches, name, links, now, 1);
+            List<MaximaService.Dated> newest = new ArrayList<>(all);
+            java.util.Collections.reverse(newest);
+            lines.add(new Line(
+                    name,
+                    words(now, name),
+                    last == null ? "" : Kilograms.said(last.said()),
+                    last == null ? null : last.day(),
+                    path(all),
+                    newest,
+                    branches));
+        });
+        lines.sort(java.util.Comparator.comparing(Line::exercise));
+        return lines;
+    }
+
+    private static void branches(List<Branch> all, String of, List<MaximaService.Link> links, Maxima now, int depth) {
+        for (MaximaService.Link link : links) {
+            if (!link.of().equals(of)) continue;
+            all.add(new Branch(
+                    link.exercise(),
+                    Kilograms.figure(link.percent()) + " %",
+                    words(now, link.exercise()),
+                    link.reportsBack(),
+                    depth));
+            branches(all, link.exercise(), links, now, depth + 1);
+        }
+    }
+
+    private static String words(Maxima now, String name) {
+        OptionalDouble maximum = now.knows(name) ? now.of(name) : OptionalDouble.empty();
+        return maximum.isPresent() ? Kilograms.rounded(maximum.getAsDouble()) : "";
+    }
+
+    private static String path(List<MaximaService.Dated> all) {
+        if (all.size() < 2) return "";
+        double low =
+                all.stream().mapToDouble(MaximaService.Dated::kilograms).min().orElse(0);
+        double high =
+                all.stream().mapToDouble(MaximaService.Dated::kilograms).max().orElse(1);
+        long first = all.get(0).day().toEpochDay();
+        double days = Math.max(1, all.get(all.size() - 1).day().toEpochDay() - first);
+        StringBuilder path = new StringBuilder();
+        for (MaximaService.Dated d : all)
+            path.append(String.format(
+                    Locale.ROOT,
+                    "%s%.1f %.1f",
+                    path.isEmpty() ? "M" : "L",
+                    2 + 156 * (d.day().toEpochDay() - first) / days,
+                    27 - 24 * (d.kilograms() - low) / Math.max(0.1, high - low)));
+        return path.toString();
+    }
+
+    @PostMapping
+    String set(
+            @PathVariable long athleteId,
+            @RequestParam String exercise,
+            @RequestParam String kilograms,
+            @RequestParam String day,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return back(athleteId, flash, () -> {
+            maxima.set(
+                    athleteId,
+                    viewer,
+                    exercise,
+                    Typed.day("Day", day),
+                    Units.mine().kilograms("Maximum", kilograms, 1, 999),
+                    "typed",
+                    null);
+            return "The maximum of " + exercise.strip() + " is now " + kilograms.strip() + " "
+                    + Units.mine().massUnit() + ".";
+        });
+    }
+
+    @PostMapping("/remove")
+    String remove(
+            @PathVariable long athleteId,
+            @RequestParam long id,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return back(athleteId, flash, () -> {
+            maxima.remove(athleteId, viewer, id);
+            return "Removed.";
+        });
+    }
+
+    @PostMapping("/link")
+    String link(
+            @PathVariable long athleteId,
+            @RequestParam String exercise,
+            @RequestParam String of,
+            @RequestParam String percent,
+            @RequestParam(defaultValue = "false") boolean reportsBack,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return back(athleteId, flash, () -> {
+            maxima.link(
+                    athleteId,
+                    viewer,
+                    new MaximaService.Link(exercise, of, Typed.number("Percent", percent, 1, 300), reportsBack));
+            return exercise.strip() + " takes its maximum from " + of.strip() + ".";
+        });
+    }
+
+    @PostMapping("/unlink")
+    String unlink(
+            @PathVariable long athleteId,
+            @RequestParam String exercise,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        return back(athleteId, flash, () -> {
+            maxima.unlink(athleteId, viewer, exercise);
+            return exercise + " has a maximum of its own again.";
+        });
+    }
+
+    @PostMapping("/loadable")
+    String loadable(
+            @PathVariable long athleteId,
+            @RequestParam(defaultValue = "") String bar,
+            @RequestParam(defaultValue = "") String plate,
+            @RequestParam(defaultValue = "") String step,
+            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            RedirectAttributes flash) {
+        Units units = Units.mine();
+        return back(athleteId, flash, () -> {
+            maxima.setLoadable(
+                    athleteId,
+                    viewer,
+                    units.kilograms("Bar", bar, 0, 60),
+                    units.kilograms("Smallest plate", plate, 0.25, 25),
+                    units.kilograms("Step", step, 0.25, 20));
+            return "Loads with a bar are now " + bar.strip() + " " + units.massUnit() + " and more, two plates of "
+                    + plate.strip() + " at a time; all else goes in steps of " + step.strip() + ".";
+        });
+    }
+
+    private interface Act {
+        String run();
+    }
+
+    private static String back(long athleteId, RedirectAttributes flash, Act act) {
+        try {
+            flash.addFlashAttribute("good", act.run());
+        } catch (IllegalArgumentException e) {
+            flash.addFlashAttribute("said", e.getMessage());
+        }
+        return "redirect:/a/" + athleteId + "/strength/maxima";
+    }
+}
