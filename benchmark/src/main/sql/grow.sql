@@ -69,6 +69,7 @@ end $$;
 
 -- What is copied keeps to the rules already; the days' loads are summed once for all below.
 set session_replication_role = replica;
+set enable_seqscan = off; -- what is known of the tables is of three athletes: each copy would read all that was copied before
 call pg_temp.grow(:athletes, :years);
 set session_replication_role = origin;
 -- Channels of the last four months for the riders whose thresholds GroupLoad changes: copies of the first athlete's.
