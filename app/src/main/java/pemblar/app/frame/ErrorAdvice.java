@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.DateTimeException;
+import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.ConcurrencyFailureException;
@@ -17,6 +18,7 @@ import org.springframework.validation.BindException;
 import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.ModelAndView;
@@ -81,12 +83,25 @@ class ErrorAdvice {
         }
         ResponseEntity<?> known = known(e);
         if (known != null) throw e;
+        if (isGone(e)) {
+            LOG.info("gone meanwhile: {} {}", request.getMethod(), request.getRequestURI());
+            return null;
+        }
         String number = RequestNumber.present();
         LOG.error("fault {} at {} {}", number, request.getMethod(), request.getRequestURI(), e);
         return answer(
                 request,
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "The server met a problem and noted it under " + number + ". Go back and try again.");
+    }
+
+    /**
+     * Whether whoever asked has left while the answer was written: nobody is there to be told, and nothing is wrong.
+     */
+    static boolean isGone(Throwable e) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause())
+            if (cause instanceof ClientAbortException || cause instanceof AsyncRequestNotUsableException) return true;
+        return false;
     }
 
     /** Exceptions that carry their own status are the framework's to answer. */
