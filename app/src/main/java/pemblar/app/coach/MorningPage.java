@@ -4,6 +4,7 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.PriorityQueue;
 import pemblar.app.coach.MorningService.Line;
 
 /**
@@ -58,13 +59,19 @@ public record MorningPage(List<MorningView> strands, Asked asked, int of, long w
     }
 
     /** The load that fills a bar, the same for all of the list: nearly all of its days are under it. */
-    private static double scale(List<Line> lines) {
-        double[] loads = lines.stream()
-                .flatMap(l -> l.strand().days().stream())
-                .mapToDouble(d -> Math.max(d.planned(), d.done()))
-                .sorted()
-                .toArray();
-        return loads.length == 0 ? LEAST_SCALE : Math.max(LEAST_SCALE, loads[(int) (UNDER_SCALE * loads.length)]);
+    static double scale(List<Line> lines) {
+        int days = lines.stream().mapToInt(l -> l.strand().days().size()).sum();
+        if (days == 0) return LEAST_SCALE;
+        int over = days - (int) (UNDER_SCALE * days);
+        PriorityQueue<Double> largest = new PriorityQueue<>(over);
+        for (Line line : lines)
+            for (Strand.Day day : line.strand().days()) {
+                double load = Math.max(day.planned(), day.done());
+                if (largest.size() == over && load <= largest.peek()) continue;
+                if (largest.size() == over) largest.remove();
+                largest.add(load);
+            }
+        return Math.max(LEAST_SCALE, largest.element());
     }
 
     private static LocalDate today(Line line) {

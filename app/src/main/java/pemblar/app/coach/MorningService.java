@@ -89,7 +89,8 @@ public class MorningService {
                     ? compute(athlete)
                     : state == null ? Strand.of(List.of(), List.of()) : state.strand();
             strand = strand.shown(off, unseen(unseen.getOrDefault(athlete.id(), 0)));
-            lines.add(new Line(athlete, strand, fingerprint(strand).equals(dealt.get(athlete.id()))));
+            String was = dealt.get(athlete.id());
+            lines.add(new Line(athlete, strand, was != null && was.equals(fingerprint(strand))));
         }
         lines.sort(Comparator.comparing(
                         (Line l) -> l.dealt() || l.strand().reasons().isEmpty())

@@ -16,6 +16,7 @@ record Strand(List<Reason> reasons, List<Day> days, double weight) {
 
     /** As a coach wants it: without some topics, and with what only this coach has not done yet. */
     Strand shown(Set<Topic> off, Reason more) {
+        if (off.isEmpty() && more == null) return this;
         List<Reason> all = new ArrayList<>(
                 reasons.stream().filter(r -> !off.contains(r.topic())).toList());
         if (more != null && !off.contains(more.topic())) all.add(more);

@@ -79,4 +79,23 @@ class MorningPageTest {
         assertThat(alone).contains("a &lt;day&gt;").isNotEqualTo(beside);
         assertThat(beside).isEqualTo(from(mixed, 0).strands().get(29).drawing());
     }
+
+    @Test
+    void nearlyAllDaysOfAllAreUnderTheBarThatIsFull() {
+        java.util.Random random = new java.util.Random(7);
+        for (int athletes = 1; athletes < 60; athletes++) {
+            List<MorningService.Line> lines = IntStream.rangeClosed(1, athletes)
+                    .mapToObj(i -> line(i, 300 * random.nextDouble()))
+                    .toList();
+            double[] sorted = lines.stream()
+                    .flatMap(l -> l.strand().days().stream())
+                    .mapToDouble(Strand.Day::planned)
+                    .sorted()
+                    .toArray();
+            assertThat(MorningPage.scale(lines))
+                    .as("%d athletes", athletes)
+                    .isEqualTo(Math.max(60, sorted[(int) (0.98 * sorted.length)]));
+        }
+        assertThat(MorningPage.scale(List.of())).isEqualTo(60);
+    }
 }
