@@ -154,6 +154,15 @@ class ObjectsTest {
         cleared(two);
     }
 
+    /** Loads come from the heart rate alone, or as they were. */
+    private static void byHeart(boolean alone) {
+        SQL.update(
+                "update recording set chosen_source = ?, load_source = ? where athlete_id = ?",
+                alone ? "HEART_RATE" : null,
+                alone ? "HEART_RATE" : "POWER",
+                athlete);
+    }
+
     @Test
     @Order(3)
     void whatIsNotWhatItWasIsSaidAndNeitherShownNorTakenBack() {
@@ -173,6 +182,12 @@ class ObjectsTest {
                 .isNotEqualTo(other);
         assertThat(row(three).get("load_points")).isEqualTo(before);
         assertThat(problems(three)).contains("could not be computed anew when a threshold changed");
+        String heart = "/a/" + athlete + "/thresholds/adopt?from=2020-01-01&THRESHOLD_HEART_RATE=";
+        byHeart(true);
+        assertThat(Person.main(person.get(heart + 151).body()))
+                .as("what is asked of the heart rate is told of all that can be read")
+                .contains("The data of 1 more session are lost: it keeps its load.");
+        byHeart(false);
         byte[] damaged = STORE.get(channels).orElseThrow();
         STORE.put(channels, whole);
         adopt("340");

@@ -37,8 +37,12 @@ public class LoadsAnew {
         this.mended = mended;
     }
 
-    /** @param count recordings whose summaries would be computed anew @param changes points by day that they differ */
-    public record Changes(int count, Map<LocalDate, Double> changes) {}
+    /**
+     * @param count recordings whose summaries would be computed anew
+     * @param lost more of them, whose data are lost: they keep their load
+     * @param changes points by day that they differ
+     */
+    public record Changes(int count, int lost, Map<LocalDate, Double> changes) {}
 
     /**
      * For an athlete whom the caller has already asked for.
@@ -49,6 +53,7 @@ public class LoadsAnew {
     public Changes of(Athlete athlete, DatedZones then, Map<Span, Set<Part>> spans, Predicate<Sport> served) {
         Map<LocalDate, Double> changes = new HashMap<>();
         Set<Long> recomputed = new HashSet<>();
+        Set<Long> lost = new HashSet<>();
         spans.forEach((span, parts) -> {
             List<RecordingRow> rows = recordings
                     .within(athlete.id(), span.from(), span.until().orElse(LAST))
@@ -57,29 +62,35 @@ public class LoadsAnew {
                     .toList();
             rows.forEach(row -> recomputed.add(row.id));
             for (int i = 0; i < rows.size(); i += BATCH)
-                loads(rows.subList(i, Math.min(rows.size(), i + BATCH)), then, parts, changes);
+                lost.addAll(loads(rows.subList(i, Math.min(rows.size(), i + BATCH)), then, parts, changes));
         });
-        return new Changes(recomputed.size(), changes);
+        return new Changes(recomputed.size() - lost.size(), lost.size(), changes);
     }
 
-    /** Adds up how much each day's load would change; reads heart rate only where it may count. */
-    private void loads(List<RecordingRow> rows, DatedZones then, Set<Part> parts, Map<LocalDate, Double> changes) {
+    /**
+     * Adds up how much each day's load would change; reads heart rate only where it may count.
+     *
+     * @return those whose heart rate is lost
+     */
+    private Set<Long> loads(List<RecordingRow> rows, DatedZones then, Set<Part> parts, Map<LocalDate, Double> changes) {
         Set<Long> byHeart = parts.contains(Part.HEART_RATE)
                 ? rows.stream()
                         .filter(LoadsAnew::mayCountByHeart)
                         .map(r -> r.id)
                         .collect(Collectors.toSet())
                 : Set.of();
-        Map<Long, byte[]> stored = bytes.channels(List.copyOf(byHeart));
+        Map<Long, byte[]> stored = bytes.channelsThatAreThere(List.copyOf(byHeart));
         Map<Long, List<EditRow>> edits = mended.edits(List.copyOf(byHeart));
         for (RecordingRow row : rows) {
             boolean read = byHeart.contains(row.id);
+            if (read && !stored.containsKey(row.id)) continue;
             Recording recording = read
                     ? mended.read(
                             stored.get(row.id), edits.getOrDefault(row.id, List.of()), Channel.HEART_RATE.key()::equals)
                     : new Recording(row.sport, row.startedAt, row.timerSeconds, List.of(), Map.of(), List.of());
             changes.merge(row.day, change(row, recording, then, read), Double::sum);
         }
+        return byHeart.stream().filter(id -> !stored.containsKey(id)).collect(Collectors.toSet());
     }
 
     private static boolean mayCountByHeart(RecordingRow row) {

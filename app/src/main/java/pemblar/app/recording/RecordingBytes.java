@@ -3,6 +3,7 @@ package pemblar.app.recording;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.frame.Secret;
@@ -56,6 +57,25 @@ public class RecordingBytes {
                     c.recordingId(),
                     c.channels() != null ? c.channels() : read(channelsKey(c.recordingId()), c.sha256()));
         return all;
+    }
+
+    /** As {@link #channels(List)}, without those of which nothing is left. */
+    Map<Long, byte[]> channelsThatAreThere(List<Long> recordingIds) {
+        try {
+            return channels(recordingIds);
+        } catch (ObjectLost e) {
+            Map<Long, byte[]> all = new HashMap<>();
+            for (long id : recordingIds) channelsIfThere(id).ifPresent(channels -> all.put(id, channels));
+            return all;
+        }
+    }
+
+    private Optional<byte[]> channelsIfThere(long recordingId) {
+        try {
+            return Optional.of(channels(recordingId));
+        } catch (ObjectLost e) {
+            return Optional.empty();
+        }
     }
 
     /** @throws ObjectLost when it is not there, or is not what was put there */

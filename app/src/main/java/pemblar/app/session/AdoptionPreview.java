@@ -63,13 +63,28 @@ public class AdoptionPreview {
 
     /**
      * @param recomputed sessions whose summaries are computed anew
+     * @param lost sessions whose data are lost, so that they keep their load
      * @param before the trend at the end of today as it is, null without sessions; {@code after} as it would be
      * @param planned the first planned sessions that change; {@code plannedCount} counts all
      */
     public record Effect(
-            int recomputed, LoadTrend.Day before, LoadTrend.Day after, List<PlannedChange> planned, int plannedCount) {
+            int recomputed,
+            int lost,
+            LoadTrend.Day before,
+            LoadTrend.Day after,
+            List<PlannedChange> planned,
+            int plannedCount) {
         public boolean isNothing() {
-            return recomputed == 0 && plannedCount == 0;
+            return recomputed == 0 && lost == 0 && plannedCount == 0;
+        }
+
+        /** What of the past cannot follow; empty when all of it can. */
+        public String left() {
+            return switch (lost) {
+                case 0 -> "";
+                case 1 -> "The data of 1 more session are lost: it keeps its load.";
+                default -> "The data of " + lost + " more sessions are lost: they keep their load.";
+            };
         }
     }
 
@@ -87,6 +102,7 @@ public class AdoptionPreview {
         LoadTrend.Day before = trend.on(today);
         return new Effect(
                 recorded.count(),
+                recorded.lost(),
                 before,
                 before == null ? null : shifted(athlete, trend, deltas, today),
                 planned.stream().limit(MOST_LISTED).toList(),
