@@ -1,18 +1,19 @@
 package pemblar.app.frame.door;
 
-import jakarta.servlet.FilterChain;
-import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
-import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
-import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.security.core.context.DeferredSecurityContext;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 
-/** Who signed in thirty days ago signs in again, however often they came since: a stolen cookie does not live on. */
-class LongestSession extends OncePerRequestFilter {
+/**
+ * Who signed in thirty days ago signs in again, however often they came since: a stolen cookie does not live on. Looked
+ * at only where it matters who asks, so that styles and scripts need no database.
+ */
+class LongestSession extends HttpSessionSecurityContextRepository {
     static final Duration LONGEST = Duration.ofDays(30);
     private final InstantSource clock;
 
@@ -21,12 +22,34 @@ class LongestSession extends OncePerRequestFilter {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
-            throws ServletException, IOException {
+    public DeferredSecurityContext loadDeferredContext(HttpServletRequest request) {
+        DeferredSecurityContext kept = super.loadDeferredContext(request);
+        return new DeferredSecurityContext() {
+            private boolean looked;
+
+            @Override
+            public SecurityContext get() {
+                look();
+                return kept.get();
+            }
+
+            @Override
+            public boolean isGenerated() {
+                look();
+                return kept.isGenerated();
+            }
+
+            private void look() {
+                if (!looked) endWhenOld(request);
+                looked = true;
+            }
+        };
+    }
+
+    private void endWhenOld(HttpServletRequest request) {
         HttpSession session = request.getSession(false);
         if (session != null
                 && Instant.ofEpochMilli(session.getCreationTime()).plus(LONGEST).isBefore(clock.instant()))
             session.invalidate();
-        chain.doFilter(request, response);
     }
 }
