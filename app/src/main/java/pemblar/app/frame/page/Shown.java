@@ -21,7 +21,7 @@ public class Shown {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter MOMENT =
-            DateTimeFormatter.ofPattern("d MMM uuuu, HH:mm 'UTC'", Locale.ENGLISH);
+            DateTimeFormatter.ofPattern("d\u00a0MMM\u00a0uuuu, HH:mm\u00a0'UTC'", Locale.ENGLISH);
 
     /** Hours and minutes, as 1 h 03 or 50 min. */
     public String duration(Number seconds) {
