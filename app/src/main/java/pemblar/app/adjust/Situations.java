@@ -175,8 +175,8 @@ public class Situations {
         List<Situation.Target> all = new ArrayList<>();
         for (Block b : held.blocks()) {
             if (b.targetLoad() <= 0 || b.last().isBefore(trend.today().minusDays(DAYS_BEHIND))) continue;
-            double done = trend.dayLoads().stream()
-                    .filter(d -> b.contains(d.day()) && !d.day().isAfter(trend.today()))
+            LocalDate last = b.last().isAfter(trend.today()) ? trend.today() : b.last();
+            double done = trend.dayLoads(b.first(), last).stream()
                     .mapToDouble(DayLoad::doneLoad)
                     .sum();
             all.add(new Situation.Target(

@@ -59,7 +59,7 @@ class CheckinController {
                 checkins.between(page.athlete(), from.minusDays(DAYS_BEFORE), page.today());
         Asked choice = asked.of(page.athlete());
         NavigableMap<LocalDate, Double> loads = new TreeMap<>();
-        trends.of(page.athlete()).dayLoads().forEach(d -> loads.put(d.day(), d.doneLoad()));
+        trends.of(page.athlete()).dayLoads(from, page.today()).forEach(d -> loads.put(d.day(), d.doneLoad()));
         model.addAttribute(
                 "lanes",
                 LanesDrawing.of(days, loads, spans(page.athlete(), days), from, page.today())

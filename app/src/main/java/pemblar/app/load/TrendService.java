@@ -38,8 +38,39 @@ public class TrendService {
         this.clock = clock;
     }
 
-    /** Day sums, and the trend over every day between; both empty without any session. */
+    /**
+     * Day sums, and the trend over every day between; both empty without any session.
+     *
+     * @param dayLoads in the order of their days
+     * @param days one after another without a gap
+     */
     public record Trend(LocalDate today, List<DayLoad> dayLoads, List<LoadTrend.Day> days) {
+        /** The sums of some days, found without a look at the years before. @param to the last of them */
+        public List<DayLoad> dayLoads(LocalDate from, LocalDate to) {
+            return dayLoads.subList(before(from), Math.max(before(from), before(to.plusDays(1))));
+        }
+
+        /** How many sums lie before a day. */
+        private int before(LocalDate day) {
+            int low = 0;
+            int high = dayLoads.size();
+            while (low < high) {
+                int middle = (low + high) / 2;
+                if (dayLoads.get(middle).day().isBefore(day)) low = middle + 1;
+                else high = middle;
+            }
+            return low;
+        }
+
+        /** The trend of some days, as far as it reaches. @param to the last of them */
+        public List<LoadTrend.Day> days(LocalDate from, LocalDate to) {
+            if (days.isEmpty()) return days;
+            long first = days.get(0).date().toEpochDay();
+            int begin = (int) Math.max(0, Math.min(days.size(), from.toEpochDay() - first));
+            int end = (int) Math.max(begin, Math.min(days.size(), to.toEpochDay() - first + 1));
+            return days.subList(begin, end);
+        }
+
         /** The trend of a day, or null when it lies outside. */
         public LoadTrend.Day on(LocalDate day) {
             if (days.isEmpty()) return null;

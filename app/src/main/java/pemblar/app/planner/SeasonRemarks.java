@@ -80,12 +80,11 @@ public final class SeasonRemarks {
 
     private static java.util.Optional<String> run(Trend trend) {
         LocalDate today = trend.today();
-        List<LocalDate> training = trend.dayLoads().stream()
-                .filter(d -> d.day().isAfter(today.minusDays(FARTHEST_DAYS))
-                        && d.day().isBefore(today.plusDays(FARTHEST_DAYS))
-                        && (d.doneSeconds() > 0 || d.openLoad() > 0))
-                .map(DayLoad::day)
-                .collect(Collectors.toList());
+        List<LocalDate> training =
+                trend.dayLoads(today.minusDays(FARTHEST_DAYS - 1), today.plusDays(FARTHEST_DAYS - 1)).stream()
+                        .filter(d -> d.doneSeconds() > 0 || d.openLoad() > 0)
+                        .map(DayLoad::day)
+                        .collect(Collectors.toList());
         Shown shown = new Shown();
         return Spacing.longRun(training, today, today.plusDays(FARTHEST_DAYS))
                 .map(r -> r.days() + " days in a row without a rest day, " + shown.span(r.first(), r.last()) + ".");

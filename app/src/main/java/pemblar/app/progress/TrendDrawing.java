@@ -74,6 +74,7 @@ record TrendDrawing(
     private static final class Maker {
         private final Trend trend;
         private final LocalDate from;
+        private final LocalDate to;
         private final List<LoadTrend.Day> days;
         private final double dayWidth;
         private final double highest;
@@ -82,9 +83,8 @@ record TrendDrawing(
         Maker(Trend trend, LocalDate from, LocalDate to) {
             this.trend = trend;
             this.from = from;
-            this.days = trend.days().stream()
-                    .filter(d -> !d.date().isBefore(from) && !d.date().isAfter(to))
-                    .toList();
+            this.to = to;
+            this.days = trend.days(from, to);
             this.dayWidth = (WIDTH - LEFT - RIGHT) / (to.toEpochDay() - from.toEpochDay() + 1);
             double most = days.stream()
                     .mapToDouble(d -> Math.max(d.load(), Math.max(d.acute(), d.chronic())))
@@ -108,8 +108,7 @@ record TrendDrawing(
 
         TrendDrawing draw() {
             List<Bar> bars = new ArrayList<>();
-            for (DayLoad sum : trend.dayLoads())
-                if (trend.on(sum.day()) != null && days.contains(trend.on(sum.day()))) bars.add(bar(sum));
+            for (DayLoad sum : trend.dayLoads(from, to)) if (trend.on(sum.day()) != null) bars.add(bar(sum));
             LocalDate today = trend.today();
             return new TrendDrawing(
                     bars,

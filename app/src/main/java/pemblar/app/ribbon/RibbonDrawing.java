@@ -32,12 +32,10 @@ final class RibbonDrawing {
         this.trend = trend;
         this.first = blocks.get(0).first();
         this.last = blocks.get(blocks.size() - 1).last();
-        for (DayLoad d : trend.dayLoads())
-            if (!d.day().isBefore(first) && !d.day().isAfter(last)) byDay.put(d.day(), d);
+        for (DayLoad d : trend.dayLoads(first, last)) byDay.put(d.day(), d);
         double most = 20;
         for (Block block : blocks) most = Math.max(most, Math.max(planned(block), done(block)) / block.days());
-        for (LoadTrend.Day day : trend.days())
-            if (!day.date().isBefore(first) && !day.date().isAfter(last)) most = Math.max(most, day.chronic());
+        for (LoadTrend.Day day : trend.days(first, last)) most = Math.max(most, day.chronic());
         this.highest = most;
     }
 

@@ -116,6 +116,8 @@ public final class StrengthJson {
 
     private static Lift lift(JsonNode node, String place) {
         JsonNode sets = node.path("sets");
+        if (!sets.isArray() && !sets.isMissingNode())
+            throw new IllegalArgumentException(place + ".sets: a list is expected");
         if (sets.size() > Lift.MOST_SETS)
             throw new IllegalArgumentException(place + ".sets: at most " + Lift.MOST_SETS + " are understood");
         List<PlannedSet> read = new ArrayList<>();

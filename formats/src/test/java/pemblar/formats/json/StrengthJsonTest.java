@@ -41,6 +41,8 @@ class StrengthJsonTest {
         assertTrue(refused(bad).contains("exercises[0].sets[0]: percent must be in 1..150"), refused(bad));
         assertTrue(refused("{\"version\":1,\"sport\":\"strength\",\"exercises\":[{\"name\":\"\",\"sets\":[]}]}")
                 .contains("exercises[0]: "));
+        assertTrue(refused("{\"version\":1,\"sport\":\"strength\",\"exercises\":[{\"sets\":{\"percent\":80}}]}")
+                .contains("exercises[0].sets: a list is expected"));
         assertTrue(refused("{\"version\":2}").contains("version and sport"));
         assertTrue(refused("squat 5 x 5").contains("no JSON"));
     }

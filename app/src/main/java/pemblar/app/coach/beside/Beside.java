@@ -162,8 +162,6 @@ class Beside {
     }
 
     private static List<DayLoad> inWeek(Trend trend, LocalDate first) {
-        return trend.dayLoads().stream()
-                .filter(d -> !d.day().isBefore(first) && d.day().isBefore(first.plusDays(7)))
-                .toList();
+        return trend.dayLoads(first, first.plusDays(6));
     }
 }

@@ -69,10 +69,7 @@ class CompareService {
     record Whose(Athlete athlete, Trend trend) {
         /** Something was done in a stretch of which no load is known. */
         boolean lacksLoad(Stretch stretch) {
-            return trend.dayLoads().stream()
-                    .anyMatch(d -> d.withoutLoad() > 0
-                            && !d.day().isBefore(stretch.from())
-                            && !d.day().isAfter(stretch.to()));
+            return trend.dayLoads(stretch.from(), stretch.to()).stream().anyMatch(d -> d.withoutLoad() > 0);
         }
     }
 
@@ -116,8 +113,7 @@ class CompareService {
     }
 
     private static double load(Trend trend, Stretch stretch) {
-        return trend.days().stream()
-                .filter(d -> !d.date().isBefore(stretch.from()) && !d.date().isAfter(stretch.to()))
+        return trend.days(stretch.from(), stretch.to()).stream()
                 .mapToDouble(LoadTrend.Day::load)
                 .sum();
     }

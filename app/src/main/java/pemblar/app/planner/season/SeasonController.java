@@ -409,9 +409,7 @@ class SeasonController {
     private static Map<LocalDate, String> lifted(List<Block> blocks, Trend trend) {
         Map<LocalDate, String> words = new HashMap<>();
         for (Block block : blocks) {
-            List<DayLoad> days = trend.dayLoads().stream()
-                    .filter(d -> !d.day().isBefore(block.first()) && !d.day().isAfter(block.last()))
-                    .toList();
+            List<DayLoad> days = trend.dayLoads(block.first(), block.last());
             long seconds =
                     days.stream().mapToLong(DayLoad::liftedPlannedSeconds).sum();
             double load = days.stream()

@@ -127,10 +127,9 @@ record SeasonDrawing(
                     ? from
                     : blocks.get(0).first();
             this.last = to;
-            trend.dayLoads().forEach(d -> byDay.put(d.day(), d));
-            this.days = trend.days().stream()
-                    .filter(d -> !d.date().isBefore(first) && !d.date().isAfter(last))
-                    .toList();
+            LocalDate end = blocks.stream().map(Block::last).reduce(last, (a, b) -> a.isAfter(b) ? a : b);
+            trend.dayLoads(first, end).forEach(d -> byDay.put(d.day(), d));
+            this.days = trend.days(first, last);
             this.available = held.settings().hours(held.away());
             this.highest = rounded(
                     blocks.stream()

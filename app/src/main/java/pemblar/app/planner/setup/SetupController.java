@@ -61,8 +61,7 @@ class SetupController {
 
     private static double presentHours(Trend trend) {
         LocalDate from = trend.today().minusDays(7L * WEEKS_LOOKED_AT);
-        return Math.rint(trend.dayLoads().stream()
-                                .filter(d -> !d.day().isBefore(from) && d.day().isBefore(trend.today()))
+        return Math.rint(trend.dayLoads(from, trend.today().minusDays(1)).stream()
                                 .mapToDouble(DayLoad::doneSeconds)
                                 .sum()
                         / 3600

@@ -103,9 +103,7 @@ class ReportService {
     }
 
     private static String load(Trend trend, LocalDate from, LocalDate to) {
-        List<DayLoad> days = trend.dayLoads().stream()
-                .filter(d -> !d.day().isBefore(from) && !d.day().isAfter(to))
-                .toList();
+        List<DayLoad> days = trend.dayLoads(from, to);
         long done = Math.round(days.stream().mapToDouble(DayLoad::doneLoad).sum());
         long planned =
                 Math.round(days.stream().mapToDouble(DayLoad::plannedLoad).sum());
