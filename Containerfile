@@ -3,7 +3,7 @@
 #   podman run -p 8710:8710 -e PEMBLAR_ADDRESS=0.0.0.0 -e PEMBLAR_DATABASE=jdbc:postgresql://HOST/pemblar \
 #     -e PEMBLAR_DATABASE_USER=pemblar -e PEMBLAR_DATABASE_PASSWORD=... \
 #     -e PEMBLAR_KEY=... pemblar
-# Never built where this was written: no engine runs there. What it starts is the archive.
+# What it starts is the archive. Give every node the same PEMBLAR_KEY (docs/operations.md).
 FROM docker.io/library/debian:12-slim
 RUN apt-get update \
  && apt-get install -y --no-install-recommends openjdk-17-jre-headless \
