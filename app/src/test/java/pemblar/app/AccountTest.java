@@ -6,10 +6,12 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** The key to an account: changed, forgotten, moved to another address; each told by mail and ending other sign-ins. */
+@Tag("http")
 class AccountTest {
     private static final String OLD = "a long password";
     private static final String NEW = "another long password";

@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Map;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
@@ -24,6 +25,7 @@ import pemblar.core.workout.Shorthand;
 import pemblar.formats.fit.FitWorkouts;
 
 /** Questions to the data as a practitioner asks them in the browser: what holds, what differs, what comes. */
+@Tag("browser")
 class AnalysisJourneyTest extends Browser {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static final JdbcTemplate SQL = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));

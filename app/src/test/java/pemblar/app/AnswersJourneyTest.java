@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
@@ -20,6 +21,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.athlete.CoachingService;
 
 /** The plan answers, as a person sees it: an illness, a missed session, a coach's morning, a question. */
+@Tag("browser")
 class AnswersJourneyTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static final Duration SOON = Duration.ofSeconds(30);

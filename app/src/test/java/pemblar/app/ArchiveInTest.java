@@ -18,6 +18,7 @@ import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
@@ -28,6 +29,7 @@ import tools.jackson.databind.node.ObjectNode;
  * An archive taken in elsewhere gives the same pages, as the archive of those shows; one that was tampered with leaves
  * out what cannot be, and every page still opens.
  */
+@Tag("http")
 class ArchiveInTest {
     private static final int DAMAGED = Integer.getInteger("archives", 4);
     private static final byte[] PICTURE = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1a, '\n', 1, 2, 3};

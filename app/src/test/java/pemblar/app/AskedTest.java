@@ -7,6 +7,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.checkin.AskedStore;
@@ -15,6 +16,7 @@ import pemblar.app.checkin.AskedStore;
  * What the morning asks is the athlete's choice, and a reminder comes once, at the hour that was set, when it is
  * needed.
  */
+@Tag("http")
 class AskedTest {
     private static final ZoneId HOME = ZoneId.of("Europe/Dublin");
     private static final String MAIL = "nils.asked@pemblar.example";

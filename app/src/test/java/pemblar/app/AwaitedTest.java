@@ -12,6 +12,7 @@ import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.benchunit.Body;
@@ -24,6 +25,7 @@ import pemblar.core.workout.Shorthand;
 import pemblar.formats.fit.FitWorkouts;
 
 /** A coach begins the pages of somebody who is asked; when they come, it is theirs, and what they had stays. */
+@Tag("http")
 class AwaitedTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static JdbcTemplate sql;

@@ -6,10 +6,12 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Days away with running shoes alone: the season says so, and what is put there is run. */
+@Tag("http")
 class AwaySportTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
 

@@ -13,11 +13,13 @@ import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
 /** A backup of the running application, brought into an empty machine by the script that ships. */
+@Tag("http")
 class BackupTest {
     private static final Path HOME = home();
     private static Path work;

@@ -3,9 +3,11 @@ package pemblar.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Athletes side by side, only those whom one may see, and nameless for showing. */
+@Tag("http")
 class BesideTest {
     private static final Person ODA = Person.demo("oda");
 

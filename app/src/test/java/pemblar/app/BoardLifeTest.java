@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
@@ -15,6 +16,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * Sketches, sessions done without a recording, whole days, unavailable days and two people at once, over HTTP; undo
  * brings the rows back.
  */
+@Tag("http")
 class BoardLifeTest {
     private static final LocalDate DAY = LocalDate.now(ZoneOffset.UTC).plusDays(3);
     private static JdbcTemplate sql;

@@ -13,10 +13,12 @@ import java.util.regex.Pattern;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.Component;
 import net.fortuna.ical4j.model.component.VEvent;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** The feed carries what one does: steps in watts, sets in kilograms, rest and days away; what is over leaves it. */
+@Tag("http")
 class CalendarFeedTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneId.of("Europe/Dublin"));
     private final JdbcTemplate sql = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));

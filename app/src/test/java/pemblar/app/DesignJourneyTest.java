@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
@@ -18,6 +19,7 @@ import org.openqa.selenium.support.ui.ExpectedConditions;
  * From a line of text to a matched recording: designed by text and by hand, planned, done on the bench unit with a
  * warning on the way.
  */
+@Tag("browser")
 class DesignJourneyTest extends Browser {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
 

@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.benchunit.Body;
@@ -26,6 +27,7 @@ import pemblar.formats.fit.FitWorkout;
 import pemblar.formats.fit.FitZones;
 
 /** A device with a token: fetches its files, sends what it recorded, and hears why when its token is revoked. */
+@Tag("http")
 class DeviceSyncTest {
     private static final JdbcTemplate SQL = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
     private final HttpClient client = HttpClient.newHttpClient();

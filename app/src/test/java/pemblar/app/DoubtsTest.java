@@ -12,6 +12,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -19,6 +20,7 @@ import pemblar.app.athlete.CoachingService;
 
 /** Data that mislead are said where they are read, with what they do, and mended in one click. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@Tag("http")
 class DoubtsTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static JdbcTemplate sql;

@@ -8,6 +8,7 @@ import java.time.ZoneOffset;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Dimension;
 import org.openqa.selenium.Keys;
@@ -16,6 +17,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.athlete.CoachingService;
 
 /** From a coach's first draft to the athlete's phone: planned, shared by the line, moved by keys, told and seen. */
+@Tag("browser")
 class DraftJourneyTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static final Duration SOON = Duration.ofSeconds(30);

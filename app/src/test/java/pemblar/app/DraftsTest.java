@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.athlete.CoachingService;
@@ -15,6 +16,7 @@ import pemblar.app.athlete.CoachingService;
 /**
  * What a coach plans is a draft until it is shared; the athlete's pages, feed, device and forecast know nothing of it.
  */
+@Tag("http")
 class DraftsTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static int people;

@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.athlete.CoachingService;
 import pemblar.app.coach.MorningService;
 
 /** Before a coach looks, what each of their athletes needs has been computed for the athlete's own day. */
+@Tag("http")
 class EarlyMorningsTest {
     private final JdbcTemplate sql = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
     private final MorningService mornings = Running.APPLICATION.getBean(MorningService.class);

@@ -5,9 +5,11 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** A person who has just come: each empty page offers the one step that fills it, and refusals keep what was typed. */
+@Tag("http")
 class EmptyPagesTest {
     private static Person newcomer;
     private static String base;

@@ -11,11 +11,13 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Evidence, calculators, the curve and the profile, over HTTP as a person without a script would use them. */
+@Tag("http")
 class EvidenceTest {
     private static final String TODAY = LocalDate.now().toString();
     private static Person nora;

@@ -8,12 +8,14 @@ import java.time.ZoneId;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Dimension;
 import org.openqa.selenium.support.ui.Select;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Strength on a phone: a session from today to its end, without a connection in the middle. */
+@Tag("browser")
 class FloorJourneyTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneId.of("Europe/Dublin"));
     private static JdbcTemplate sql;

@@ -9,11 +9,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.athlete.CoachingService;
 
 /** A coach puts one thing on a whole group; each athlete is changed alone, and whoever cannot be is named. */
+@Tag("http")
 class GroupTest {
     private static final LocalDate DAY = LocalDate.now(ZoneOffset.UTC).plusDays(3);
     private static int groups;

@@ -10,12 +10,14 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** What somebody sends who means no good, or mistypes: a sentence, never a fault of ours, and nothing is lost. */
+@Tag("http")
 class HostileTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static JdbcTemplate sql;

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -18,6 +19,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.athlete.CoachingService;
 
 /** A coach leads an hour for a group whose athletes sit at different nodes. */
+@Tag("http")
 class HourTest {
     private static final int OTHER_PORT = PrivateDatabase.freePort();
     private static final String OTHER = "http://127.0.0.1:" + OTHER_PORT;

@@ -9,10 +9,12 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Today instead, from the page to the plan and back by one undo. */
+@Tag("http")
 class InsteadPageTest {
     private static final Pattern OFFER =
             Pattern.compile("name=\"workout\" value=\"(-?\\d+)\".*?name=\"percent\" value=\"(\\d+)\"", Pattern.DOTALL);

@@ -15,6 +15,7 @@ import java.util.Random;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.athlete.CoachingService;
@@ -25,6 +26,7 @@ import pemblar.app.athlete.CoachingService;
  * must be that of one doing everything after the other. Each seed is done both ways, by two athletes who have the same
  * recordings, and all that is stored is compared. {@code -Dinterleavings=500} does more than CI does.
  */
+@Tag("http")
 class InterleavingTest {
     private static final int SEEDS = Integer.getInteger("interleavings", 24);
     private static final int OPERATIONS = 5;

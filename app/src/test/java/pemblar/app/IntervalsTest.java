@@ -3,12 +3,14 @@ package pemblar.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.core.model.IntervalTarget;
 import pemblar.core.model.Reserve;
 
 /** What to hold for a set: the core's figure with the values that hold, and what is missing said. */
+@Tag("http")
 class IntervalsTest {
     private final JdbcTemplate sql = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
 

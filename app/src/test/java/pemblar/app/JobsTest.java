@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Every job that is to come again and again is in the queue of the database, once for all nodes. */
+@Tag("http")
 class JobsTest {
     @Test
     void whatRecursIsScheduled() {

@@ -14,6 +14,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -26,6 +27,7 @@ import org.openqa.selenium.support.ui.ExpectedConditions;
 import pemblar.formats.RecordingFiles;
 
 /** From a threshold to an adjusted plan, as a person does it in the browser. */
+@Tag("browser")
 class JourneyTest extends Browser {
     @TempDir
     static Path folder;

@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
@@ -33,6 +34,7 @@ import pemblar.formats.fit.FitWorkouts;
  * and mails are written; then it is started again. What was answered is there once, the rest wholly or not at all, and
  * what follows from it is computed. {@code -Dkills=100} kills more often than CI does.
  */
+@Tag("http")
 class KilledTest {
     private static final int KILLS = Integer.getInteger("kills", 1);
     private static final long SEED = Long.getLong("killsSeed", 0);

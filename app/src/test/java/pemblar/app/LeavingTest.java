@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.account.LeavingService;
@@ -26,6 +27,7 @@ import pemblar.core.workout.Shorthand;
 import pemblar.formats.fit.FitWorkouts;
 
 /** An account ends fourteen days after it was asked for: not a day before, and then with every trace. */
+@Tag("http")
 class LeavingTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static final String PASSWORD = "a long password";

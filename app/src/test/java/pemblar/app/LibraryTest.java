@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.formats.fit.FitWorkout;
@@ -20,6 +21,7 @@ import pemblar.formats.fit.FitWorkout;
 /**
  * The library over HTTP: what ships, what a coach shares, search, versions, files in and out, and edits of the drawing.
  */
+@Tag("http")
 class LibraryTest {
     private static final JdbcTemplate SQL = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
     private static Person sefa;

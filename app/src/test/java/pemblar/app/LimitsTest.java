@@ -8,11 +8,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.athlete.CoachingService;
 
 /** What proposals keep to: set by the person, by a coach for one or for a group, with what each means. */
+@Tag("http")
 class LimitsTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static final List<String> NAMES = List.of("kept.one", "kept.two", "kept.seen");

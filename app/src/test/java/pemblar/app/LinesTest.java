@@ -9,9 +9,11 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Lines that one can read: at most 120 characters in Java, templates, styles and scripts. */
+@Tag("unit")
 class LinesTest {
     private static final int LONGEST = 120;
     private static final Path ROOT = Path.of("").toAbsolutePath().getParent();

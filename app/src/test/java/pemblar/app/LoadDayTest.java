@@ -6,10 +6,12 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** The stored sums of each day are those of its sessions, whatever was done to them. */
+@Tag("http")
 class LoadDayTest {
     private static final String SUMS = "athlete_id, day, draft, planned_load, done_load, open_load, planned_seconds,"
             + " done_seconds, without_load, lifted_done, lifted_open, lifted_planned_seconds";

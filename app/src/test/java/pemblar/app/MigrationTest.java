@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.GZIPInputStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.SpringApplication;
@@ -21,6 +22,7 @@ import org.springframework.jdbc.datasource.DriverManagerDataSource;
  * From the schema before the ground was laid, with demo data that the application of then wrote into it, to the one of
  * today: nothing is lost, every figure stays, everybody can sign in and every page opens.
  */
+@Tag("http")
 class MigrationTest {
     private static final String DUMP = "/migration/demo-of-schema-8.sql.gz";
     private static final int THEN = 8;

@@ -6,10 +6,12 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A coach says what puts an athlete up the list, and what was looked at is not said again. */
+@Tag("http")
 class MorningTopicsTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static JdbcTemplate sql;

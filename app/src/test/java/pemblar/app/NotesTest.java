@@ -7,12 +7,14 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.athlete.CoachingService;
 import pemblar.app.sharing.DailyMail;
 
 /** Athlete and coach write to each other: on anything, in threads, unread until read, in one mail a day. */
+@Tag("http")
 class NotesTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static int people;

@@ -12,6 +12,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.dao.DataAccessException;
@@ -26,6 +27,7 @@ import software.amazon.awssdk.services.s3.S3Client;
 
 /** Recordings in a store of objects behave as those in the database; while it is away, all else goes on. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@Tag("http")
 class ObjectsTest {
     private static final JdbcTemplate SQL = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
     private static final Moving MOVING = Running.APPLICATION.getBean(Moving.class);

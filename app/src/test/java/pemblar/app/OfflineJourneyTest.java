@@ -8,11 +8,13 @@ import java.time.ZoneId;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Dimension;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A phone in a changing room: today and the session to come are there, and a check-in waits until it can be sent. */
+@Tag("browser")
 class OfflineJourneyTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneId.of("Europe/Dublin"));
     private static final Duration SOON = Duration.ofSeconds(40);

@@ -9,6 +9,7 @@ import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -16,6 +17,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.frame.Secret;
 
 /** A form with a key does its work once, also when the node that began it died. */
+@Tag("http")
 class OnceTest {
     private static final String MAIL = "once.key@pemblar.example";
     private static JdbcTemplate sql;

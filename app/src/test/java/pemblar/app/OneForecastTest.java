@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -14,6 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
  * The price of a proposal begins from the forecast that the season shows: two pages that differed by two points had
  * counted an event beside the race that was planned on its day.
  */
+@Tag("http")
 class OneForecastTest {
     private static final Pattern PROMISED =
             Pattern.compile("chronic <b>(\\d+)</b>, balance <b>([+−]?\\d+)</b>(?!.*chronic <b>)", Pattern.DOTALL);

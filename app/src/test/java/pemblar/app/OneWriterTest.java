@@ -13,10 +13,12 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Several requests at the same moment: every one is answered, and what was asked for once is there once. */
+@Tag("http")
 class OneWriterTest {
     private static final int AT_ONCE = 8;
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);

@@ -12,6 +12,7 @@ import java.util.Random;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -26,6 +27,7 @@ import pemblar.formats.fit.FitWorkouts;
 
 /** A recording of somebody else tells what an event asks, and never counts among one's own. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@Tag("http")
 class OthersTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static final LocalDate RACED = TODAY.minusDays(200);

@@ -9,9 +9,11 @@ import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
+@Tag("http")
 class PagesTest {
     private static final int MOST_STATEMENTS = 12;
     private static final int MOST_BYTES = 300_000;

@@ -10,12 +10,14 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A coach and an athlete, from the invitation in the mail to its end; nothing is seen before and after. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@Tag("http")
 class PeopleTest {
     private static final String ATHLETE = "ylva.people@pemblar.example";
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);

@@ -7,12 +7,14 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.support.ui.Select;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A triathlete is set up to the board and the device, goes away with one sport, and rides a race of stages. */
+@Tag("browser")
 class PlanJourneyTest extends Browser {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private final JdbcTemplate sql = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));

@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.core.prediction.Prediction;
@@ -15,6 +16,7 @@ import pemblar.core.threshold.Endurance;
 import pemblar.core.threshold.Sex;
 
 /** Predictions of events: made from what was known on each day, kept as they were made, held against what came. */
+@Tag("http")
 class PredictionsTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static final double FIRST = 4.0;

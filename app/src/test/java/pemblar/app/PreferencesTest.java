@@ -8,10 +8,12 @@ import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Units are the person's on every page and in every form; the days are where they were lived. */
+@Tag("http")
 class PreferencesTest {
     private static final Map<String, String> MILES = Map.of(
             "length", "MILES",

@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.Routes.Parameter;
@@ -27,6 +28,7 @@ import pemblar.app.Routes.Route;
 /**
  * Every address for programs that the router knows, tried without a token, of others, and with what no program sends.
  */
+@Tag("http")
 class ProgramRoutesTest {
     private static final List<String> HOSTILE = List.of(
             "null",

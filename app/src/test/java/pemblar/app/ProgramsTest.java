@@ -24,6 +24,7 @@ import org.apache.commons.codec.digest.HmacUtils;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -33,6 +34,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** What a program with a token can do, and what it cannot. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@Tag("http")
 class ProgramsTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static final HttpClient CLIENT = HttpClient.newHttpClient();

@@ -9,10 +9,12 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A proposal from the page to the plan and back, and what stands in its way. */
+@Tag("http")
 class ProposalTest {
     private static final Pattern TAKE = Pattern.compile(
             "action=\"/a/\\d+/proposals/take\".*?name=\"fingerprint\" value=\"([^\"]+)\"", Pattern.DOTALL);

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
@@ -15,6 +16,7 @@ import org.openqa.selenium.interactions.Actions;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A workout comes from its tile or its page onto a day: dragged, by its button and by key; each can be taken back. */
+@Tag("browser")
 class PutJourneyTest {
     private static JdbcTemplate sql;
     private static String base;

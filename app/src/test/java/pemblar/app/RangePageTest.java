@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** The range page and the curve by pace against the demo's rows. */
+@Tag("http")
 class RangePageTest {
     private final JdbcTemplate sql = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
     private final Person kasper = Person.demo("kasper");

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.boot.SpringApplication;
@@ -22,6 +23,7 @@ import pemblar.app.replica.Replica;
 
 /** An application of its own over a PostgreSQL with a second one that follows it. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@Tag("http")
 class ReplicaTest {
     private static final String NAME = "pemblar";
     private static final List<String> PAGES = List.of(

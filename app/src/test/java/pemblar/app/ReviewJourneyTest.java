@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
@@ -25,6 +26,7 @@ import pemblar.core.workout.Shorthand;
 import pemblar.formats.fit.FitWorkouts;
 
 /** A coach's questions to a recording, with pointer and keys: select, name, mend, undo, cut, compare groups. */
+@Tag("browser")
 class ReviewJourneyTest extends Browser {
     private static final JdbcTemplate SQL = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
     private long athlete;

@@ -13,6 +13,7 @@ import java.util.Random;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -36,6 +37,7 @@ import pemblar.formats.fit.FitWorkouts;
  * should be.
  */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@Tag("http")
 class ReviewTest {
     private static final JdbcTemplate SQL = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
     private static final Instant START = Instant.parse("2026-10-06T16:00:00Z");

@@ -10,6 +10,7 @@ import java.util.Random;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.Routes.Parameter;
@@ -17,6 +18,7 @@ import pemblar.app.Routes.Route;
 import pemblar.app.athlete.CoachingService;
 
 /** Every route that the router knows, tried by those who may not, and with what no form would send. */
+@Tag("http")
 class RoutesTest {
     /** Below no athlete; a new one fails the test until somebody has said here whom it is for. */
     private static final Map<String, String> OTHERS = Map.ofEntries(

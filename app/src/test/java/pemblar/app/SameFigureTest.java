@@ -10,6 +10,7 @@ import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.athlete.Athlete;
@@ -21,6 +22,7 @@ import pemblar.core.sport.Sport;
  * For fifty seeded athletes every page that shows a figure of the same name and day shows the same: season, board,
  * trend, first look, side by side and what-if.
  */
+@Tag("http")
 class SameFigureTest {
     private static final int ATHLETES = 50;
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);

@@ -9,10 +9,12 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Every change of the plan, over HTTP, and that undo brings back exactly the rows that were there. */
+@Tag("http")
 class ScheduleTest {
     private static final int ATHLETE = 2;
     private static final String BASE = "/a/" + ATHLETE;

@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.ElementNotInteractableException;
@@ -24,6 +25,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * A person without a plan: guided to a full board, then by hand with pointer and keys, and against somebody who was
  * quicker.
  */
+@Tag("browser")
 class SeasonJourneyTest extends Browser {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
 

@@ -7,10 +7,12 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Sets from a file: what is not known is asked once, the same twice is one, and a bad line refuses the whole. */
+@Tag("http")
 class SetsImportTest {
     private static final LocalDate DAY = LocalDate.now(ZoneOffset.UTC).minusDays(3);
     private static int people;

@@ -9,9 +9,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Code asks a sport what it is like; it never asks which one it is, outside the catalogue and the demo. */
+@Tag("unit")
 class SportIsDataTest {
     private static final Pattern COMPARED = Pattern.compile("[!=]= (pemblar\\.core\\.sport\\.)?Sport\\.[A-Z]+"
             + "|Sport\\.[A-Z]+ [!=]=|case (RIDE|RUN|SWIM|ROW|SKI|WALK)\\b");

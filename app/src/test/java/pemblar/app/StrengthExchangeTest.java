@@ -7,10 +7,12 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Strength workouts out of the library and in again, on paper, in folders; exercises of a coach for the athletes. */
+@Tag("http")
 class StrengthExchangeTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneId.of("Europe/Dublin"));
     private static final String TEXT = "back squat 3 x 5 at 80%, rest 3min\nplank 3 x 45s";

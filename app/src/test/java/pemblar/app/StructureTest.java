@@ -21,8 +21,10 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("unit")
 class StructureTest {
     private static final JavaClasses OURS = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
@@ -140,6 +142,27 @@ class StructureTest {
         }
         assertThat(packages).isGreaterThan(60);
         assertThat(longer).isEqualTo(WHOLE);
+    }
+
+    /** {@code -Dgroups=unit} is what takes seconds: no application, no database, no browser. */
+    @Test
+    void aTestSaysWhatItNeeds() throws IOException {
+        Set<String> wrong = new TreeSet<>();
+        int tests = 0;
+        try (Stream<Path> files = Files.walk(Path.of("src", "test", "java"))) {
+            for (Path file : files.filter(f -> f.toString().matches(".*(?<!Structure)Test\\.java"))
+                    .toList()) {
+                String text = Files.readString(file);
+                tests++;
+                boolean running = Stream.of("Running.", "PrivateDatabase", "new Browser(", "Person.demo(")
+                        .anyMatch(text::contains);
+                boolean isUnit = text.contains("\n@Tag(\"unit\")");
+                if (running == isUnit || !text.contains("\n@Tag(\""))
+                    wrong.add(file.getFileName().toString());
+            }
+        }
+        assertThat(tests).isGreaterThan(150);
+        assertThat(wrong).isEmpty();
     }
 
     private static int lines(Path folder) throws IOException {

@@ -13,9 +13,11 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Every table has one area that speaks SQL to it; read from the SQL strings themselves. */
+@Tag("unit")
 class TablesTest {
     private static final Path SOURCES = Path.of("src/main/java/pemblar/app");
     private static final Path MIGRATIONS = Path.of("src/main/resources/db/migration");

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
@@ -26,6 +27,7 @@ import pemblar.core.workout.Shorthand;
 import pemblar.formats.fit.FitWorkouts;
 
 /** From an uploaded test to new zones and watts, and back, as a person does it in the browser. */
+@Tag("browser")
 class ThresholdJourneyTest extends Browser {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
 

@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.benchunit.Body;
@@ -22,6 +23,7 @@ import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Shorthand;
 import pemblar.formats.fit.FitWorkouts;
 
+@Tag("http")
 class UploadTest {
     private static final JdbcTemplate SQL = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
 

@@ -6,10 +6,12 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A question to the plan changes nothing, can be kept beside others, and is nobody else's. */
+@Tag("http")
 class WhatIfPageTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
     private static final String WEEK_OFF =

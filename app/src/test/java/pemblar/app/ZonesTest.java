@@ -11,11 +11,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.web.util.HtmlUtils;
 
 /** Zone sets over HTTP: edited, taken up from a day, kept, exchanged, refused while in use. */
+@Tag("http")
 class ZonesTest {
     private static final JdbcTemplate SQL = new JdbcTemplate(Running.APPLICATION.getBean(javax.sql.DataSource.class));
     private static final String ZONES = "/a/3/thresholds/zones";

@@ -11,11 +11,13 @@ import static org.mockito.Mockito.when;
 
 import java.time.Instant;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import pemblar.app.account.second.SecondFactorStore;
 
+@Tag("unit")
 class AccountServiceTest {
     private final AccountRepository accounts = mock(AccountRepository.class);
     private final AccountService service = new AccountService(

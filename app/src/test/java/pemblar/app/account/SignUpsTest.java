@@ -13,10 +13,12 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import java.time.Instant;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import pemblar.app.frame.Secret;
 
+@Tag("unit")
 class SignUpsTest {
     private final AccountService accounts = mock(AccountService.class);
     private final JdbcClient sql = mock(JdbcClient.class, RETURNS_DEEP_STUBS);

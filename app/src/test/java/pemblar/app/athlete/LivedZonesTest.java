@@ -6,12 +6,14 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
 /** A day keeps the zone in which it was lived. */
+@Tag("unit")
 class LivedZonesTest {
     private static final ZoneId DUBLIN = ZoneId.of("Europe/Dublin");
     private static final ZoneId TOKYO = ZoneId.of("Asia/Tokyo");

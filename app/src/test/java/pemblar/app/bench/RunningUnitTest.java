@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.bench.Ride.Pressed;
 import pemblar.benchunit.Body;
@@ -24,6 +25,7 @@ import pemblar.core.workout.Workout;
 import pemblar.formats.RecordingFiles;
 import pemblar.formats.fit.FitWorkouts;
 
+@Tag("unit")
 class RunningUnitTest {
     private static final Instant START = Instant.parse("2026-05-04T15:00:00Z");
     private static final long NOW = START.toEpochMilli();

@@ -7,6 +7,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.athlete.Athlete;
 import pemblar.core.load.LoadTrend;
@@ -14,6 +15,7 @@ import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
 /** A coach of many sees everybody once, a stretch at a time, all drawn on one scale. */
+@Tag("unit")
 class MorningPageTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 3, 2);
 

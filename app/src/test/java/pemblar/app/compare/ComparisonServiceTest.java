@@ -19,6 +19,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
 import pemblar.app.athlete.Athlete;
@@ -42,6 +43,7 @@ import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.Zones;
 
 /** Figures in a comparison are those of the recording as it counts now, and nobody's change is lost to another's. */
+@Tag("unit")
 class ComparisonServiceTest {
     private static final long ATHLETE = 3;
     private static final Viewer VIEWER = new Viewer(1, "Test Person");

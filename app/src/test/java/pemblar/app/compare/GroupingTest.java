@@ -7,10 +7,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.compare.Content.Line;
 import pemblar.app.session.Described;
 
+@Tag("unit")
 class GroupingTest {
     private static final Map<Long, Described> SAID = Map.of(
             1L, said("old shoes", "road", List.of("legs tired")),

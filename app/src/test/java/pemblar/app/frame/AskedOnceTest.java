@@ -8,12 +8,14 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.datasource.DataSourceTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** A change that calls on others is one change; another person's, another athlete's and a later one are not. */
+@Tag("unit")
 class AskedOnceTest {
     private static final Viewer COACH = new Viewer(2, "Oda");
     private static final Viewer SELF = new Viewer(3, "Jonna");

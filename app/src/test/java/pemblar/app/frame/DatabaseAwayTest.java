@@ -5,8 +5,10 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("unit")
 class DatabaseAwayTest {
     @Test
     void onlyALostConnectionIsTakenForADatabaseThatIsAway() {

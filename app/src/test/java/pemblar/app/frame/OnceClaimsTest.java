@@ -13,6 +13,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.Instant;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -20,6 +21,7 @@ import org.springframework.transaction.TransactionExecution;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
 
+@Tag("unit")
 class OnceClaimsTest {
     private final JdbcClient sql = mock(JdbcClient.class, RETURNS_DEEP_STUBS);
     private final OnceClaims claims = new OnceClaims(sql, () -> Instant.EPOCH);

@@ -6,11 +6,13 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
 
 /** Days of a range are found by where they lie, and are those that a look at each would find. */
+@Tag("unit")
 class TrendRangesTest {
     private static final LocalDate FIRST = LocalDate.of(2024, 1, 1);
 

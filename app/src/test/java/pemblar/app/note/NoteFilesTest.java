@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -11,6 +12,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import pemblar.app.note.NoteFiles.Given;
 
 /** What a file is, its first bytes say. */
+@Tag("unit")
 class NoteFilesTest {
     private static byte[] bytes(String text) {
         return text.getBytes(StandardCharsets.ISO_8859_1);

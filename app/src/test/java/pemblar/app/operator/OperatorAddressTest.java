@@ -3,9 +3,11 @@ package pemblar.app.operator;
 import static org.junit.jupiter.api.Assertions.assertDoesNotThrow;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.frame.NotFoundException;
 
+@Tag("unit")
 class OperatorAddressTest {
     @Test
     void onlyTheAddressOfTheSettingIsLetInAndNobodyWithoutOne() {

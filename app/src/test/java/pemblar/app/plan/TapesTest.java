@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.session.Slab;
@@ -21,6 +22,7 @@ import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
 /** The clock under a block of four days, 1000 wide: a day is 250, an hour a little over ten. */
+@Tag("unit")
 class TapesTest {
     private static final LocalDate FIRST = LocalDate.of(2026, 11, 23);
     private static final Block FOUR_DAYS = new Block(FIRST, 4, Phase.BUILD, "Build", "", 300, 36_000);

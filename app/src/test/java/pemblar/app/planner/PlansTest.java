@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -44,6 +45,7 @@ import pemblar.core.zone.Zones;
  * one day and towards a race of stages. They are printed for a coach to read in {@code docs/plans.md}, which this test
  * keeps true; {@code -Dplans.write=true} writes it anew.
  */
+@Tag("unit")
 class PlansTest {
     private static final double PER_HOUR = 52;
     private static final LocalDate TODAY = LocalDate.of(2027, 3, 1);

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.season.EventPart;
@@ -21,6 +22,7 @@ import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
 /** An event of several sports or stages is what its parts say, on the board and in the forecast alike. */
+@Tag("unit")
 class RaceDaysTest {
     private static final LocalDate DAY = LocalDate.of(2027, 6, 19);
     private static final Offset<Double> EXACT = Offset.offset(1e-9);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService.Trend;
@@ -15,6 +16,7 @@ import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Block;
 import pemblar.core.season.Block.Phase;
 
+@Tag("unit")
 class SeasonRemarksTest {
     private static final LocalDate FIRST = LocalDate.of(2027, 3, 1);
 

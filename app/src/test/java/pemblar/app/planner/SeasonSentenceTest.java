@@ -3,11 +3,13 @@ package pemblar.app.planner;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Limit;
 import pemblar.core.season.Season.Outcome;
 
+@Tag("unit")
 class SeasonSentenceTest {
     private static String sentence(Aim.Kind kind, double value, double reached, boolean met, Limit binding) {
         return SeasonPlanner.sentence(new Outcome(

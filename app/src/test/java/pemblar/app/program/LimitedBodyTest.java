@@ -11,9 +11,11 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** A body that says nothing of its length is read to the limit and no byte further. */
+@Tag("unit")
 class LimitedBodyTest {
     private static final int MOST = 1000;
     private int read;

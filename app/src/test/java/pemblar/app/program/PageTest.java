@@ -7,9 +7,11 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.LongStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Page after page gives all of it once, in order. */
+@Tag("unit")
 class PageTest {
     private static final List<Long> ALL = LongStream.rangeClosed(1, 23).boxed().toList();
     private static final LocalDate TODAY = LocalDate.of(2026, 5, 4);

@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.load.LoadTrend;
 
 /** What is called the morning's is what the evening before left: nobody mixes the two by their names. */
+@Tag("unit")
 class TrendDayTest {
     @Test
     void aMorningIsWhatTheEveningBeforeLeft() {

@@ -7,11 +7,13 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.core.load.LoadTrend;
 
+@Tag("unit")
 class TrendDrawingTest {
     private static final LocalDate FIRST = LocalDate.of(2026, 3, 1);
 

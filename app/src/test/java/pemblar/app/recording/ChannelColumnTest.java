@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Pause;
@@ -15,6 +16,7 @@ import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 import pemblar.core.sport.Sport;
 
+@Tag("unit")
 class ChannelColumnTest {
     @Test
     void whatADeviceWroteComesBackExactlyWithItsGapsPausesAndLaps() {

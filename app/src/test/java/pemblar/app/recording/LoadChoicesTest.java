@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
@@ -27,6 +28,7 @@ import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 
 /** An hour at threshold, 100 points by power; what a person says of it counts, with a reason and a name. */
+@Tag("unit")
 class LoadChoicesTest {
     private static final Viewer COACH = new Viewer(2, "Oda");
     private static final Instant NOW = Instant.parse("2026-05-05T08:00:00Z");

@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.load.SessionSummary;
@@ -19,6 +20,7 @@ import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
 
 /** Which load of a recording counts: an hour at 200 W with a threshold of 200 W is 100 points. */
+@Tag("unit")
 class RecordingRowTest {
     private static final Thresholds VALUES = Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200);
 

@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Lap;
@@ -21,6 +22,7 @@ import pemblar.core.workout.Shorthand;
 import pemblar.core.zone.Zones;
 
 /** What a recording is kept with: beaten, not beaten, or nothing to be said. */
+@Tag("unit")
 class TargetsKeptTest {
     private static final Zones ZONES = Zones.usual(Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 250));
     private final MendedRecordings mended = mock(MendedRecordings.class);

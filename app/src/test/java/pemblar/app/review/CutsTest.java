@@ -3,6 +3,7 @@ package pemblar.app.review;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.session.SessionService.Opened;
 import pemblar.core.matching.StepMatching.Method;
@@ -13,6 +14,7 @@ import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Thresholds;
 
 /** What a session is cut by: a person's hand before the plan, the plan before the laps. */
+@Tag("unit")
 class CutsTest {
     private static final String PLAN = "1min 50%, 2 x (1min 100%, 1min 50%)";
 

@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.sport.Sport;
 
 /** The figures of a selection as people read them: 200 W threshold, 60 kg. */
+@Tag("unit")
 class RangeTest {
     private static Map<String, String> figures(Openings made, int from, int to) {
         var opened = made.open();

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.session.SessionService.Opened;
@@ -13,6 +14,7 @@ import pemblar.core.repetition.Span;
 import pemblar.core.sport.Sport;
 
 /** Five repetitions of two minutes with two easy ones after each; what they did is known. */
+@Tag("unit")
 class RepetitionTableTest {
     private static final int ROUND = 240;
     private static final int COUNT = 5;

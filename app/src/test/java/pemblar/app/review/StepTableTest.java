@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.review.StepTable.Line;
 import pemblar.app.session.SessionService.Opened;
@@ -11,6 +12,7 @@ import pemblar.core.matching.Stretches;
 import pemblar.core.matching.Stretches.One;
 import pemblar.core.sport.Sport;
 
+@Tag("unit")
 class StepTableTest {
     private static StepTable table(Opened opened) {
         return StepTable.of(Cuts.of(opened), opened);

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService.Trend;
@@ -13,6 +14,7 @@ import pemblar.core.load.LoadTrend;
 import pemblar.core.season.Block;
 import pemblar.core.season.Priority;
 
+@Tag("unit")
 class RibbonDrawingTest {
     private static final LocalDate FIRST = LocalDate.of(2026, 5, 4);
 

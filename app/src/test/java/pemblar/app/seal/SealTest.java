@@ -9,8 +9,10 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("unit")
 class SealTest {
     private static final byte[] SECRET = "twenty bytes of code".getBytes(StandardCharsets.UTF_8);
 

@@ -8,9 +8,11 @@ import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.season.Block;
 
+@Tag("unit")
 class PlanServiceTest {
     private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
 

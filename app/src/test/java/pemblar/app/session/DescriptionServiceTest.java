@@ -13,6 +13,7 @@ import static org.mockito.Mockito.when;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
@@ -24,6 +25,7 @@ import pemblar.core.matching.Stretches.One;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
+@Tag("unit")
 class DescriptionServiceTest {
     private static final Viewer VIEWER = new Viewer(1, "Test Person");
     private static final Athlete ATHLETE = new Athlete(

@@ -3,11 +3,13 @@ package pemblar.app.session;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import pemblar.app.session.DoubtService.Doubt;
 
+@Tag("unit")
 class DoubtSentenceTest {
     private static String sentence(Double load, Double mended) {
         return new Doubt(1, "Hills", LocalDate.of(2026, 5, 4), "a spike of power", load, mended).sentence();

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.mockito.InOrder;
 import org.springframework.context.ApplicationEventPublisher;
@@ -29,6 +30,7 @@ import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
 /** Which planned session a recording belongs to, and what becomes of what was told by hand. */
+@Tag("unit")
 class IntakeServiceTest {
     private static final LocalDate DAY = LocalDate.of(2026, 5, 4);
     private static final Athlete ATHLETE =

@@ -7,6 +7,7 @@ import static org.mockito.Mockito.when;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.AerobicStore;
@@ -15,6 +16,7 @@ import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
 /** A stretch has the temperature of where it was, and is left out with its session. */
+@Tag("unit")
 class SessionPiecesTest {
     private static final LocalDate FROM = LocalDate.of(2026, 5, 4);
     private static final Athlete ATHLETE =

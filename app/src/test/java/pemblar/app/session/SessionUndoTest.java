@@ -12,6 +12,7 @@ import static org.mockito.Mockito.when;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.context.ApplicationEventPublisher;
 import pemblar.app.athlete.AthleteService;
@@ -21,6 +22,7 @@ import pemblar.core.sport.Sport;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Undo restores the very row, with everything that people said of it. */
+@Tag("unit")
 class SessionUndoTest {
     private final TrainingSessionRepository sessions = mock(TrainingSessionRepository.class);
     private final SessionUndo undo = new SessionUndo(

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.load.DayLoad;
 import pemblar.app.recording.Silhouettes;
@@ -15,6 +16,7 @@ import pemblar.core.threshold.Thresholds;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.Shorthand;
 
+@Tag("unit")
 class SlabDrawingTest {
     private static Slab slab(String planned, Slab.Done done) {
         return new Slab(

@@ -13,9 +13,11 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Whatever a weather service does, it is never worth an error. */
+@Tag("unit")
 class SkyClientTest {
     private static final Instant FROM = Instant.parse("2027-01-01T00:00:00Z");
     private static final Place PLACE = new Place("Made-up fen", 61.23, 14.8);

@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.DayOfWeek;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.frame.page.Units;
 
 /** Loads in the person's unit on the page, in kg where they are kept. */
+@Tag("unit")
 class KilogramsTest {
     @AfterEach
     void release() {

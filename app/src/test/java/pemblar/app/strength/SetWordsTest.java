@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.strength.Exercise;
 import pemblar.core.strength.Loadable;
@@ -12,6 +13,7 @@ import pemblar.core.strength.Prescription;
 import pemblar.core.strength.StrengthShorthand;
 
 /** Sets in the words in which people say them. */
+@Tag("unit")
 class SetWordsTest {
     private static final Maxima MAXIMA = Maxima.of(List.of(
             new Exercise.Own("back squat", OptionalDouble.of(100)),

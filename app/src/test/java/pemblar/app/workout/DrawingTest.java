@@ -3,6 +3,7 @@ package pemblar.app.workout;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
@@ -11,6 +12,7 @@ import pemblar.core.workout.Forecast;
 import pemblar.core.workout.Shorthand;
 import pemblar.core.zone.Zones;
 
+@Tag("unit")
 class DrawingTest {
     private static final Thresholds VALUES = Thresholds.NONE
             .with(Quantity.THRESHOLD_POWER, 200)

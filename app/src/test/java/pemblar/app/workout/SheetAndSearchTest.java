@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
@@ -14,6 +15,7 @@ import pemblar.core.workout.Shorthand;
 import pemblar.core.workout.Workout;
 import pemblar.core.zone.Zones;
 
+@Tag("unit")
 class SheetAndSearchTest {
     private static final Workout WORKOUT = Shorthand.read(
                     "warm-up: 15min 45>65%\n3 x (4min 100-110% 90+rpm seated \"smooth\", 2min rpe 3), lap open",

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
@@ -16,6 +17,7 @@ import pemblar.core.workout.Shorthand;
 import pemblar.core.workout.ShorthandText;
 import pemblar.core.zone.Zones;
 
+@Tag("unit")
 class ShippedWorkoutsTest {
     private static final Zones ATHLETE = Zones.usual(Thresholds.NONE
             .with(Quantity.THRESHOLD_POWER, 250)

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
@@ -14,6 +15,7 @@ import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.ZoneSchemes;
 import pemblar.formats.json.ZoneSchemeJson;
 
+@Tag("unit")
 class DraftTest {
     private static Draft typed(ZoneScheme drawn, String... fields) {
         Map<String, String> form = new HashMap<>(Map.of("drawn", ZoneSchemeJson.write(drawn)));

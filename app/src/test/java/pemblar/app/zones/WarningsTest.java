@@ -4,12 +4,14 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import pemblar.core.threshold.Plausibility.Doubt;
 import pemblar.core.threshold.Plausibility.Warning;
 
+@Tag("unit")
 class WarningsTest {
     @ParameterizedTest
     @EnumSource(Doubt.class)

@@ -19,10 +19,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
 
 /** An archive off the wire: what is kept of it, how much is counted, and where it ends. */
+@Tag("unit")
 class ArrivalTest {
     private static final int MEGABYTE = 1 << 20;
     private final ArchiveStore store = mock(ArchiveStore.class);

@@ -7,9 +7,11 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Lines of an archive's file, however it is cut into pieces and whatever stands in it. */
+@Tag("unit")
 class LineTest {
     private final List<Long> rows = new ArrayList<>();
     private final List<String> leftOut = new ArrayList<>();

@@ -6,12 +6,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.compare.Content;
 import pemblar.app.compare.Content.Derivation;
 import pemblar.app.compare.Content.Line;
 import tools.jackson.databind.json.JsonMapper;
 
+@Tag("unit")
 class ContentTest {
     private static Line line(String group, double watts, double bpm, String day, String surface) {
         return new Line(

@@ -16,6 +16,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.compare.Content;
@@ -34,6 +35,7 @@ import pemblar.core.threshold.Thresholds;
 import pemblar.core.zone.Zones;
 
 /** Repetitions over one another, drawn in a box of 640 by 214. */
+@Tag("unit")
 class OverlayTest {
     private static final Viewer VIEWER = new Viewer(1, "Test Person");
     private final SessionService sessions = mock(SessionService.class);

@@ -5,12 +5,14 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.PowerDuration;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 
+@Tag("unit")
 class CurveDrawingTest {
     /** All-out at 5 s, 3, 12 and 20 min; flat between. */
     private static List<Point> points() {

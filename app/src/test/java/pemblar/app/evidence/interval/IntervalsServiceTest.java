@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
@@ -24,6 +25,7 @@ import pemblar.core.threshold.Sex;
 import pemblar.core.workout.Pace;
 
 /** What a runner holds, by critical speed and D′ of three efforts whose line is known. */
+@Tag("unit")
 class IntervalsServiceTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 30);
     private static final double CRITICAL = 4.2;

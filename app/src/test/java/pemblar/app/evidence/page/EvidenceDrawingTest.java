@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.evidence.Piece;
@@ -19,6 +20,7 @@ import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Sex;
 import pemblar.core.threshold.Suggestion;
 
+@Tag("unit")
 class EvidenceDrawingTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 6, 1);
 

@@ -12,12 +12,14 @@ import static org.mockito.Mockito.when;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Endurance;
 import pemblar.core.threshold.Evidence;
 import pemblar.core.threshold.Method;
 
+@Tag("unit")
 class TrialTest {
     private final Trial.Exponents exponents = mock(Trial.Exponents.class);
 

@@ -11,10 +11,12 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import java.time.Duration;
 import java.time.Instant;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.security.core.context.DeferredSecurityContext;
 
 /** What a stylesheet asks for needs no session; who asks for a page with an old one is nobody. */
+@Tag("unit")
 class LongestSessionTest {
     private static final Instant NOW = Instant.parse("2026-03-02T10:00:00Z");
     private final LongestSession sessions = new LongestSession(() -> NOW);

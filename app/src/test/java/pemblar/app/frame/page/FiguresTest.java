@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Locale;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Written by hand for speed, and yet the same as the format of the language writes. */
+@Tag("unit")
 class FiguresTest {
     @Test
     void theSameAsAFormat() {

@@ -3,8 +3,10 @@ package pemblar.app.frame.page;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("unit")
 class PathTest {
     @Test
     void pointsAreWrittenAsShortAsTheyCanBe() {

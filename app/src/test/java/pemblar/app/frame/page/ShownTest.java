@@ -3,8 +3,10 @@ package pemblar.app.frame.page;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.time.LocalDate;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("unit")
 class ShownTest {
     private final Shown shown = new Shown();
 

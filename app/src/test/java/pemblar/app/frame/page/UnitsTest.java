@@ -8,10 +8,12 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.sport.Sport;
 
 /** Miles, pounds, degrees Fahrenheit, commas and weeks from Sunday, by hand. */
+@Tag("unit")
 class UnitsTest {
     private static final Units OTHER = new Units(
             Units.Length.MILES,

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService.Trend;
@@ -17,6 +18,7 @@ import pemblar.core.season.Block;
 import pemblar.core.season.Block.Phase;
 import pemblar.core.season.Priority;
 
+@Tag("unit")
 class SeasonDrawingTest {
     private static final LocalDate FIRST = LocalDate.of(2027, 3, 1);
     private static final LocalDate TODAY = FIRST.plusDays(9);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.planner.setup.ZoneTimes.Of;
 import pemblar.app.planner.setup.ZoneTimes.Share;
@@ -12,6 +13,7 @@ import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 
 /** Zones are named by what they are of, and shares are of their own total. */
+@Tag("unit")
 class ZoneTimesTest {
     private static final Of POWER = new Of(Sport.RIDE, Measure.POWER);
     private static final Of PACE = new Of(Sport.RUN, Measure.SPEED);

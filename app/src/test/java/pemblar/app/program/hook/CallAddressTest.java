@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.net.InetAddress;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Nobody makes this server ask its own neighbours. */
+@Tag("unit")
 class CallAddressTest {
     private final CallAddress addresses = new CallAddress(Set.of("127.0.0.1:9000"));
 

@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.sport.Sport;
 
+@Tag("unit")
 class FitnessWordsTest {
     private static final LocalDate DAY = LocalDate.of(2026, 3, 1);
 

@@ -3,8 +3,10 @@ package pemblar.app.review.lane;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("unit")
 class LaneViewTest {
     @Test
     void whatThePageSendsIsKeptAsItIs() {

@@ -6,11 +6,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
 import pemblar.core.sport.Sport;
 
+@Tag("unit")
 class LanesTest {
     @Test
     void differencesAddUpToTheValuesAgainOverAGap() {

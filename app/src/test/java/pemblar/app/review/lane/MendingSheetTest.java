@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.recording.Corrections.Made;
@@ -14,6 +15,7 @@ import pemblar.core.mending.Edit;
 import pemblar.core.mending.Proposal;
 import pemblar.core.mending.Proposal.Kind;
 
+@Tag("unit")
 class MendingSheetTest {
     private static MendingSheet sheet(
             List<Proposal> proposals, Map<Kind, Double> after, List<Made> made, List<Other> others, int trimmed) {

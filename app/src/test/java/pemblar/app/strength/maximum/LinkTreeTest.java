@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.strength.maximum.MaximaService.Link;
 
 /** The chain as a drawing: parents left of children, no two names on one place. */
+@Tag("unit")
 class LinkTreeTest {
     private static final List<Link> LINKS = List.of(
             new Link("split squat", "back squat", 40, false),
