@@ -163,6 +163,11 @@ class SecondFactorTest {
         assertThat(person.post("/account/second/off", Map.of("present", PASSWORD, "code", code(0)))
                         .body())
                 .contains("The second factor is off.");
+        assertThat(person.post("/account/second/off", Map.of("present", PASSWORD, "code", code(0)))
+                        .body())
+                .as("where there is none, no key is lost")
+                .contains("it is not the one of now")
+                .doesNotContain("lost the key");
         assertThat(isAsked(signIn())).isFalse();
     }
 

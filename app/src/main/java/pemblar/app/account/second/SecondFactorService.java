@@ -32,6 +32,9 @@ public class SecondFactorService {
     private static final String WRONG =
             "Code: it is not the one of now. Look that the clock of the device is right, and type the next one.";
     private static final String USED = "Code: it is not the one of now, or has been used. Type the next one.";
+    private static final String LOST =
+            "Code: this Pemblar lost the key by which codes are checked, so none is right. Type"
+                    + " a recovery code, or ask who runs it.";
     private static final SecureRandom RANDOM = new SecureRandom();
     private final SecondFactorStore store;
     private final DoorService door;
@@ -113,10 +116,7 @@ public class SecondFactorService {
     private void checked(Viewer viewer, String password, String code) {
         door.checkedAddress(viewer, password);
         if (!passes(viewer.accountId(), code))
-            throw new IllegalArgumentException(
-                    store.of(viewer.accountId()).flatMap(Held::secret).isPresent()
-                            ? WRONG
-                            : whyNot(viewer.accountId()));
+            throw new IllegalArgumentException(isKeyLost(viewer.accountId()) ? LOST : WRONG);
     }
 
     /** Whether a code lets this account in; it is used up by it. */
@@ -137,9 +137,12 @@ public class SecondFactorService {
     /** Why a code did not let in, and what to type. */
     @Transactional(readOnly = true)
     public String whyNot(long accountId) {
-        if (store.of(accountId).flatMap(Held::secret).isPresent()) return USED;
-        return "Code: this Pemblar lost the key by which codes are checked, so none is right. Type a recovery code, or"
-                + " ask who runs it.";
+        return isKeyLost(accountId) ? LOST : USED;
+    }
+
+    /** Not of somebody who has no second factor: nothing of theirs is lost. */
+    private boolean isKeyLost(long accountId) {
+        return store.of(accountId).filter(held -> held.secret().isEmpty()).isPresent();
     }
 
     private static String plain(String code) {
