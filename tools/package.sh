@@ -45,14 +45,27 @@ debianPackage() {
   dpkg-deb --root-owner-group --build "$root" "$out/pemblar_${version}_all.deb" >/dev/null || die "the Debian package could not be built"
 }
 
+# The jar for others lists its beans (src/main/java/pemblar/app/BeansAhead.java). Nothing of that stays among the classes:
+# they would hold yesterday's beans for the tests of tomorrow.
+buildForOthers() {
+  needJava
+  if running; then say "Pemblar runs from the jar that is built anew: it is stopped."; stopApplication; fi
+  say "Building ..."
+  rm -rf "$here"/*/target/classes "$app/target/spring-aot" "$app/built"
+  (cd "$here" && mvn -q -B -ntp -Ppackage -DskipTests -Dmaven.test.skip=true -pl core,formats,benchunit,app package) >&2 || die "the build failed"
+}
+
+forgetBuildForOthers() { rm -rf "$here/app/target/classes" "$here/app/target/spring-aot" "$app/app-$version.jar" "$app/built"; }
+
 package() {
   need dpkg-deb dpkg
-  build
+  buildForOthers
   local out=$here/target/package
   rm -rf "$out"
   mkdir -p "$out/work"
   runnableArchive "$out"
   debianPackage "$out"
+  forgetBuildForOthers
   (cd "$here" && mvn -q -B -ntp org.cyclonedx:cyclonedx-maven-plugin:2.9.1:makeBom -pl app -DincludeTestScope=false \
     -DoutputDirectory="$out" -DoutputName="pemblar-$version-materials" -DoutputFormat=json) >&2 || die "the bill of materials could not be made"
   rm -rf "$out/work"

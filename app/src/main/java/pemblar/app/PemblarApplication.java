@@ -8,7 +8,9 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 @SpringBootApplication
 public class PemblarApplication {
     public static void main(String[] arguments) {
-        SpringApplication.run(PemblarApplication.class, arguments);
+        SpringApplication application = new SpringApplication(PemblarApplication.class);
+        application.addListeners(new BeansAhead());
+        application.run(arguments);
         LoggerFactory.getLogger(PemblarApplication.class).info("Pemblar is ready");
     }
 }

@@ -13,8 +13,8 @@ import org.springframework.data.jpa.repository.query.QueryEnhancerSelector;
  */
 @Configuration
 @EnableJpaRepositories(basePackages = "pemblar.app", queryEnhancerSelector = RepositoriesConfiguration.AsWritten.class)
-class RepositoriesConfiguration {
-    static class AsWritten implements QueryEnhancerSelector {
+public class RepositoriesConfiguration {
+    public static class AsWritten implements QueryEnhancerSelector {
         @Override
         public QueryEnhancerFactory select(DeclaredQuery query) {
             return QueryEnhancerFactories.fallback();
