@@ -38,7 +38,8 @@ class OperatorTest {
         assertThat(page)
                 .contains("purge recurring")
                 .contains("IllegalStateException: " + why.replace("<is>", "&lt;is&gt;"))
-                .contains("MB in all");
+                .contains("MB in all")
+                .contains("Each where it came to lie, in the database or in the store of objects.");
         assertThat(person.post("/operator/jobs/again", Map.of("task", PURGE, "instance", "recurring"))
                         .body())
                 .contains("is tried again now");

@@ -167,7 +167,7 @@ class SecondFactorTest {
                         .body())
                 .as("where there is none, no key is lost")
                 .contains("it is not the one of now")
-                .doesNotContain("lost the key");
+                .doesNotContain("cannot be opened here");
         assertThat(isAsked(signIn())).isFalse();
     }
 
@@ -223,7 +223,7 @@ class SecondFactorTest {
         Person half = signIn();
         half.get("/account");
         assertThat(half.post("/sign-in/code", Map.of("code", code(0))).body())
-                .contains("lost the key by which codes are checked", "Type a recovery code");
+                .contains("what codes are checked by cannot be opened here", "Type a recovery code");
         assertThat(isIn(half, recovery.get(0))).isTrue();
         assertThat(half.post("/account/second/off", Map.of("present", PASSWORD, "code", recovery.get(1)))
                         .body())

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import org.springframework.stereotype.Service;
 import org.springframework.ui.Model;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.Looking;
 
 /** Opens a page of an athlete: asks for leave, keeps the trail, and has the frame drawn around it. */
 @Service
@@ -12,12 +13,14 @@ public class Pages {
     private final AthleteService athletes;
     private final Access access;
     private final PageFrame frame;
+    private final Looking looking;
     private final InstantSource clock;
 
-    Pages(AthleteService athletes, Access access, PageFrame frame, InstantSource clock) {
+    Pages(AthleteService athletes, Access access, PageFrame frame, Looking looking, InstantSource clock) {
         this.athletes = athletes;
         this.access = access;
         this.frame = frame;
+        this.looking = looking;
         this.clock = clock;
     }
 
@@ -41,6 +44,7 @@ public class Pages {
     public Opened open(Model model, long athleteId, Viewer viewer, String active, LocalDate from, LocalDate to) {
         Athlete athlete = athletes.require(athleteId, viewer);
         access.looked(athleteId, viewer);
+        looking.begin();
         LocalDate today = today(athlete);
         model.addAttribute("athlete", athlete);
         model.addAttribute("viewer", viewer);

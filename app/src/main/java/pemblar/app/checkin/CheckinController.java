@@ -23,6 +23,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
 
@@ -47,6 +48,7 @@ class CheckinController {
         this.away = away;
     }
 
+    @OneLook
     @GetMapping("/checkins")
     String lanes(
             @PathVariable long athleteId,

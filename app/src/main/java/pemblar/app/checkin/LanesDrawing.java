@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.NavigableMap;
 import java.util.function.Predicate;
+import pemblar.app.frame.page.Path;
 import pemblar.core.checkin.BandWords;
 import pemblar.core.checkin.Bands;
 import pemblar.core.checkin.Bands.Verdict;
@@ -18,6 +19,7 @@ import pemblar.core.checkin.Measure;
  */
 record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Tick> months, List<Shade> shades) {
     static final double WIDTH = 1000;
+    private static final double NAME = 26;
     static final double HEIGHT = 84;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
@@ -71,9 +73,7 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
                         DAY.format(day) + ": load " + Math.round(load))));
         List<Tick> months = new ArrayList<>();
         for (LocalDate month = from.withDayOfMonth(1).plusMonths(1); !month.isAfter(today); month = month.plusMonths(1))
-            months.add(new Tick(
-                    x(month, from, today),
-                    month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH)));
+            months.add(tick(x(month, from, today), month));
         List<Shade> shades = spans.stream()
                 .filter(s -> !s.last().isBefore(from) && !s.first().isAfter(today))
                 .map(s -> {
@@ -82,6 +82,12 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
                 })
                 .toList();
         return new LanesDrawing(lanes, bars, most, months, shades);
+    }
+
+    /** A month that begins at the right edge has no room for its name. */
+    private static Tick tick(double at, LocalDate month) {
+        String name = month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH);
+        return new Tick(at, at > WIDTH - NAME ? "" : name);
     }
 
     private static double x(LocalDate day, LocalDate from, LocalDate today) {
@@ -171,7 +177,7 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
         }
 
         private String point(int index, double value) {
-            return String.format(Locale.ROOT, "%.1f %.1f", at(index), y(value));
+            return Path.at(at(index), y(value));
         }
 
         /** The 7-day mean; it breaks where fewer than four values are there. */

@@ -1,21 +1,47 @@
 package pemblar.app.frame;
 
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.transaction.autoconfigure.TransactionManagerCustomizer;
+import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.format.FormatterRegistry;
+import org.springframework.transaction.support.AbstractPlatformTransactionManager;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.thymeleaf.spring6.view.ThymeleafViewResolver;
 import pemblar.app.frame.page.DayReading;
+import pemblar.app.frame.page.Looking;
+import pemblar.app.frame.page.WholePage;
 
 /** How requests are read. */
 @Configuration
 class WebConfiguration implements WebMvcConfigurer {
     private final DayReading days;
+    private final Looking looking;
 
-    WebConfiguration(DayReading days) {
+    WebConfiguration(DayReading days, Looking looking) {
         this.days = days;
+        this.looking = looking;
+    }
+
+    @Autowired
+    void draws(ThymeleafViewResolver views) {
+        views.setViewClass(WholePage.class);
     }
 
     @Override
     public void addFormatters(FormatterRegistry registry) {
         registry.addConverter(days);
+    }
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(looking);
+    }
+
+    /** A change within a transaction that only reads would be lost without a word. */
+    @Bean
+    static TransactionManagerCustomizer<AbstractPlatformTransactionManager> loudChanges() {
+        return manager -> manager.setValidateExistingTransaction(true);
     }
 }

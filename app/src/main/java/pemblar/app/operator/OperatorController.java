@@ -21,12 +21,19 @@ class OperatorController {
     private final Operator operator;
     private final JobFailures jobs;
     private final Sizes sizes;
+    private final WhereRecordingsLie recordings;
     private final InstantSource clock;
     private final ObjectProvider<Replica> copy;
 
     OperatorController(
-            Operator operator, JobFailures jobs, Sizes sizes, InstantSource clock, ObjectProvider<Replica> copy) {
+            Operator operator,
+            JobFailures jobs,
+            Sizes sizes,
+            WhereRecordingsLie recordings,
+            InstantSource clock,
+            ObjectProvider<Replica> copy) {
         this.copy = copy;
+        this.recordings = recordings;
         this.operator = operator;
         this.jobs = jobs;
         this.sizes = sizes;
@@ -43,6 +50,7 @@ class OperatorController {
         model.addAttribute("jobs", jobs.failing());
         model.addAttribute("whole", Elsewhere.atMain(sizes::wholeMegabytes));
         model.addAttribute("tables", Elsewhere.atMain(sizes::largest)); // a copy counts no rows
+        model.addAttribute("lying", Elsewhere.atMain(recordings::lying).orElse(null));
         copy.ifAvailable(c -> model.addAttribute("copy", c.figures()));
         return "operator/operator";
     }

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.session.SessionService;
@@ -47,6 +48,7 @@ class BoardController {
         this.workouts = workouts;
     }
 
+    @OneLook
     @GetMapping("/board")
     String board(
             @PathVariable long athleteId,
@@ -92,6 +94,7 @@ class BoardController {
     }
 
     /** A block alone, to be printed. */
+    @OneLook
     @GetMapping("/board/print")
     String print(
             @PathVariable long athleteId,

@@ -13,6 +13,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.effort.EffortService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.effort.BestCurve;
@@ -46,6 +47,7 @@ class DurabilityController {
     /** A half-year. */
     record Span(String name, List<Row> rows) {}
 
+    @OneLook
     @GetMapping("/a/{athleteId}/progress/durability")
     String show(
             @PathVariable long athleteId,

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
@@ -102,6 +103,7 @@ class ProgressController {
         return trend(athleteId, null, null, viewer, model);
     }
 
+    @OneLook
     @GetMapping
     String trend(
             @PathVariable long athleteId,

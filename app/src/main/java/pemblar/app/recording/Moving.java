@@ -16,6 +16,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import pemblar.app.frame.Secret;
 import pemblar.app.objects.ObjectStore;
 import pemblar.app.objects.StoreAway;
+import pemblar.app.operator.WhereRecordingsLie;
 import pemblar.app.recording.RecordingDataRow.Place;
 
 /**
@@ -24,7 +25,7 @@ import pemblar.app.recording.RecordingDataRow.Place;
  * before it leaves the place where it was.
  */
 @Service
-public class Moving {
+public class Moving implements WhereRecordingsLie {
     private static final String STAY = "stay";
     private static final int AT_ONCE = 500;
     private final JdbcClient sql;
@@ -60,13 +61,30 @@ public class Moving {
     /** @return how many were moved */
     int move() {
         if (!objects.isThere() || wanted == null) return 0;
-        List<Long> elsewhere = sql.sql("select recording_id from recording_data where place <> ? order by recording_id"
-                        + " limit " + AT_ONCE)
-                .param(wanted.name())
+        List<Long> elsewhere = sql.sql(
+                        "select recording_id from recording_data where place = ? order by recording_id limit "
+                                + AT_ONCE)
+                .param(elsewhere(wanted).name())
                 .query(Long.class)
                 .list();
         for (long id : elsewhere) move(id, wanted == Place.OBJECTS);
         return elsewhere.size();
+    }
+
+    private static Place elsewhere(Place wanted) {
+        return wanted == Place.OBJECTS ? Place.DATABASE : Place.OBJECTS;
+    }
+
+    @Override
+    public Optional<Lying> lying() {
+        if (!objects.isThere()) return Optional.empty();
+        if (wanted == null) return Optional.of(new Lying(true, false, 0));
+        int waiting = sql.sql("select count(*) from (select 1 from recording_data where place = ? limit " + MOST_COUNTED
+                        + ") as some")
+                .param(elsewhere(wanted).name())
+                .query(Integer.class)
+                .single();
+        return Optional.of(new Lying(false, wanted == Place.OBJECTS, waiting));
     }
 
     /** Moves one; without effect when it is there already, or somebody else is moving it. */

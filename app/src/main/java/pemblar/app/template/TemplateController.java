@@ -20,6 +20,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Units;
 import pemblar.app.template.TemplateService.How;
 import pemblar.app.workout.WorkoutService;
@@ -47,6 +48,7 @@ class TemplateController {
         this.athletes = athletes;
     }
 
+    @OneLook
     @GetMapping
     String show(
             @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
@@ -74,6 +76,7 @@ class TemplateController {
         return "redirect:/a/" + athleteId + "/templates";
     }
 
+    @OneLook
     @GetMapping("/{id}")
     String one(
             @PathVariable long athleteId,

@@ -14,6 +14,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.checkin.CheckinForms;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.hour.HourService;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
@@ -88,6 +89,7 @@ class TodayController {
         }
     }
 
+    @OneLook
     @GetMapping("/today")
     String today(
             @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {

@@ -17,6 +17,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.recording.RecordingReading;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.sport.Sport;
@@ -64,6 +65,7 @@ class WorkoutController {
         this.recordings = recordings;
     }
 
+    @OneLook
     @GetMapping
     String library(
             @PathVariable long athleteId,
@@ -132,6 +134,7 @@ class WorkoutController {
         return "redirect:/a/" + athleteId + "/workouts" + (archived ? "" : "?whose=archived");
     }
 
+    @OneLook
     @GetMapping("/design")
     String design(
             @PathVariable long athleteId,

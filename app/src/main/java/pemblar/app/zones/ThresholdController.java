@@ -22,6 +22,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.effort.EffortService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.load.TrendService;
 import pemblar.app.recording.RecomputationService;
@@ -86,6 +87,7 @@ class ThresholdController {
 
     record DatedView(LocalDate from, String value) {}
 
+    @OneLook
     @GetMapping
     String show(
             @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {

@@ -28,6 +28,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.session.ScheduleService;
 import pemblar.app.threshold.ThresholdService;
@@ -88,6 +89,7 @@ class ZoneController {
     /** A scheme to start from. */
     record Choice(String value, String name) {}
 
+    @OneLook
     @GetMapping
     String show(
             @PathVariable long athleteId,

@@ -33,8 +33,8 @@ public class SecondFactorService {
             "Code: it is not the one of now. Look that the clock of the device is right, and type the next one.";
     private static final String USED = "Code: it is not the one of now, or has been used. Type the next one.";
     private static final String LOST =
-            "Code: this Pemblar lost the key by which codes are checked, so none is right. Type"
-                    + " a recovery code, or ask who runs it.";
+            "Code: what codes are checked by cannot be opened here, so none is taken. Type a recovery code, or ask"
+                    + " who runs this Pemblar.";
     private static final SecureRandom RANDOM = new SecureRandom();
     private final SecondFactorStore store;
     private final DoorService door;

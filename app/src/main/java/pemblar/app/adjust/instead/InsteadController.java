@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
 import pemblar.core.adjust.Instead.Feeling;
@@ -29,6 +30,7 @@ class InsteadController {
         this.instead = instead;
     }
 
+    @OneLook
     @GetMapping
     String offer(
             @PathVariable long athleteId,

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Units;
 
 /** What proposals keep to for one athlete: each limit with what it means and what is usual. */
@@ -26,6 +27,7 @@ class LimitsController {
         this.limits = limits;
     }
 
+    @OneLook
     @GetMapping
     String limits(
             @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {

@@ -22,6 +22,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
 import pemblar.app.season.SeasonSettings.Away;
@@ -46,6 +47,7 @@ class ProposalController {
         this.limits = limits;
     }
 
+    @OneLook
     @GetMapping
     String open(
             @PathVariable long athleteId,

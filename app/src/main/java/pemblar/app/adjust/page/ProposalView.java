@@ -2,12 +2,12 @@ package pemblar.app.adjust.page;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import pemblar.app.adjust.AdjustService;
 import pemblar.app.adjust.AdjustService.Open;
 import pemblar.app.adjust.Shown;
 import pemblar.app.adjust.Words;
+import pemblar.app.frame.page.Path;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.core.adjust.Adjusting;
 import pemblar.core.adjust.Change;
@@ -81,11 +81,8 @@ public record ProposalView(
         StringBuilder path = new StringBuilder();
         for (int i = 0; i < line.size(); i++)
             path.append(i == 0 ? 'M' : 'L')
-                    .append(String.format(
-                            Locale.ROOT,
-                            "%.1f %.1f",
-                            WIDTH * i / Math.max(1, days - 1),
-                            HEIGHT - HEIGHT * (line.get(i) - low) / (high - low)));
+                    .append(Path.at(
+                            WIDTH * i / Math.max(1, days - 1), HEIGHT - HEIGHT * (line.get(i) - low) / (high - low)));
         return path.toString();
     }
 

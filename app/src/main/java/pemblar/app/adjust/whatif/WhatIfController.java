@@ -18,6 +18,7 @@ import pemblar.app.adjust.Shown;
 import pemblar.app.adjust.page.ProposalView;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.season.PlanService;
@@ -53,6 +54,7 @@ class WhatIfController {
     /** One line of the table. @param id null for what is not kept @param address of a kept one as it was asked */
     record Line(Long id, String name, String address, Effect effect, LocalDate until) {}
 
+    @OneLook
     @GetMapping
     String show(
             @PathVariable long athleteId,

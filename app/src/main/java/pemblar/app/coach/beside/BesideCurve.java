@@ -3,11 +3,11 @@ package pemblar.app.coach.beside;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
+import pemblar.app.frame.page.Path;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve.Point;
@@ -103,8 +103,7 @@ class BesideCurve {
         for (int i = 0; i < curves.size(); i++) {
             StringBuilder path = new StringBuilder();
             for (Point p : curves.get(i))
-                path.append(path.isEmpty() ? 'M' : 'L')
-                        .append(String.format(Locale.ROOT, "%.1f %.1f", x(p.seconds(), longest), y(p.value(), most)));
+                path.append(path.isEmpty() ? 'M' : 'L').append(Path.at(x(p.seconds(), longest), y(p.value(), most)));
             Point last = curves.get(i).get(curves.get(i).size() - 1);
             lines.add(new Line(
                     names.get(i),

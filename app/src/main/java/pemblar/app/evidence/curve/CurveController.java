@@ -23,6 +23,7 @@ import pemblar.app.athlete.Pages;
 import pemblar.app.effort.EffortService;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.recording.SetAsides;
@@ -86,6 +87,7 @@ public class CurveController {
             SessionEfforts.Named session,
             long recordingId) {}
 
+    @OneLook
     @GetMapping
     String show(
             @PathVariable long athleteId,

@@ -2,9 +2,9 @@ package pemblar.app.evidence.curve;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
+import pemblar.app.frame.page.Path;
 import pemblar.app.frame.page.Shown;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.Effort;
@@ -103,7 +103,7 @@ record CurveDrawing(
             for (Point p : curve) {
                 double x = x(p.seconds());
                 if (x - lastX < 1.2 && p != curve.get(curve.size() - 1)) continue;
-                path.append(String.format(Locale.ROOT, "%s%.1f %.1f", path.isEmpty() ? "M" : "L", x, y(p.value())));
+                path.append(path.isEmpty() ? 'M' : 'L').append(Path.at(x, y(p.value())));
                 lastX = x;
             }
             return path.toString();
@@ -116,7 +116,7 @@ record CurveDrawing(
             for (double t = 1; t <= MODEL_UNTIL; t *= 1.06) {
                 double value = power.applyAsDouble(t);
                 if (Double.isNaN(value) || value > highest || value < lowest) continue;
-                path.append(String.format(Locale.ROOT, "%s%.1f %.1f", path.isEmpty() ? "M" : "L", x(t), y(value)));
+                path.append(path.isEmpty() ? 'M' : 'L').append(Path.at(x(t), y(value)));
             }
             return path.toString();
         }

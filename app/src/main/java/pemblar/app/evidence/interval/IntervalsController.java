@@ -13,6 +13,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
@@ -52,6 +53,7 @@ class IntervalsController {
         }
     }
 
+    @OneLook
     @GetMapping("/a/{athleteId}/thresholds/intervals")
     String show(
             @PathVariable long athleteId,

@@ -23,6 +23,7 @@ import pemblar.app.evidence.Combined;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.evidence.Piece;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Units;
 import pemblar.app.session.SessionService;
 import pemblar.app.threshold.Amounts;
@@ -60,6 +61,7 @@ class EvidenceController {
     /** A suggestion with what holds now and the parameters that adopt it. */
     record Suggested(Quantity quantity, String words, String width, String now, String adopt, int kind) {}
 
+    @OneLook
     @GetMapping
     String show(
             @PathVariable long athleteId,

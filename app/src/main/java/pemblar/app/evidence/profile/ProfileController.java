@@ -29,6 +29,7 @@ import pemblar.app.effort.EffortService;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.evidence.curve.CurveController;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.session.DescriptionService;
 import pemblar.app.threshold.ThresholdService;
@@ -88,6 +89,7 @@ class ProfileController {
             boolean weakest,
             List<String> floors) {}
 
+    @OneLook
     @GetMapping
     String show(
             @PathVariable long athleteId,

@@ -39,6 +39,11 @@ public final class Path {
         return this;
     }
 
+    /** A point as a path writes it, for who writes the letters of their own. */
+    public static String at(double x, double y) {
+        return figure(x) + ' ' + figure(y);
+    }
+
     /** A number to a hundredth, without trailing zeros. */
     public static String figure(double value) {
         Path path = new Path();

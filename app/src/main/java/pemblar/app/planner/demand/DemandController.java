@@ -17,6 +17,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.planner.SeasonChanges;
@@ -82,6 +83,7 @@ class DemandController {
             double freshAt,
             String source) {}
 
+    @OneLook
     @GetMapping("/{id}")
     String show(
             @PathVariable long athleteId,

@@ -15,6 +15,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.planner.SeasonChanges;
 import pemblar.app.planner.SeasonChanges.Asking;
@@ -42,6 +43,7 @@ class TakenDemandController {
     }
 
     /** Chooses the event that a selected stretch of a recording stands for. */
+    @OneLook
     @GetMapping
     String choose(
             @PathVariable long athleteId,

@@ -15,6 +15,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.load.TrendService;
 import pemblar.app.planner.season.CompareService.Side;
 import pemblar.app.planner.season.CompareService.Stretch;
@@ -44,6 +45,7 @@ class CompareController {
         this.trends = trends;
     }
 
+    @OneLook
     @GetMapping
     String compare(
             @PathVariable long athleteId,

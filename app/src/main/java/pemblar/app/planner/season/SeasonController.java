@@ -18,6 +18,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
@@ -78,6 +79,7 @@ class SeasonController {
         this.undo = undo;
     }
 
+    @OneLook
     @GetMapping
     String season(
             @PathVariable long athleteId,

@@ -14,6 +14,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Units;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService;
@@ -41,6 +42,7 @@ class SetupController {
         this.setup = setup;
     }
 
+    @OneLook
     @GetMapping("/setup")
     String ask(
             @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {

@@ -2,8 +2,8 @@ package pemblar.app.progress.fitness;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
+import pemblar.app.frame.page.Path;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.prediction.Course;
 import pemblar.app.prediction.Foreseen;
@@ -147,7 +147,7 @@ final class EventLines {
         }
 
         private void point(StringBuilder path, LocalDate day, double value) {
-            path.append(String.format(Locale.ROOT, "%s%.1f %.1f", path.isEmpty() ? "M" : "L", x(day), y(value)));
+            path.append(path.isEmpty() ? 'M' : 'L').append(Path.at(x(day), y(value)));
         }
     }
 }

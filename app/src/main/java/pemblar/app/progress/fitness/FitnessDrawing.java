@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.DoubleStream;
+import pemblar.app.frame.page.Path;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Svg;
 import pemblar.core.aerobic.AerobicTrend;
@@ -99,7 +100,7 @@ record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> value
         }
 
         String point(LocalDate day, double value) {
-            return String.format(Locale.ROOT, "%.1f %.1f", x(day), y(value));
+            return Path.at(x(day), y(value));
         }
     }
 

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.progress.range.RangeReader.Asked;
 import pemblar.app.season.PlanService;
@@ -58,6 +59,7 @@ class RangeController {
 
     record KeptLine(String purpose, double plannedWidth, double doneWidth, double overWidth, String words) {}
 
+    @OneLook
     @GetMapping("/a/{athleteId}/progress/zones")
     String show(
             @PathVariable long athleteId,

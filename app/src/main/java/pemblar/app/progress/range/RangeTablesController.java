@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.progress.range.RangeReader.Asked;
 import pemblar.core.season.Block;
@@ -33,6 +34,7 @@ class RangeTablesController {
         this.shown = shown;
     }
 
+    @OneLook
     @GetMapping("/zones/table")
     String table(
             @PathVariable long athleteId,

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 
 /** A range of days on one page, to print or to send. */
@@ -27,6 +28,7 @@ class ReportController {
         this.reports = reports;
     }
 
+    @OneLook
     @GetMapping
     String show(
             @PathVariable long athleteId,

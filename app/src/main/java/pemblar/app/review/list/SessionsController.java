@@ -29,6 +29,7 @@ import pemblar.app.exchange.ImportService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.WholeFiles;
 import pemblar.app.frame.door.Limits;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.session.DeletionService;
 import pemblar.app.session.DescriptionService;
@@ -84,6 +85,7 @@ class SessionsController {
         this.limits = limits;
     }
 
+    @OneLook
     @GetMapping
     String list(
             @PathVariable long athleteId,

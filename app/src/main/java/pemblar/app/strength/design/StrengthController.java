@@ -19,6 +19,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.session.LiftedSessions;
 import pemblar.app.strength.Exercises;
@@ -57,6 +58,7 @@ class StrengthController {
         this.sessions = sessions;
     }
 
+    @OneLook
     @GetMapping
     String list(
             @PathVariable long athleteId,
@@ -120,6 +122,7 @@ class StrengthController {
         return strength.rows(workout);
     }
 
+    @OneLook
     @GetMapping("/design")
     String design(
             @PathVariable long athleteId,

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
 import pemblar.app.strength.Exercises;
@@ -55,6 +56,7 @@ class MaximaController {
     /** An exercise that follows another's maximum. */
     record Branch(String exercise, String percent, String now, boolean reportsBack, int depth) {}
 
+    @OneLook
     @GetMapping
     String show(
             @PathVariable long athleteId,

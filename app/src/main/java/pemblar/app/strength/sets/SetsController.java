@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.strength.Exercises;
 import pemblar.app.strength.Kilograms;
@@ -57,6 +58,7 @@ class SetsController {
     /** Sets of a movement, week by week, oldest first. */
     record Counted(String movement, List<Integer> sets) {}
 
+    @OneLook
     @GetMapping
     String show(
             @PathVariable long athleteId,

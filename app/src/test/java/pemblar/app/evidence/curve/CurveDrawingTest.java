@@ -35,7 +35,7 @@ class CurveDrawingTest {
         assertTrue(d.efforts().size() >= 3);
         assertTrue(!d.untested().isEmpty());
         assertTrue(d.untested().stream().anyMatch(s -> s.title().startsWith("untested: ")));
-        assertTrue(d.curve().startsWith("M54.0 ")
+        assertTrue(d.curve().startsWith("M54 ")
                 && d.other().isEmpty()
                 && !d.model().isEmpty());
         assertEquals("1 s", d.durations().get(0).text());

@@ -1,0 +1,101 @@
+package pemblar.app.frame.page;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.sql.SQLException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.annotation.Lazy;
+import org.springframework.core.Ordered;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.IllegalTransactionStateException;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionStatus;
+import org.springframework.transaction.support.DefaultTransactionDefinition;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.HandlerExceptionResolver;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.ModelAndView;
+
+/**
+ * Holds the one read of a page that is marked {@link OneLook}: begun when the page is opened, ended before it is drawn.
+ * A page that turns out to write is opened once more without; nothing of it was written by then.
+ */
+@Component
+public class Looking implements HandlerInterceptor, HandlerExceptionResolver, Ordered {
+    private static final Logger LOG = LoggerFactory.getLogger(Looking.class);
+    private static final String WRITES = Looking.class.getName() + ".writes";
+    private static final String ONLY_READS = "25006";
+
+    private final PlatformTransactionManager transactions;
+    private final ThreadLocal<Look> looking = new ThreadLocal<>();
+
+    Looking(@Lazy PlatformTransactionManager transactions) {
+        this.transactions = transactions;
+    }
+
+    private static final class Look {
+        TransactionStatus open;
+    }
+
+    /** From here on the page only reads. Does nothing for any other request. */
+    public void begin() {
+        Look look = looking.get();
+        if (look == null || look.open != null) return;
+        DefaultTransactionDefinition reading = new DefaultTransactionDefinition();
+        reading.setReadOnly(true);
+        look.open = transactions.getTransaction(reading);
+    }
+
+    private void end() {
+        Look look = looking.get();
+        looking.remove();
+        // nothing was written, and a refusal within may have marked it
+        if (look != null && look.open != null) transactions.rollback(look.open);
+    }
+
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        if (handler instanceof HandlerMethod method
+                && method.hasMethodAnnotation(OneLook.class)
+                && request.getAttribute(WRITES) == null) looking.set(new Look());
+        return true;
+    }
+
+    @Override
+    public void postHandle(
+            HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView page) {
+        end();
+    }
+
+    @Override
+    public void afterCompletion(
+            HttpServletRequest request, HttpServletResponse response, Object handler, Exception fault) {
+        end();
+    }
+
+    /** Before any other: a page of an error may ask the database as well. */
+    @Override
+    public int getOrder() {
+        return Ordered.HIGHEST_PRECEDENCE;
+    }
+
+    @Override
+    public ModelAndView resolveException(
+            HttpServletRequest request, HttpServletResponse response, Object handler, Exception e) {
+        boolean open = looking.get() != null && looking.get().open != null;
+        end();
+        if (!open || !wrote(e)) return null;
+        LOG.warn("{} writes and is opened anew: it is no page of one look", request.getServletPath());
+        request.setAttribute(WRITES, true);
+        return new ModelAndView("forward:" + request.getServletPath());
+    }
+
+    private static boolean wrote(Throwable e) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof IllegalTransactionStateException) return true;
+            if (cause instanceof SQLException sql && ONLY_READS.equals(sql.getSQLState())) return true;
+        }
+        return false;
+    }
+}
