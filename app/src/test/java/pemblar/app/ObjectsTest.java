@@ -18,7 +18,7 @@ import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import pemblar.app.objects.ObjectStore;
-import pemblar.app.recording.Moving;
+import pemblar.app.recording.bytes.Moving;
 import software.amazon.awssdk.auth.credentials.AwsBasicCredentials;
 import software.amazon.awssdk.auth.credentials.StaticCredentialsProvider;
 import software.amazon.awssdk.http.urlconnection.UrlConnectionHttpClient;

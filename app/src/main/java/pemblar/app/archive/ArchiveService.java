@@ -11,7 +11,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.web.util.HtmlUtils;
 import pemblar.app.frame.Viewer;
-import pemblar.app.recording.RecordingBytes;
+import pemblar.app.recording.bytes.RecordingBytes;
 
 /**
  * The data of a person in one archive: each table as JSON lines, each recording as the file that it came as, pictures

@@ -20,7 +20,7 @@ import pemblar.app.athlete.CoachingService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.load.TrendService;
 import pemblar.app.note.NoteService;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 
 /** Where a person begins: athletes at their own today, coaches at their morning. */
 @Controller

@@ -22,7 +22,7 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Recent;
 import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.Looks;
+import pemblar.app.session.reading.Looks;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 

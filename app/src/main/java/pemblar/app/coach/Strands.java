@@ -20,9 +20,9 @@ import pemblar.app.load.TrendService.Trend;
 import pemblar.app.note.NoteService;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
-import pemblar.app.session.DoubtService;
-import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
+import pemblar.app.session.reading.DoubtService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.core.adjust.Trigger;
 
 /** Makes an athlete's strand: everything that could need a coach, each with a weight. */

@@ -6,7 +6,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.SharingService;
+import pemblar.app.session.change.SharingService;
 
 /** Plans of the coach that are shared up to a day, with drafts after it. */
 @Component

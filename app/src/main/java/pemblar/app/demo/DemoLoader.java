@@ -31,7 +31,7 @@ import pemblar.app.load.TrendService;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.IntakeService;
-import pemblar.app.session.ScheduleService;
+import pemblar.app.session.change.ScheduleService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.workout.WorkoutService;
 import pemblar.benchunit.HeadUnit;

@@ -16,7 +16,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.effort.EffortService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.SessionEfforts;
+import pemblar.app.session.reading.SessionEfforts;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.CriticalPower;

@@ -6,7 +6,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Handover;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.ExportService;
+import pemblar.app.session.reading.ExportService;
 
 /**
  * Recordings are taken in anew from their original files, with the person's own thresholds; one that they have already

@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.SharingService;
+import pemblar.app.session.change.SharingService;
 
 /** A coach shares what is a draft, or calls it back. */
 @Controller

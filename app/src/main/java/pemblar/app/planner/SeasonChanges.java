@@ -20,7 +20,7 @@ import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonSettings;
 import pemblar.app.season.SeasonSettings.Away;
-import pemblar.app.session.DaysService;
+import pemblar.app.session.change.DaysService;
 import pemblar.app.undo.UndoService;
 import pemblar.core.adjust.Change;
 import pemblar.core.season.Block;

@@ -13,7 +13,7 @@ import pemblar.app.load.TrendService.Trend;
 import pemblar.app.season.Held;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonSettings;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.SportShares;
 import pemblar.core.season.Ask;

@@ -18,10 +18,10 @@ import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.planner.SeasonRemarks;
 import pemblar.app.season.PlanService;
-import pemblar.app.session.DoubtService;
-import pemblar.app.session.ScheduleService;
-import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
+import pemblar.app.session.change.ScheduleService;
+import pemblar.app.session.reading.DoubtService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.app.undo.UndoService;
 import pemblar.core.load.LoadTrend;
 

@@ -17,7 +17,7 @@ import pemblar.core.zone.Zones;
 
 /** Looks once whether a recording is probably wrong somewhere, and keeps what mending it would do to its load. */
 @Component
-class Doubts {
+public class Doubts {
     static final int VERSION = 1;
     private static final int YEARS_OF_BESTS = 2;
     private final EffortService efforts;
@@ -48,7 +48,7 @@ class Doubts {
     }
 
     /** What else is known when a recording is looked at: the best of two years and the body. */
-    Proposals.Known known(Athlete athlete, EffortSource of, Recording recording, Zones zones) {
+    public Proposals.Known known(Athlete athlete, EffortSource of, Recording recording, Zones zones) {
         Thresholds values = zones.thresholds().forSport(of.sport());
         double kilograms = values.get(Quantity.BODY_MASS).orElse(Double.NaN);
         double best = Proposals.needsBest(recording, kilograms)

@@ -12,6 +12,8 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.recording.bytes.RecordingBytes;
+import pemblar.app.recording.mend.MendedRecordings;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.load.SessionSummary;
@@ -80,13 +82,12 @@ public class LoadsAnew {
                         .collect(Collectors.toSet())
                 : Set.of();
         Map<Long, byte[]> stored = bytes.channelsThatAreThere(List.copyOf(byHeart));
-        Map<Long, List<EditRow>> edits = mended.edits(List.copyOf(byHeart));
+        MendedRecordings.Reader reader = mended.reader(List.copyOf(byHeart));
         for (RecordingRow row : rows) {
             boolean read = byHeart.contains(row.id);
             if (read && !stored.containsKey(row.id)) continue;
             Recording recording = read
-                    ? mended.read(
-                            stored.get(row.id), edits.getOrDefault(row.id, List.of()), Channel.HEART_RATE.key()::equals)
+                    ? reader.read(row.id, stored.get(row.id), Channel.HEART_RATE.key()::equals)
                     : new Recording(row.sport, row.startedAt, row.timerSeconds, List.of(), Map.of(), List.of());
             changes.merge(row.day, change(row, recording, then, read), Double::sum);
         }

@@ -9,6 +9,9 @@ import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.recording.bytes.RecordingBytes;
+import pemblar.app.recording.mend.Corrections;
+import pemblar.app.recording.mend.MendedRecordings;
 import pemblar.core.recording.Recording;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.SpeedOfPower;
@@ -19,18 +22,12 @@ public class RecordingReading {
     private static final LocalDate FIRST = LocalDate.of(1900, 1, 1);
     private static final LocalDate LAST = LocalDate.of(9999, 1, 1);
     private final RecordingRepository recordings;
-    private final RecordingDataRepository data;
     private final RecordingBytes bytes;
     private final MendedRecordings mended;
 
-    RecordingReading(
-            RecordingRepository recordings,
-            RecordingDataRepository data,
-            RecordingBytes bytes,
-            MendedRecordings mended) {
+    RecordingReading(RecordingRepository recordings, RecordingBytes bytes, MendedRecordings mended) {
         this.bytes = bytes;
         this.recordings = recordings;
-        this.data = data;
         this.mended = mended;
     }
 
@@ -51,15 +48,14 @@ public class RecordingReading {
     /** For a caller who may see it. */
     @Transactional(readOnly = true)
     public Whole whole(long recordingId) {
-        RecordingDataRow stored = data.findById(recordingId).orElseThrow();
-        MendedRecordings.Both both = mended.both(recordingId, bytes.channels(stored));
+        MendedRecordings.Both both = mended.both(recordingId);
         return new Whole(
                 both.mended(),
                 both.trimmed(),
                 both.original().seconds(),
-                both.rows().stream().map(Corrections.Made::of).toList(),
+                both.made(),
                 RecordingFacts.of(recordings.findById(recordingId).orElseThrow()),
-                SummaryJson.bests(stored.bests));
+                SummaryJson.bests(bytes.bests(recordingId)));
     }
 
     /** As it counts, with its corrections; for a caller who may see it. */

@@ -18,6 +18,10 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.effort.EffortService;
 import pemblar.app.frame.Secret;
+import pemblar.app.recording.bytes.ChannelColumn;
+import pemblar.app.recording.bytes.RecordingBytes;
+import pemblar.app.recording.mend.MendedRecordings;
+import pemblar.app.recording.outline.Silhouettes;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.load.SessionSummary.Part;
@@ -42,7 +46,6 @@ public class RecordingService {
 
     private final InstantSource clock;
     private final RecordingRepository recordings;
-    private final RecordingDataRepository data;
     private final RecordingBytes bytes;
     private final Summaries summaries;
     private final ThresholdService thresholds;
@@ -53,7 +56,6 @@ public class RecordingService {
 
     RecordingService(
             RecordingRepository recordings,
-            RecordingDataRepository data,
             RecordingBytes bytes,
             Summaries summaries,
             ThresholdService thresholds,
@@ -66,7 +68,6 @@ public class RecordingService {
         this.events = events;
         this.clock = clock;
         this.recordings = recordings;
-        this.data = data;
         this.bytes = bytes;
         this.thresholds = thresholds;
         this.efforts = efforts;
@@ -132,7 +133,7 @@ public class RecordingService {
         SessionSummary summary = SessionSummary.of(sound, zones);
         row.fill(sound, summary, Silhouettes.done(sound, zones.thresholds()));
         recordings.save(row);
-        data.save(new RecordingDataRow(row.id, bytes, ChannelColumn.write(stored), SummaryJson.bests(summary.bests())));
+        this.bytes.keep(row.id, bytes, ChannelColumn.write(stored), SummaryJson.bests(summary.bests()));
         summaries.curves(row, sound, 0);
         summaries.doubt(athlete, row, stored, zones);
         return sound;
@@ -176,13 +177,9 @@ public class RecordingService {
     public void recompute(Athlete athlete, List<Long> recordingIds, Set<Part> parts) {
         DatedZones zones = thresholds.zonesOf(athlete);
         Map<Long, byte[]> stored = bytes.channels(recordingIds);
-        Map<Long, List<EditRow>> edits = mended.edits(recordingIds);
+        MendedRecordings.Reader reader = mended.reader(recordingIds);
         for (RecordingRow row : recordings.findByIdIn(recordingIds))
-            recompute(
-                    row,
-                    wanted -> mended.read(stored.get(row.id), edits.getOrDefault(row.id, List.of()), wanted),
-                    zones.on(row.day),
-                    parts);
+            recompute(row, wanted -> reader.read(row.id, stored.get(row.id), wanted), zones.on(row.day), parts);
     }
 
     /** It could not be computed anew: until it can, the page of the session says by what it still counts. */

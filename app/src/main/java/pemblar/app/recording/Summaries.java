@@ -1,20 +1,29 @@
 package pemblar.app.recording;
 
+import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.AerobicStore;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortSource;
+import pemblar.app.recording.bytes.RecordingBytes;
+import pemblar.app.recording.mend.MendedRecordings;
+import pemblar.app.recording.outline.Silhouettes;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.aerobic.Pieces;
+import pemblar.core.load.LoadChoice;
+import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.recording.Recording;
 import pemblar.core.zone.Zones;
 
 /** What is kept of a recording beside its channels, each part computed whole: summary, plan, curves, doubts. */
 @Component
-class Summaries {
+public class Summaries {
     static final int CURVES_VERSION = 4;
-    private final RecordingDataRepository data;
+    private final RecordingRepository recordings;
     private final RecordingBytes bytes;
     private final MendedRecordings mended;
     private final ThresholdService thresholds;
@@ -25,7 +34,7 @@ class Summaries {
     private final TargetsKept targets;
 
     Summaries(
-            RecordingDataRepository data,
+            RecordingRepository recordings,
             RecordingBytes bytes,
             MendedRecordings mended,
             ThresholdService thresholds,
@@ -34,7 +43,7 @@ class Summaries {
             Doubts doubts,
             PlannedFor planned,
             TargetsKept targets) {
-        this.data = data;
+        this.recordings = recordings;
         this.bytes = bytes;
         this.mended = mended;
         this.thresholds = thresholds;
@@ -45,16 +54,47 @@ class Summaries {
         this.targets = targets;
     }
 
-    /** Everything anew, as after a correction. */
+    /** Whose it is. @throws NotFoundException when the athlete has no such recording */
+    @Transactional(readOnly = true)
+    public EffortSource require(long athleteId, long recordingId) {
+        return recordings.require(athleteId, recordingId).source();
+    }
+
+    /** Whether the athlete has such a recording. */
+    @Transactional(readOnly = true)
+    public boolean has(long athleteId, long recordingId) {
+        return recordings
+                .findById(recordingId)
+                .filter(r -> r.athleteId == athleteId)
+                .isPresent();
+    }
+
+    /** What would count of a recording if its own channels gave these loads. */
+    @Transactional(readOnly = true)
+    public Optional<LoadChoice.Counting> counting(long recordingId, Map<Source, Double> computed) {
+        return recordings.findById(recordingId).orElseThrow().counting(computed);
+    }
+
+    /** Everything anew, as after a correction; for an athlete whose recording it is. */
+    @Transactional
+    public void refresh(Athlete athlete, long recordingId) {
+        refresh(athlete, recordings.require(athlete.id(), recordingId));
+    }
+
+    /** Curves anew of what counts now. */
+    @Transactional
+    public void curves(long recordingId, EffortService.Counted counted) {
+        curves(recordings.findById(recordingId).orElseThrow(), counted.recording(), counted.trimmed());
+    }
+
     void refresh(Athlete athlete, RecordingRow row) {
-        RecordingDataRow stored = data.findById(row.id).orElseThrow();
-        MendedRecordings.Both both = mended.both(row.id, bytes.channels(stored));
+        MendedRecordings.Both both = mended.both(row.id);
         Zones zones = thresholds.zonesOf(athlete).on(row.day);
         Recording sound = both.mended().sound();
         SessionSummary summary = SessionSummary.of(sound, zones);
         row.fill(sound, summary, Silhouettes.done(sound, zones.thresholds()));
         follow(row, sound, zones);
-        stored.bests = SummaryJson.bests(summary.bests());
+        bytes.keepBests(row.id, SummaryJson.bests(summary.bests()));
         curves(row, sound, both.trimmed());
         doubts.note(athlete, row, both.mended(), zones);
     }

@@ -2,6 +2,7 @@ package pemblar.app.recording;
 
 import java.util.List;
 import org.springframework.stereotype.Component;
+import pemblar.app.recording.mend.MendedRecordings;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.matching.TargetsBeaten;
 import pemblar.core.recording.Recording;

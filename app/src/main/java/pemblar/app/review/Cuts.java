@@ -2,7 +2,7 @@ package pemblar.app.review;
 
 import java.util.ArrayList;
 import java.util.List;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.matching.StepMatching.Matched;
 import pemblar.core.matching.StepMatching.Method;

@@ -2,7 +2,7 @@ package pemblar.app.review;
 
 import java.util.List;
 import org.springframework.stereotype.Service;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.core.repetition.Span;
 
 /** The repetitions of a session as its page shows them. */

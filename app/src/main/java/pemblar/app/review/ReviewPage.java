@@ -9,7 +9,7 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.note.Note;
 import pemblar.app.note.NoteService;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.core.matching.Transitions;
 import pemblar.core.recording.Channel;
 import pemblar.core.repetition.Kinds;

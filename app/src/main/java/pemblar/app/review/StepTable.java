@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import pemblar.app.frame.page.Shown;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.core.matching.StepMatching;
 import pemblar.core.matching.StepMatching.Done;
 import pemblar.core.matching.StepMatching.Matched;

@@ -21,7 +21,7 @@ public record Described(
         List<String> tags,
         Optional<List<One>> stretches,
         Optional<String> verdict) {
-    static Described of(SessionRow row) {
+    public static Described of(SessionRow row) {
         return new Described(
                 row.kind,
                 row.equipment,
@@ -32,7 +32,7 @@ public record Described(
                 Optional.ofNullable(row.verdict));
     }
 
-    static List<String> tags(String joined) {
+    public static List<String> tags(String joined) {
         return Arrays.stream(joined.split(","))
                 .map(String::strip)
                 .filter(t -> !t.isEmpty())
@@ -40,11 +40,11 @@ public record Described(
                 .toList();
     }
 
-    static List<One> stretches(String json) {
+    public static List<One> stretches(String json) {
         return JsonMapper.shared().readValue(json, new TypeReference<List<One>>() {});
     }
 
-    static String stretches(List<One> all) {
+    public static String stretches(List<One> all) {
         return JsonMapper.shared().writeValueAsString(all);
     }
 }

@@ -88,7 +88,7 @@ public class IntakeService {
                 : new SessionRow(athlete.id(), recording.day, recording.sport, name);
     }
 
-    static SessionRow unplanned(Athlete athlete, RecordedRow recording) {
+    public static SessionRow unplanned(Athlete athlete, RecordedRow recording) {
         int hour = athlete.local(recording.startedAt).getHour();
         String time =
                 hour < 5 ? "Night" : hour < 11 ? "Morning" : hour < 14 ? "Midday" : hour < 18 ? "Afternoon" : "Evening";

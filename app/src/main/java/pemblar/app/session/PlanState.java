@@ -3,18 +3,18 @@ package pemblar.app.session;
 import java.util.List;
 
 /** Sessions as they were before a change, and those that the change made: enough to take it back. */
-record PlanState(List<Was> restore, List<Long> created, String who) {
-    PlanState(List<Was> restore, List<Long> created) {
+public record PlanState(List<Was> restore, List<Long> created, String who) {
+    public PlanState(List<Was> restore, List<Long> created) {
         this(restore, created, null);
     }
 
     /** The same with the person who made the change: what somebody else changed since is not written over. */
-    PlanState by(String name) {
+    public PlanState by(String name) {
         return new PlanState(restore, created, name);
     }
 
     /** One session's row; the day as text. */
-    record Was(
+    public record Was(
             long id,
             String day,
             Integer startMinute,
@@ -53,7 +53,7 @@ record PlanState(List<Was> restore, List<Long> created, String who) {
                     && (structure != null || purpose != null);
         }
 
-        static Was of(SessionRow row) {
+        public static Was of(SessionRow row) {
             return new Was(
                     row.id,
                     row.day.toString(),
@@ -88,15 +88,15 @@ record PlanState(List<Was> restore, List<Long> created, String who) {
         }
     }
 
-    static PlanState changing(List<SessionRow> rows) {
+    public static PlanState changing(List<SessionRow> rows) {
         return new PlanState(rows.stream().map(Was::of).toList(), List.of());
     }
 
-    static PlanState changing(SessionRow row) {
+    public static PlanState changing(SessionRow row) {
         return changing(List.of(row));
     }
 
-    static PlanState making(List<Long> created) {
+    public static PlanState making(List<Long> created) {
         return new PlanState(List.of(), created);
     }
 }

@@ -21,7 +21,7 @@ import pemblar.core.sport.Sport;
 @Immutable
 @Synchronize("recording") // so that changes of the recording are written before this is asked for
 @Table(name = "recorded")
-class RecordedRow {
+public class RecordedRow {
     @Id
     Long id;
 
@@ -63,4 +63,72 @@ class RecordedRow {
     Double mendedLoad;
 
     protected RecordedRow() {}
+
+    public Long id() {
+        return id;
+    }
+
+    public Long athleteId() {
+        return athleteId;
+    }
+
+    public Sport sport() {
+        return sport;
+    }
+
+    public LocalDate day() {
+        return day;
+    }
+
+    public String fileName() {
+        return fileName;
+    }
+
+    public Double intensity() {
+        return intensity;
+    }
+
+    public Integer lowestReserveSecond() {
+        return lowestReserveSecond;
+    }
+
+    public Double leastCriticalWatts() {
+        return leastCriticalWatts;
+    }
+
+    public Double[] floorWatts() {
+        return floorWatts;
+    }
+
+    public Double loadPoints() {
+        return loadPoints;
+    }
+
+    public String zones() {
+        return zones;
+    }
+
+    public String silhouette() {
+        return silhouette;
+    }
+
+    public Double perceivedEffort() {
+        return perceivedEffort;
+    }
+
+    public int revision() {
+        return revision;
+    }
+
+    public int doubts() {
+        return doubts;
+    }
+
+    public String doubtWords() {
+        return doubtWords;
+    }
+
+    public Double mendedLoad() {
+        return mendedLoad;
+    }
 }

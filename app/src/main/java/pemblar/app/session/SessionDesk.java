@@ -10,7 +10,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.page.Typed;
-import pemblar.app.recording.Silhouettes;
+import pemblar.app.recording.outline.Silhouettes;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.undo.UndoService;
 import pemblar.core.schedule.Purpose;
@@ -20,7 +20,7 @@ import pemblar.core.zone.Zones;
 
 /** What every change of sessions needs: finding the session for a person, its figures, and keeping what was before. */
 @Component
-class SessionDesk {
+public class SessionDesk {
     static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
     private final TrainingSessionRepository sessions;
     private final UndoService undo;
@@ -44,20 +44,20 @@ class SessionDesk {
         this.thresholds = thresholds;
     }
 
-    Athlete athlete(long athleteId, Viewer viewer) {
+    public Athlete athlete(long athleteId, Viewer viewer) {
         return athletes.require(athleteId, viewer);
     }
 
     /** For work that is not a person's request. */
-    Athlete forJob(long athleteId) {
+    public Athlete forJob(long athleteId) {
         return athletes.forJob(athleteId);
     }
 
-    DatedZones zones(Athlete athlete) {
+    public DatedZones zones(Athlete athlete) {
         return thresholds.zonesOf(athlete);
     }
 
-    SessionRow require(long athleteId, Viewer viewer, long sessionId) {
+    public SessionRow require(long athleteId, Viewer viewer, long sessionId) {
         Athlete athlete = athletes.require(athleteId, viewer);
         return sessions.find(sessionId, athleteId)
                 .filter(row -> row.isSeenBy(athlete))
@@ -65,14 +65,14 @@ class SessionDesk {
     }
 
     /** A session with a recording. @throws NotFoundException when there is none */
-    SessionRow recorded(long athleteId, Viewer viewer, long sessionId) {
+    public SessionRow recorded(long athleteId, Viewer viewer, long sessionId) {
         SessionRow row = require(athleteId, viewer, sessionId);
         if (row.recording == null) throw new NotFoundException("recording");
         return row;
     }
 
     /** A session that is still to be done. @throws IllegalArgumentException when it is done */
-    SessionRow open(long athleteId, Viewer viewer, long sessionId) {
+    public SessionRow open(long athleteId, Viewer viewer, long sessionId) {
         SessionRow row = require(athleteId, viewer, sessionId);
         if (row.isDone())
             throw new IllegalArgumentException("“" + row.title + "” is already done; what was done keeps its day.");
@@ -83,27 +83,27 @@ class SessionDesk {
      * @param version of the session on the page that the change comes from; null does not ask. @throws ChangedMeanwhile
      *     when it is another by now
      */
-    void expect(SessionRow row, Integer version) {
+    public void expect(SessionRow row, Integer version) {
         if (version != null && version != row.version) throw new ChangedMeanwhile(Slab.of(row));
     }
 
     /** A day on the plan. @throws IllegalArgumentException when it is farther than any plan reaches */
-    LocalDate near(Athlete athlete, LocalDate day) {
+    public LocalDate near(Athlete athlete, LocalDate day) {
         return Typed.near("Day", day, athlete.dayOf(clock.instant()));
     }
 
-    LocalDate near(long athleteId, Viewer viewer, LocalDate day) {
+    public LocalDate near(long athleteId, Viewer viewer, LocalDate day) {
         return near(athletes.require(athleteId, viewer), day);
     }
 
     /** The person's hand is on it from now on. */
-    void touch(SessionRow row, Viewer viewer) {
+    public void touch(SessionRow row, Viewer viewer) {
         row.changedBy = viewer.name();
         row.placed = false;
     }
 
     /** To be called once the change is made: then it is known which of it are drafts. */
-    void remember(long athleteId, Viewer viewer, String label, PlanState before) {
+    public void remember(long athleteId, Viewer viewer, String label, PlanState before) {
         drafts.settle(athletes.require(athleteId, viewer), viewer, label, before);
         undo.remember(athleteId, viewer, label, SessionUndo.KIND, before.by(viewer.name()));
     }
@@ -112,7 +112,7 @@ class SessionDesk {
      * Length, load, silhouette and purpose from the workout with the values of a day; a session without steps keeps its
      * own.
      */
-    static void forecast(SessionRow row, Zones values) {
+    public static void forecast(SessionRow row, Zones values) {
         if (!row.isPlanned()) return;
         try {
             Forecast forecast = Forecast.of(row.workout(), values);
@@ -128,7 +128,7 @@ class SessionDesk {
         }
     }
 
-    static String day(LocalDate day) {
+    public static String day(LocalDate day) {
         return DAY.format(day);
     }
 }

@@ -13,6 +13,7 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Locale;
 import java.util.Optional;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.SQLRestriction;
@@ -25,11 +26,16 @@ import pemblar.core.strength.StrengthShorthand;
 import pemblar.core.workout.Workout;
 import pemblar.formats.json.WorkoutJson;
 
-/** A place on a day: planned, done, or both. */
+/**
+ * A place on a day: planned, done, or both. Its fields are this package's; the other packages of the area read it by
+ * its methods and change it by what is done to a session.
+ */
 @Entity
 @Table(name = "session")
 @SQLRestriction("deleted_at is null")
-class SessionRow {
+public class SessionRow {
+    private static final int LONGEST_TITLE = 80;
+
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     Long id;
@@ -97,34 +103,34 @@ class SessionRow {
 
     protected SessionRow() {}
 
-    SessionRow(long athleteId, LocalDate day, Sport sport, String title) {
+    public SessionRow(long athleteId, LocalDate day, Sport sport, String title) {
         this.athleteId = athleteId;
         this.day = day;
         this.sport = sport;
-        this.title = title.length() > 80 ? title.substring(0, 80) : title;
+        this.title = cut(title);
     }
 
     /** It has a workout. */
-    boolean isPlanned() {
+    public boolean isPlanned() {
         return structure != null;
     }
 
     /** It has a workout, or a length and a purpose. */
-    boolean hasPlan() {
+    public boolean hasPlan() {
         return isPlanned() || purpose != null;
     }
 
     /** With a recording, or told to be done without one. */
-    boolean isDone() {
+    public boolean isDone() {
         return recording != null || doneSeconds != null;
     }
 
-    boolean isSeenBy(Athlete athlete) {
+    public boolean isSeenBy(Athlete athlete) {
         return !draft || athlete.draftsSeen();
     }
 
     /** What it holds, at its present scale; empty for a sketch and for what was only done. */
-    Optional<Design> design() {
+    public Optional<Design> design() {
         if (isPlanned()) return Optional.of(new Design.Endurance(workout()));
         return strength == null
                 ? Optional.empty()
@@ -132,12 +138,12 @@ class SessionRow {
     }
 
     /** The workout at its present scale. */
-    Workout workout() {
+    public Workout workout() {
         return WorkoutJson.read(structure).scaled(scalePercent / 100.0);
     }
 
     /** A planned session as a new one of the same design on another day. */
-    SessionRow copyTo(LocalDate other) {
+    public SessionRow copyTo(LocalDate other) {
         SessionRow copy = new SessionRow(athleteId, other, sport, title);
         copy.startMinute = startMinute;
         copy.structure = structure;
@@ -151,5 +157,275 @@ class SessionRow {
         copy.workoutId = workoutId;
         copy.workoutVersion = workoutVersion;
         return copy;
+    }
+
+    private static String cut(String title) {
+        return title.length() > LONGEST_TITLE ? title.substring(0, LONGEST_TITLE) : title;
+    }
+
+    public void by(String name) {
+        changedBy = name;
+    }
+
+    /** Taken out of every page; until it is purged it can be brought back. */
+    public void delete(Instant at) {
+        deletedAt = at;
+    }
+
+    public void moveTo(LocalDate other) {
+        day = other;
+    }
+
+    /** @param minute since midnight, or null */
+    public void startAt(Integer minute) {
+        startMinute = minute;
+    }
+
+    public void draft(boolean is) {
+        draft = is;
+    }
+
+    /** A plan of the season put it there, and nobody has touched it since. */
+    public void putByPlan() {
+        placed = true;
+    }
+
+    public void scale(int percent) {
+        scalePercent = percent;
+    }
+
+    /** A workout at its full scale, from the library or from nowhere. */
+    public void take(Workout workout, Long libraryId, Integer libraryVersion) {
+        structure = WorkoutJson.write(workout);
+        workoutId = libraryId;
+        workoutVersion = libraryVersion;
+    }
+
+    /** Takes over what the library calls it. */
+    public void call(String name, Sport of) {
+        title = cut(name);
+        sport = of;
+    }
+
+    /** By length and purpose alone, without steps. */
+    public void sketch(Purpose of, int seconds, double load) {
+        purpose = of;
+        plannedSeconds = seconds;
+        plannedLoad = load;
+        plannedSilhouette = String.format(Locale.ROOT, "%d,%.3f,%.3f", seconds, of.intensity(), of.intensity());
+    }
+
+    /** Sets in their shorthand; null for none. */
+    public void lift(String sets, boolean heavy) {
+        strength = sets;
+        heavyLegs = heavy;
+    }
+
+    public void heavyLegs(boolean heavy) {
+        heavyLegs = heavy;
+    }
+
+    /** What sets are expected to cost; their load is null where it cannot be told. */
+    public void expect(Purpose of, int seconds, Double load, String silhouette) {
+        purpose = of;
+        plannedSeconds = seconds;
+        plannedLoad = load;
+        plannedSilhouette = silhouette;
+    }
+
+    /** What it costs was not planned. */
+    public void withoutPlannedLoad() {
+        plannedLoad = null;
+    }
+
+    /** Nothing is planned any more. */
+    public void clearPlan() {
+        clearSteps();
+        strength = null;
+        purpose = null;
+        plannedLoad = null;
+        plannedSeconds = null;
+        plannedSilhouette = "";
+    }
+
+    /** No steps any more; length and purpose stay. */
+    public void clearSteps() {
+        structure = null;
+        workoutId = null;
+        workoutVersion = null;
+        scalePercent = 100;
+    }
+
+    /** Told by a person, without a recording. */
+    public void tell(int seconds, Double metres, Double effort, String note, Double load) {
+        doneSeconds = seconds;
+        doneMetres = metres;
+        doneEffort = effort;
+        doneNote = note;
+        doneLoad = load;
+    }
+
+    public void untell() {
+        doneSeconds = null;
+        doneMetres = null;
+        doneEffort = null;
+        doneNote = null;
+        doneLoad = null;
+    }
+
+    /** @param what null takes the recording away */
+    public void record(RecordedRow what) {
+        recording = what;
+    }
+
+    /** Takes over the words that describe another one. */
+    public void describeAs(SessionRow other) {
+        kind = other.kind;
+        equipment = other.equipment;
+        surface = other.surface;
+        weather = other.weather;
+        tags = other.tags;
+    }
+
+    public void kind(String words) {
+        kind = words;
+    }
+
+    public void equipment(String words) {
+        equipment = words;
+    }
+
+    public void surface(String words) {
+        surface = words;
+    }
+
+    public void weather(String words) {
+        weather = words;
+    }
+
+    public void tags(String joined) {
+        tags = joined;
+    }
+
+    /** @param cut null where laps or the pattern say it */
+    public void stretches(String cut) {
+        stretches = cut;
+    }
+
+    /** @param words null for the computed one */
+    public void verdict(String words) {
+        verdict = words;
+    }
+
+    public Long id() {
+        return id;
+    }
+
+    public Long athleteId() {
+        return athleteId;
+    }
+
+    public LocalDate day() {
+        return day;
+    }
+
+    public Integer startMinute() {
+        return startMinute;
+    }
+
+    public Sport sport() {
+        return sport;
+    }
+
+    public String title() {
+        return title;
+    }
+
+    public String strength() {
+        return strength;
+    }
+
+    public Boolean heavyLegs() {
+        return heavyLegs;
+    }
+
+    public int scalePercent() {
+        return scalePercent;
+    }
+
+    public Long workoutId() {
+        return workoutId;
+    }
+
+    public Integer workoutVersion() {
+        return workoutVersion;
+    }
+
+    public Integer plannedSeconds() {
+        return plannedSeconds;
+    }
+
+    public Double plannedLoad() {
+        return plannedLoad;
+    }
+
+    public Purpose purpose() {
+        return purpose;
+    }
+
+    public Integer doneSeconds() {
+        return doneSeconds;
+    }
+
+    public Double doneEffort() {
+        return doneEffort;
+    }
+
+    public boolean placed() {
+        return placed;
+    }
+
+    public String kind() {
+        return kind;
+    }
+
+    public String equipment() {
+        return equipment;
+    }
+
+    public String surface() {
+        return surface;
+    }
+
+    public String weather() {
+        return weather;
+    }
+
+    public String tags() {
+        return tags;
+    }
+
+    public String stretches() {
+        return stretches;
+    }
+
+    public String verdict() {
+        return verdict;
+    }
+
+    public boolean draft() {
+        return draft;
+    }
+
+    public boolean coached() {
+        return coached;
+    }
+
+    public int version() {
+        return version;
+    }
+
+    public RecordedRow recording() {
+        return recording;
     }
 }

@@ -5,6 +5,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.recording.RecordingService;
+import pemblar.app.session.done.StrengthFigures;
 import pemblar.app.sharing.PlanChanged;
 import pemblar.app.undo.Undoable;
 import pemblar.core.schedule.Purpose;
@@ -13,8 +14,8 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Puts sessions back as they were, with their very ids. */
 @Component
-class SessionUndo implements Undoable {
-    static final String KIND = "sessions";
+public class SessionUndo implements Undoable {
+    public static final String KIND = "sessions";
     private final TrainingSessionRepository sessions;
     private final StrengthFigures figures;
     private final RecordedRepository recorded;

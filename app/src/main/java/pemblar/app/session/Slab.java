@@ -109,7 +109,7 @@ public record Slab(
         return Math.max(plannedSeconds == null ? 0 : plannedSeconds, done == null ? 0 : done.seconds());
     }
 
-    static Slab of(SessionRow row) {
+    public static Slab of(SessionRow row) {
         RecordedRow r = row.recording;
         Done done = r == null
                 ? told(row)

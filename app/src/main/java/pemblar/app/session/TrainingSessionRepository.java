@@ -9,7 +9,7 @@ import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 import pemblar.core.sport.Sport;
 
-interface TrainingSessionRepository extends Repository<SessionRow, Long> {
+public interface TrainingSessionRepository extends Repository<SessionRow, Long> {
     SessionRow save(SessionRow row);
 
     void delete(SessionRow row);

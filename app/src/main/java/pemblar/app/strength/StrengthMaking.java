@@ -11,7 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.LiftedSessions;
+import pemblar.app.session.done.LiftedSessions;
 import pemblar.app.strength.design.StrengthLibrary;
 import pemblar.app.strength.design.Strokes;
 import pemblar.app.strength.maximum.MaximaService;

@@ -1,7 +1,7 @@
 package pemblar.app.template;
 
-import pemblar.app.session.ScheduleService.Chosen;
-import pemblar.app.session.ScheduleService.Placed;
+import pemblar.app.session.change.ScheduleService.Chosen;
+import pemblar.app.session.change.ScheduleService.Placed;
 import pemblar.core.design.Design;
 import pemblar.core.strength.StrengthShorthand;
 import pemblar.core.strength.StrengthText;

@@ -10,8 +10,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.frame.Viewer;
 import pemblar.app.note.NoteService;
-import pemblar.app.session.CostService;
-import pemblar.app.session.DescriptionService;
+import pemblar.app.session.done.CostService;
+import pemblar.app.session.done.DescriptionService;
 
 /** What is said after a session without leaving today: how it felt, with what and on what, a sentence to the coach. */
 @Controller

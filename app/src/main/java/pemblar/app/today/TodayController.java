@@ -22,9 +22,9 @@ import pemblar.app.note.NoteService;
 import pemblar.app.plan.BoardRow;
 import pemblar.app.plan.BoardService;
 import pemblar.app.season.PlanService;
-import pemblar.app.session.DescriptionService;
-import pemblar.app.session.DoubtService;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.done.DescriptionService;
+import pemblar.app.session.reading.DoubtService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.app.sharing.PlanNews;
 import pemblar.app.sky.SkyService;
 

@@ -30,7 +30,7 @@ import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
-import pemblar.app.session.ScheduleService;
+import pemblar.app.session.change.ScheduleService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.threshold.ZoneSchemeService;
 import pemblar.core.sport.Sport;

@@ -30,9 +30,9 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.review.RepetitionFinder;
 import pemblar.app.session.Described;
-import pemblar.app.session.SessionService;
-import pemblar.app.session.SessionService.Opened;
 import pemblar.app.session.Slab;
+import pemblar.app.session.reading.SessionService;
+import pemblar.app.session.reading.SessionService.Opened;
 import pemblar.app.undo.UndoService;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.recording.Recording;
@@ -57,7 +57,7 @@ class ComparisonServiceTest {
             mock(RepetitionFinder.class),
             athletes,
             undo,
-            mock(pemblar.app.session.DescriptionService.class),
+            mock(pemblar.app.session.done.DescriptionService.class),
             () -> Instant.EPOCH);
 
     private static Line line(int revision, double watts) {

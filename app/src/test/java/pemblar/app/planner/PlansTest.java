@@ -25,7 +25,7 @@ import pemblar.app.load.TrendService.Trend;
 import pemblar.app.season.Held;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonSettings;
-import pemblar.app.session.SketchService.Slotted;
+import pemblar.app.session.change.SketchService.Slotted;
 import pemblar.app.workout.ShippedShelf;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.Purpose;
@@ -285,7 +285,7 @@ class PlansTest {
                             f.load(),
                             f.seconds(),
                             0,
-                            pemblar.app.session.SketchService.Existing.AROUND)
+                            pemblar.app.session.change.SketchService.Existing.AROUND)
                     .difference();
             assertThat(said.isEmpty())
                     .as(f.block().name() + " load " + load + ", hours " + hours + ": " + said)

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import pemblar.app.recording.mend.MendedRecordings;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Lap;
 import pemblar.core.recording.Recording;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
-import pemblar.app.session.SessionService.Opened;
+import pemblar.app.session.reading.SessionService.Opened;
 import pemblar.core.matching.StepMatching.Method;
 import pemblar.core.matching.Stretches;
 import pemblar.core.matching.Stretches.One;

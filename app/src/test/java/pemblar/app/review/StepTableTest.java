@@ -7,7 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.review.StepTable.Line;
-import pemblar.app.session.SessionService.Opened;
+import pemblar.app.session.reading.SessionService.Opened;
 import pemblar.core.matching.Stretches;
 import pemblar.core.matching.Stretches.One;
 import pemblar.core.sport.Sport;

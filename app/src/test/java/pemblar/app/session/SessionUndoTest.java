@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.context.ApplicationEventPublisher;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.recording.RecordingService;
+import pemblar.app.session.done.StrengthFigures;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.sport.Sport;
 import tools.jackson.databind.json.JsonMapper;

@@ -11,9 +11,9 @@ import pemblar.app.archive.Shelf;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
-import pemblar.app.recording.Corrections;
 import pemblar.app.recording.LoadChoices;
 import pemblar.app.recording.RecordingService;
+import pemblar.app.recording.mend.Corrections;
 import pemblar.app.session.IntakeService;
 import tools.jackson.databind.node.ObjectNode;
 

@@ -15,9 +15,9 @@ import pemblar.app.coach.group.GroupPlan.Share;
 import pemblar.app.coach.group.GroupPlan.Wish;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.ScheduleService;
-import pemblar.app.session.SessionService;
 import pemblar.app.session.Slab;
+import pemblar.app.session.change.ScheduleService;
+import pemblar.app.session.reading.SessionService;
 
 /**
  * Plans for a whole group: each athlete is changed by itself, under its own lock and with its own undo, so that one who

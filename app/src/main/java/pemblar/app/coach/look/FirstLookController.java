@@ -20,7 +20,7 @@ import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonSettings;
-import pemblar.app.session.ScheduleService;
+import pemblar.app.session.change.ScheduleService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;

@@ -26,7 +26,7 @@ import pemblar.app.compare.Content.Line;
 import pemblar.app.compare.FigureUnits;
 import pemblar.app.compare.Grouping;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.app.undo.UndoService;
 import pemblar.core.comparison.Figure;
 import pemblar.formats.csv.ChannelsCsv;

@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.compare.Content;
 import pemblar.app.compare.Content.Line;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;

@@ -22,7 +22,7 @@ import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
-import pemblar.app.session.AdoptionPreview;
+import pemblar.app.session.reading.AdoptionPreview;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.threshold.DatedValues;

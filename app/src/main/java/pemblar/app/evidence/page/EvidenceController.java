@@ -25,7 +25,7 @@ import pemblar.app.evidence.Piece;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Units;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.recording.Channel;

@@ -31,7 +31,7 @@ import pemblar.app.evidence.curve.CurveController;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
-import pemblar.app.session.DescriptionService;
+import pemblar.app.session.done.DescriptionService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;

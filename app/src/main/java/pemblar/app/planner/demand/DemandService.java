@@ -15,7 +15,7 @@ import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonEvent.After;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonEvent.Unit;
-import pemblar.app.session.ScheduleService.Chosen;
+import pemblar.app.session.change.ScheduleService.Chosen;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.effort.BestCurve;

@@ -14,7 +14,7 @@ import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonEvent.After;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonEvent.Unit;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.recording.Channel;

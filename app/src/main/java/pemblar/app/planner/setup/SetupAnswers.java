@@ -9,7 +9,7 @@ import java.util.TreeMap;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
 import pemblar.app.season.SeasonEvent;
-import pemblar.app.session.SketchService.Existing;
+import pemblar.app.session.change.SketchService.Existing;
 import pemblar.core.sport.Sport;
 
 /**

@@ -19,7 +19,7 @@ import pemblar.app.season.Held;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.season.SeasonSettings;
-import pemblar.app.session.SketchService.Existing;
+import pemblar.app.session.change.SketchService.Existing;
 import pemblar.app.undo.UndoService;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.SportShares;

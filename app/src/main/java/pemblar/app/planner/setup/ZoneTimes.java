@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import pemblar.app.frame.page.Shown;
-import pemblar.app.session.SessionService.Whole;
+import pemblar.app.session.reading.SessionService.Whole;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.Forecast;

@@ -31,7 +31,7 @@ import pemblar.app.program.Problem;
 import pemblar.app.program.key.May;
 import pemblar.app.program.key.Scope;
 import pemblar.app.recording.RecordingFacts;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.core.load.SessionLoad.Source;
 import pemblar.formats.json.RecordingJson;
 

@@ -30,8 +30,8 @@ import pemblar.app.program.Span;
 import pemblar.app.program.key.May;
 import pemblar.app.program.key.Scope;
 import pemblar.app.program.plan.Putting;
-import pemblar.app.session.ScheduleService;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.change.ScheduleService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.core.sport.Sport;
 
 /** Sessions on days: read, put, moved, scaled, dropped. */

@@ -14,7 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Recent;
 import pemblar.app.recording.RecordingReading;
-import pemblar.app.session.SessionPieces;
+import pemblar.app.session.reading.SessionPieces;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.aerobic.Pieces;

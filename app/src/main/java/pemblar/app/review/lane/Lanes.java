@@ -9,7 +9,7 @@ import pemblar.app.frame.page.Units;
 import pemblar.app.review.Cuts;
 import pemblar.app.review.ReviewStore;
 import pemblar.app.review.StepTable;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.core.model.Reserve;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Derived;

@@ -24,7 +24,7 @@ import pemblar.app.review.Cuts;
 import pemblar.app.review.Range;
 import pemblar.app.review.ReviewPage;
 import pemblar.app.review.ReviewStore;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Derived;
 import pemblar.core.recording.Recording;

@@ -12,8 +12,8 @@ import pemblar.app.frame.Viewer;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.review.Cuts;
 import pemblar.app.review.ReviewPage;
-import pemblar.app.session.DescriptionService;
-import pemblar.app.session.SessionService;
+import pemblar.app.session.done.DescriptionService;
+import pemblar.app.session.reading.SessionService;
 import pemblar.app.undo.UndoService;
 import pemblar.core.matching.Stretches;
 

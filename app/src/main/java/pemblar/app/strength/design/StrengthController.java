@@ -21,7 +21,7 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
-import pemblar.app.session.LiftedSessions;
+import pemblar.app.session.done.LiftedSessions;
 import pemblar.app.strength.Exercises;
 import pemblar.app.strength.Kilograms;
 import pemblar.app.strength.maximum.MaximaService;

@@ -18,7 +18,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
-import pemblar.app.session.LiftedSessions;
+import pemblar.app.session.done.LiftedSessions;
 import pemblar.app.strength.Exercises;
 import pemblar.app.strength.Kilograms;
 import pemblar.core.strength.StrengthShorthand;

@@ -1,0 +1,2 @@
+/** The outline of a session, as small drawings show it. */
+package pemblar.app.recording.outline;

@@ -1,0 +1,2 @@
+/** Sessions read, searched, previewed and handed out; nothing here changes what they say. Start with SessionService. */
+package pemblar.app.session.reading;
