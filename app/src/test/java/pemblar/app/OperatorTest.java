@@ -39,6 +39,7 @@ class OperatorTest {
                 .contains("purge recurring")
                 .contains("IllegalStateException: " + why.replace("<is>", "&lt;is&gt;"))
                 .contains("MB in all")
+                .contains("Sealed before they go into the database")
                 .contains("Each where it came to lie, in the database or in the store of objects.");
         assertThat(person.post("/operator/jobs/again", Map.of("task", PURGE, "instance", "recurring"))
                         .body())

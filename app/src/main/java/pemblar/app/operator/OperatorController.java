@@ -13,6 +13,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.frame.Viewer;
 import pemblar.app.replica.Elsewhere;
 import pemblar.app.replica.Replica;
+import pemblar.app.seal.Seal;
 
 /** What whoever runs this Pemblar looks after. */
 @Controller
@@ -22,6 +23,7 @@ class OperatorController {
     private final JobFailures jobs;
     private final Sizes sizes;
     private final WhereRecordingsLie recordings;
+    private final Seal seal;
     private final InstantSource clock;
     private final ObjectProvider<Replica> copy;
 
@@ -30,10 +32,12 @@ class OperatorController {
             JobFailures jobs,
             Sizes sizes,
             WhereRecordingsLie recordings,
+            Seal seal,
             InstantSource clock,
             ObjectProvider<Replica> copy) {
         this.copy = copy;
         this.recordings = recordings;
+        this.seal = seal;
         this.operator = operator;
         this.jobs = jobs;
         this.sizes = sizes;
@@ -50,6 +54,7 @@ class OperatorController {
         model.addAttribute("jobs", jobs.failing());
         model.addAttribute("whole", Elsewhere.atMain(sizes::wholeMegabytes));
         model.addAttribute("tables", Elsewhere.atMain(sizes::largest)); // a copy counts no rows
+        model.addAttribute("sealed", seal.key().isPresent());
         model.addAttribute("lying", Elsewhere.atMain(recordings::lying).orElse(null));
         copy.ifAvailable(c -> model.addAttribute("copy", c.figures()));
         return "operator/operator";

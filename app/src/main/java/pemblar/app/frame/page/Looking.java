@@ -10,6 +10,7 @@ import org.springframework.core.Ordered;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.IllegalTransactionStateException;
 import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.TransactionStatus;
 import org.springframework.transaction.support.DefaultTransactionDefinition;
 import org.springframework.web.method.HandlerMethod;
@@ -50,8 +51,12 @@ public class Looking implements HandlerInterceptor, HandlerExceptionResolver, Or
     private void end() {
         Look look = looking.get();
         looking.remove();
-        // nothing was written, and a refusal within may have marked it
-        if (look != null && look.open != null) transactions.rollback(look.open);
+        if (look == null || look.open == null) return;
+        try {
+            transactions.rollback(look.open); // nothing was written, and a refusal within may have marked it
+        } catch (TransactionException e) {
+            LOG.info("the database went away while a page was read: {}", e.toString());
+        }
     }
 
     @Override

@@ -21,6 +21,20 @@ public final class Path {
         return text.isEmpty() ? from(x, y) : to(x, y);
     }
 
+    /** On at the same height. */
+    public Path across(double x) {
+        text.append('H');
+        append(x);
+        return this;
+    }
+
+    /** Straight up or down. */
+    public Path upTo(double y) {
+        text.append('V');
+        append(y);
+        return this;
+    }
+
     /** Back to where the line began. */
     public Path closed() {
         text.append('Z');

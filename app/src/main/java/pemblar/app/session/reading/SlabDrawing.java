@@ -32,12 +32,14 @@ public final class SlabDrawing {
         String[] parts = slab.done().silhouette().split(",");
         Path path = new Path().from(0, FLOOR);
         for (int i = 0; i < parts.length; i++) {
-            double from = (double) slab.done().seconds() * i / parts.length;
-            double to = (double) slab.done().seconds() * (i + 1) / parts.length;
-            double y = y(parts[i]);
-            path.to(x(from, longestSeconds), y).to(x(to, longestSeconds), y);
+            if (i > 0 && parts[i].equals(parts[i - 1])) continue; // as high as before: one line
+            if (i > 0) path.across(x((double) slab.done().seconds() * i / parts.length, longestSeconds));
+            path.upTo(y(parts[i]));
         }
-        return path.to(x(slab.done().seconds(), longestSeconds), FLOOR).closed().toString();
+        return path.across(x(slab.done().seconds(), longestSeconds))
+                .upTo(FLOOR)
+                .closed()
+                .toString();
     }
 
     private static double x(double seconds, int longest) {

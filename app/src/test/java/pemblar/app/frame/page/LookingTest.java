@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.Mockito.doAnswer;
+import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.times;
@@ -22,6 +23,7 @@ import org.springframework.transaction.IllegalTransactionStateException;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.TransactionStatus;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.ModelAndView;
 
@@ -108,5 +110,20 @@ class LookingTest {
         assertThat(looking.resolveException(request, response, handler("marked"), new IllegalStateException("x")))
                 .isNull();
         verify(transactions).rollback(status);
+    }
+
+    /** What was read is there; whoever asks next is told that the database is away. */
+    @Test
+    void aDatabaseThatWentAwayMeanwhileTakesNoPageAlong() {
+        doThrow(new TransactionSystemException("the connection is closed"))
+                .when(transactions)
+                .rollback(status);
+        looking.preHandle(request, response, handler("marked"));
+        looking.begin();
+        looking.postHandle(request, response, handler("marked"), null);
+        looking.preHandle(request, response, handler("marked"));
+        looking.begin();
+        assertThat(looking.resolveException(request, response, handler("marked"), new IllegalStateException("x")))
+                .isNull();
     }
 }

@@ -12,6 +12,7 @@ class PathTest {
     void pointsAreWrittenAsShortAsTheyCanBe() {
         assertThat(new Path().on(0, 29).on(1.5, -0.25).to(3.004, 4.996).closed().toString())
                 .isEqualTo("M0 29L1.5 -0.25L3 5Z");
+        assertThat(new Path().from(0, 1).across(2.5).upTo(-1).toString()).isEqualTo("M0 1H2.5V-1");
         assertThat(Path.at(1.5, -0.25)).isEqualTo("1.5 -0.25");
         assertThat(new Path().isEmpty()).isTrue();
         assertThat(new Path().toString()).isEmpty();

@@ -1,7 +1,6 @@
 package pemblar.app.session.reading;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
 import java.time.LocalDate;
@@ -54,9 +53,8 @@ class SlabDrawingTest {
         assertEquals("", SlabDrawing.done(slab("", null), 100));
     }
 
-    @Test
-    void theRecordedShapeIsAsWideAsItWasLong() {
-        Slab.Done done = new Slab.Done(
+    private static Slab.Done done(String silhouette) {
+        return new Slab.Done(
                 true,
                 null,
                 "",
@@ -69,11 +67,16 @@ class SlabDrawingTest {
                 null,
                 null,
                 null,
-                "0.70,0.70",
+                silhouette,
                 Instant.EPOCH,
                 Instant.EPOCH.plusSeconds(3600),
                 false);
-        assertTrue(SlabDrawing.done(slab("", done), 7200).endsWith("L50 29Z"));
+    }
+
+    @Test
+    void theRecordedShapeIsAsWideAsItWasLong() {
+        assertEquals("M0 29V15.5H50V29Z", SlabDrawing.done(slab("", done("0.70,0.70")), 7200));
+        assertEquals("M0 29V15.5H25V2H37.5V15.5H50V29Z", SlabDrawing.done(slab("", done("0.70,0.70,1.40,0.70")), 7200));
     }
 
     @Test
