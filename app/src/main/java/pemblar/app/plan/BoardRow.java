@@ -36,8 +36,8 @@ public record BoardRow(
     public record SlabView(Slab slab, String plannedPath, String donePath) {}
 
     /**
-     * Planned and done over the block; widths in percent of the longer of both and the target. @param toPlan load that
-     * is missing to the target; 0 without one
+     * Planned and done over the block; widths in percent of the longer of both and the target. @param against what it
+     * comes to against the target, in words; empty without one
      */
     public record Totals(
             double plannedSeconds,
@@ -49,7 +49,7 @@ public record BoardRow(
             double loadPlannedWidth,
             double loadDoneWidth,
             int doneCount,
-            double toPlan) {}
+            String against) {}
 
     /** The clock under the days, in a box of 1000 by 34: sessions to scale, and rolling load over 24 and 48 hours. */
     public record Tape(List<Bar> bars, String line24, String line48, double peak24, String peakText, double peakX) {}

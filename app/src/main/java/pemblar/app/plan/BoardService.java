@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import pemblar.app.athlete.Athlete;
@@ -89,7 +90,13 @@ public class BoardService {
                 .map(day -> day(day, today, marks.get(day), byDay.getOrDefault(day, List.of()), longest, 0))
                 .toList();
         BoardRow row = new BoardRow(
-                block, planned.contains(block), days, totals(block, counted(inside, today)), null, List.of(), null);
+                block,
+                planned.contains(block),
+                days,
+                totals(block, counted(inside, today), day -> isOff(marks.get(day)), today),
+                null,
+                List.of(),
+                null);
         List<Slab> next = slabs.stream()
                 .filter(s -> s.day().isAfter(today) && !s.day().isAfter(until))
                 .toList();
@@ -144,10 +151,7 @@ public class BoardService {
         /** Only what was done counts on days that are over, and on days that are marked unavailable. */
         boolean counts(Slab slab) {
             return slab.done() != null
-                    || slab.hasPlan()
-                            && !slab.day().isBefore(today)
-                            && !(marks.containsKey(slab.day())
-                                    && marks.get(slab.day()).unavailable());
+                    || slab.hasPlan() && !slab.day().isBefore(today) && !isOff(marks.get(slab.day()));
         }
     }
 
@@ -167,7 +171,7 @@ public class BoardService {
                 block,
                 planned,
                 days,
-                totals(block, counted(inside, around.today)),
+                totals(block, counted(inside, around.today), day -> isOff(around.marks.get(day)), around.today),
                 Tapes.of(block, inside, around.spells, around.athlete, around.usual),
                 gaps(block, around),
                 run(block, around));
@@ -188,7 +192,11 @@ public class BoardService {
                 week);
     }
 
-    private static BoardRow.Totals totals(Block block, List<Slab> slabs) {
+    private static boolean isOff(Marked mark) {
+        return mark != null && mark.unavailable();
+    }
+
+    private static BoardRow.Totals totals(Block block, List<Slab> slabs, Predicate<LocalDate> off, LocalDate today) {
         double plannedSeconds = slabs.stream()
                 .filter(Slab::hasPlan)
                 .mapToDouble(s -> s.plannedSeconds() == null ? 0 : s.plannedSeconds())
@@ -196,15 +204,8 @@ public class BoardService {
         double doneSeconds = slabs.stream()
                 .mapToDouble(s -> s.done() == null ? 0 : s.done().seconds())
                 .sum();
-        double plannedLoad = slabs.stream()
-                .filter(Slab::hasPlan)
-                .mapToDouble(s -> s.plannedLoad() == null ? 0 : s.plannedLoad())
-                .sum();
-        double doneLoad = slabs.stream()
-                .mapToDouble(s -> s.done() == null || s.done().load() == null
-                        ? 0
-                        : s.done().load())
-                .sum();
+        double plannedLoad = slabs.stream().mapToDouble(AgainstTarget::planned).sum();
+        double doneLoad = slabs.stream().mapToDouble(AgainstTarget::done).sum();
         double mostSeconds = Math.max(1, Math.max(block.targetSeconds(), Math.max(plannedSeconds, doneSeconds)));
         double mostLoad = Math.max(1, Math.max(block.targetLoad(), Math.max(plannedLoad, doneLoad)));
         return new BoardRow.Totals(
@@ -217,7 +218,15 @@ public class BoardService {
                 100 * plannedLoad / mostLoad,
                 100 * doneLoad / mostLoad,
                 (int) slabs.stream().filter(s -> s.done() != null).count(),
-                block.targetLoad() > 0 ? block.targetLoad() - plannedLoad : 0);
+                against(block, slabs, off, today));
+    }
+
+    private static String against(Block block, List<Slab> slabs, Predicate<LocalDate> off, LocalDate today) {
+        if (block.targetLoad() <= 0) return "";
+        List<Slab> ahead = slabs.stream()
+                .filter(s -> s.done() == null && !s.day().isBefore(today) && !off.test(s.day()))
+                .toList();
+        return AgainstTarget.of(block, slabs, ahead, today).words();
     }
 
     /** No clock time is known. */
