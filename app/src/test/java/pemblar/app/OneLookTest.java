@@ -5,7 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.read.ListAppender;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -47,5 +52,21 @@ class OneLookTest {
             log.detachAppender(told);
         }
         assertThat(told.list).extracting(ILoggingEvent::getFormattedMessage).isEmpty();
+    }
+
+    /** Three times as many as there are connections: each waits for its turn and is answered. */
+    @Test
+    void whoeverAsksAtOnceIsAnswered() throws Exception {
+        Person person = Person.demo("jonna");
+        List<String> asked = List.of("/a/1/today", "/a/1/board", "/a/1/season", "/a/1/checkins");
+        ExecutorService people = Executors.newFixedThreadPool(40);
+        List<Future<Integer>> answers = new ArrayList<>();
+        for (int i = 0; i < 80; i++) {
+            String page = asked.get(i % asked.size());
+            answers.add(people.submit(() -> person.get(page).statusCode()));
+        }
+        people.shutdown();
+        for (Future<Integer> answer : answers)
+            assertThat(answer.get(90, TimeUnit.SECONDS)).isEqualTo(200);
     }
 }

@@ -3,6 +3,8 @@ package pemblar.app.frame.page;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.sql.SQLException;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Lazy;
@@ -27,9 +29,16 @@ public class Looking implements HandlerInterceptor, HandlerExceptionResolver, Or
     private static final Logger LOG = LoggerFactory.getLogger(Looking.class);
     private static final String WRITES = Looking.class.getName() + ".writes";
     private static final String ONLY_READS = "25006";
+    /**
+     * Fewer than there are connections: who only wants to know who somebody is gets one, however many pages are asked.
+     */
+    static final int AT_ONCE = 8;
+
+    private static final long PATIENCE_SECONDS = 30;
 
     private final PlatformTransactionManager transactions;
-    private final ThreadLocal<Look> looking = new ThreadLocal<>();
+    private final ThreadLocal<Look> looks = new ThreadLocal<>();
+    private final Semaphore turns = new Semaphore(AT_ONCE, true);
 
     Looking(@Lazy PlatformTransactionManager transactions) {
         this.transactions = transactions;
@@ -41,7 +50,7 @@ public class Looking implements HandlerInterceptor, HandlerExceptionResolver, Or
 
     /** From here on the page only reads. Does nothing for any other request. */
     public void begin() {
-        Look look = looking.get();
+        Look look = looks.get();
         if (look == null || look.open != null) return;
         DefaultTransactionDefinition reading = new DefaultTransactionDefinition();
         reading.setReadOnly(true);
@@ -49,13 +58,15 @@ public class Looking implements HandlerInterceptor, HandlerExceptionResolver, Or
     }
 
     private void end() {
-        Look look = looking.get();
-        looking.remove();
-        if (look == null || look.open == null) return;
+        Look look = looks.get();
+        if (look == null) return;
+        looks.remove();
         try {
-            transactions.rollback(look.open); // nothing was written, and a refusal within may have marked it
+            if (look.open != null) transactions.rollback(look.open); // nothing was written, and a refusal may mark it
         } catch (TransactionException e) {
             LOG.info("the database went away while a page was read: {}", e.toString());
+        } finally {
+            turns.release();
         }
     }
 
@@ -63,8 +74,19 @@ public class Looking implements HandlerInterceptor, HandlerExceptionResolver, Or
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
         if (handler instanceof HandlerMethod method
                 && method.hasMethodAnnotation(OneLook.class)
-                && request.getAttribute(WRITES) == null) looking.set(new Look());
+                && request.getAttribute(WRITES) == null
+                && isItsTurn()) looks.set(new Look());
         return true;
+    }
+
+    /** Whoever waited for long goes on as any other page does: by one short question after another. */
+    private boolean isItsTurn() {
+        try {
+            return turns.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return false;
+        }
     }
 
     @Override
@@ -88,7 +110,7 @@ public class Looking implements HandlerInterceptor, HandlerExceptionResolver, Or
     @Override
     public ModelAndView resolveException(
             HttpServletRequest request, HttpServletResponse response, Object handler, Exception e) {
-        boolean open = looking.get() != null && looking.get().open != null;
+        boolean open = looks.get() != null && looks.get().open != null;
         end();
         if (!open || !wrote(e)) return null;
         LOG.warn("{} writes and is opened anew: it is no page of one look", request.getServletPath());

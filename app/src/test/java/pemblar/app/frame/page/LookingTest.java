@@ -16,6 +16,10 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.sql.SQLException;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -125,5 +129,36 @@ class LookingTest {
         looking.begin();
         assertThat(looking.resolveException(request, response, handler("marked"), new IllegalStateException("x")))
                 .isNull();
+    }
+
+    /** A hundred at once do not take every connection, and each turn is given back however a page ends. */
+    @Test
+    void onlySoManyLookAtOnce() throws Exception {
+        AtomicInteger open = new AtomicInteger();
+        AtomicInteger most = new AtomicInteger();
+        doAnswer(call -> {
+                    most.accumulateAndGet(open.incrementAndGet(), Math::max);
+                    Thread.sleep(2);
+                    return status;
+                })
+                .when(transactions)
+                .getTransaction(any());
+        doAnswer(call -> open.decrementAndGet()).when(transactions).rollback(status);
+        ExecutorService people = Executors.newFixedThreadPool(50);
+        for (int i = 0; i < 300; i++) {
+            boolean fails = i % 3 == 0;
+            people.execute(() -> {
+                looking.preHandle(request, response, handler("marked"));
+                looking.begin();
+                if (fails) looking.resolveException(request, response, null, new IllegalStateException("x"));
+                else looking.postHandle(request, response, null, null);
+                looking.afterCompletion(request, response, null, null);
+            });
+        }
+        people.shutdown();
+        assertThat(people.awaitTermination(30, TimeUnit.SECONDS)).isTrue();
+        assertThat(most.get()).isEqualTo(Looking.AT_ONCE);
+        assertThat(open.get()).isZero();
+        verify(transactions, times(300)).rollback(status);
     }
 }
