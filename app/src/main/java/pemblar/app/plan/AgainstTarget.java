@@ -10,26 +10,30 @@ import pemblar.core.season.Block;
  * neither.
  *
  * @param target points, over 0
- * @param missed points that were planned on days that are over, and not done
- * @param unknown how many sessions were done whose load nobody knows
+ * @param missed sessions that were planned on days that are over, and not done
+ * @param unknown sessions, done or ahead, whose load nobody knows
  * @param over whether the block is behind
  */
-record AgainstTarget(double target, double done, double ahead, double missed, int unknown, boolean over) {
+record AgainstTarget(double target, double done, double ahead, int missed, int unknown, boolean over) {
     /** So near is met. */
     private static final double NEAR = 0.05;
 
+    /** @param ahead those of the block that are still to be done */
     static AgainstTarget of(Block block, List<Slab> slabs, List<Slab> ahead, LocalDate today) {
+        long unknown = slabs.stream()
+                        .filter(s -> s.done() != null && s.done().load() == null)
+                        .count()
+                + ahead.stream()
+                        .filter(s -> s.hasPlan() && s.plannedLoad() == null)
+                        .count();
         return new AgainstTarget(
                 block.targetLoad(),
                 slabs.stream().mapToDouble(AgainstTarget::done).sum(),
                 ahead.stream().mapToDouble(AgainstTarget::planned).sum(),
-                slabs.stream()
-                        .filter(s -> s.done() == null && s.day().isBefore(today))
-                        .mapToDouble(AgainstTarget::planned)
-                        .sum(),
                 (int) slabs.stream()
-                        .filter(s -> s.done() != null && s.done().load() == null)
+                        .filter(s -> s.done() == null && s.hasPlan() && s.day().isBefore(today))
                         .count(),
+                (int) unknown,
                 block.last().isBefore(today));
     }
 
@@ -45,23 +49,14 @@ record AgainstTarget(double target, double done, double ahead, double missed, in
 
     /** To be read after the target and a colon. */
     String words() {
+        if (unknown > 0)
+            return "at least " + Math.round(done + ahead) + "; the load of "
+                    + (unknown == 1 ? "a session" : unknown + " sessions") + " is not known";
         double missing = target - done - ahead;
         long points = Math.round(Math.abs(missing));
         if (Math.abs(missing) <= NEAR * target) return over ? "met" : "the plan meets it";
         if (missing < 0) return over ? points + " above it" : "the plan is " + points + " above it";
-        return shortBy(points) + unknownWords();
-    }
-
-    private String shortBy(long points) {
         if (over) return points + " short of it";
         return missed > 0 ? points + " short of it with what is still planned" : points + " still to plan";
-    }
-
-    private String unknownWords() {
-        return unknown == 0
-                ? ""
-                : unknown == 1
-                        ? "; the load of a session that was done is not known"
-                        : "; the loads of " + unknown + " sessions that were done are not known";
     }
 }

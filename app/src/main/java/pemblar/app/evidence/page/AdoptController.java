@@ -20,7 +20,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
-import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.session.reading.AdoptionPreview;
 import pemblar.app.threshold.Amounts;
@@ -48,7 +47,6 @@ class AdoptController {
     /** A value to adopt, as typed, beside what holds on that day. */
     record Field(Quantity quantity, String label, String unit, String typed, String before, String problem) {}
 
-    @OneLook
     @GetMapping
     String preview(
             @PathVariable long athleteId,

@@ -7,7 +7,8 @@ import java.lang.annotation.Target;
 
 /**
  * A page that asks many services and changes nothing: all that they read is read over one connection in one
- * transaction, not in one for each of them.
+ * transaction, not in one for each of them. Not for one that reads channels: they may lie in a store that is slow, and
+ * others wait for their turn.
  */
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)

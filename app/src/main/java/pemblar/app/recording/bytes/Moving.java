@@ -77,14 +77,22 @@ public class Moving implements WhereRecordingsLie {
 
     @Override
     public Optional<Lying> lying() {
-        if (!objects.isThere()) return Optional.empty();
-        if (wanted == null) return Optional.of(new Lying(true, false, 0));
-        int waiting = sql.sql("select count(*) from (select 1 from recording_data where place = ? limit " + MOST_COUNTED
+        if (!objects.isThere()) {
+            int outOfReach = in(Place.OBJECTS);
+            return outOfReach == 0 ? Optional.empty() : Optional.of(new Lying(Where.OUT_OF_REACH, outOfReach));
+        }
+        if (wanted == null) return Optional.of(new Lying(Where.EACH_WHERE_IT_LIES, 0));
+        return Optional.of(
+                new Lying(wanted == Place.OBJECTS ? Where.STORE_OF_OBJECTS : Where.DATABASE, in(elsewhere(wanted))));
+    }
+
+    /** Counted to {@link #MOST_COUNTED}. */
+    private int in(Place place) {
+        return sql.sql("select count(*) from (select 1 from recording_data where place = ? limit " + MOST_COUNTED
                         + ") as some")
-                .param(elsewhere(wanted).name())
+                .param(place.name())
                 .query(Integer.class)
                 .single();
-        return Optional.of(new Lying(false, wanted == Place.OBJECTS, waiting));
     }
 
     /** Moves one; without effect when it is there already, or somebody else is moving it. */

@@ -23,7 +23,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.account.AccountService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
-import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.note.About;
 import pemblar.app.note.Note;
@@ -45,7 +44,6 @@ public class NotesController {
     }
 
     /** What was new is shown as new this once, and counts as read from now on. */
-    @OneLook
     @GetMapping
     String all(
             @PathVariable long athleteId,

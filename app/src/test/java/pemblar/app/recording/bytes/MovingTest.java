@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import pemblar.app.objects.ObjectStore;
 import pemblar.app.operator.WhereRecordingsLie.Lying;
+import pemblar.app.operator.WhereRecordingsLie.Where;
 
 @Tag("unit")
 class MovingTest {
@@ -27,16 +28,21 @@ class MovingTest {
         lie("DATABASE", 1000);
         lie("OBJECTS", 7);
         Lying out = new Moving(sql, objects, null, "objects").lying().orElseThrow();
-        assertThat(out).isEqualTo(new Lying(false, true, 1000));
-        assertThat(out.waitingInWords()).isEqualTo("at least 1000");
+        assertThat(out).isEqualTo(new Lying(Where.STORE_OF_OBJECTS, 1000));
+        assertThat(out.rest()).startsWith("at least 1000 still to be moved there");
         Lying in = new Moving(sql, objects, null, "database").lying().orElseThrow();
-        assertThat(in).isEqualTo(new Lying(false, false, 7));
-        assertThat(in.waitingInWords()).isEqualTo("7");
-        assertThat(new Moving(sql, objects, null, "stay").lying()).hasValue(new Lying(true, false, 0));
+        assertThat(in).isEqualTo(new Lying(Where.DATABASE, 7));
+        assertThat(in.rest()).startsWith("7 still to be moved there");
+        assertThat(new Moving(sql, objects, null, "stay").lying()).hasValue(new Lying(Where.EACH_WHERE_IT_LIES, 0));
     }
 
     @Test
-    void withoutAStoreThereIsNothingToSay() {
+    void withoutAStoreThereIsNothingToSayUnlessSomeLieInOne() {
+        lie("OBJECTS", 0);
         assertThat(new Moving(sql, objects, null, "database").lying()).isEmpty();
+        lie("OBJECTS", 3);
+        Lying lost = new Moving(sql, objects, null, "database").lying().orElseThrow();
+        assertThat(lost.sentence()).contains("names none: 3 can neither be shown nor computed anew");
+        assertThat(lost.rest()).isEmpty();
     }
 }
