@@ -40,7 +40,8 @@ class OperatorTest {
                 .contains("IllegalStateException: " + why.replace("<is>", "&lt;is&gt;"))
                 .contains("MB in all")
                 .contains("Sealed before they go into the database")
-                .contains("Each where it came to lie, in the database or in the store of objects.");
+                .containsPattern(
+                        "Each where it came to lie: \\d+ in the store of objects, the others in the database\\.");
         assertThat(person.post("/operator/jobs/again", Map.of("task", PURGE, "instance", "recurring"))
                         .body())
                 .contains("is tried again now");

@@ -17,7 +17,10 @@ public interface WhereRecordingsLie {
         OUT_OF_REACH
     }
 
-    /** @param count how many are still to be moved, or out of reach, counted to {@link #MOST_COUNTED} */
+    /**
+     * @param count how many are still to be moved, or in a store where they stay or are out of reach, counted to
+     *     {@link #MOST_COUNTED}
+     */
     record Lying(Where where, int count) {
         public boolean isOutOfReach() {
             return where == Where.OUT_OF_REACH;
@@ -31,7 +34,9 @@ public interface WhereRecordingsLie {
             return switch (where) {
                 case DATABASE -> "In the database.";
                 case STORE_OF_OBJECTS -> "In the store of objects.";
-                case EACH_WHERE_IT_LIES -> "Each where it came to lie, in the database or in the store of objects.";
+                case EACH_WHERE_IT_LIES ->
+                    "Each where it came to lie: " + countInWords()
+                            + " in the store of objects, the others in the database.";
                 case OUT_OF_REACH ->
                     "Some lie in a store of objects, and PEMBLAR_OBJECTS names none: " + countInWords()
                             + " can neither be shown nor computed anew.";

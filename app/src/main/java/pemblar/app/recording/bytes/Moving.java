@@ -81,7 +81,7 @@ public class Moving implements WhereRecordingsLie {
             int outOfReach = in(Place.OBJECTS);
             return outOfReach == 0 ? Optional.empty() : Optional.of(new Lying(Where.OUT_OF_REACH, outOfReach));
         }
-        if (wanted == null) return Optional.of(new Lying(Where.EACH_WHERE_IT_LIES, 0));
+        if (wanted == null) return Optional.of(new Lying(Where.EACH_WHERE_IT_LIES, in(Place.OBJECTS)));
         return Optional.of(
                 new Lying(wanted == Place.OBJECTS ? Where.STORE_OF_OBJECTS : Where.DATABASE, in(elsewhere(wanted))));
     }
@@ -89,7 +89,7 @@ public class Moving implements WhereRecordingsLie {
     /** Counted to {@link #MOST_COUNTED}. */
     private int in(Place place) {
         return sql.sql("select count(*) from (select 1 from recording_data where place = ? limit " + MOST_COUNTED
-                        + ") as some")
+                        + ") as counted")
                 .param(place.name())
                 .query(Integer.class)
                 .single();

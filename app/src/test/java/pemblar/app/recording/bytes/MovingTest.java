@@ -33,7 +33,7 @@ class MovingTest {
         Lying in = new Moving(sql, objects, null, "database").lying().orElseThrow();
         assertThat(in).isEqualTo(new Lying(Where.DATABASE, 7));
         assertThat(in.rest()).startsWith("7 still to be moved there");
-        assertThat(new Moving(sql, objects, null, "stay").lying()).hasValue(new Lying(Where.EACH_WHERE_IT_LIES, 0));
+        assertThat(new Moving(sql, objects, null, "stay").lying()).hasValue(new Lying(Where.EACH_WHERE_IT_LIES, 7));
     }
 
     @Test
