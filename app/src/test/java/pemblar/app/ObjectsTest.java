@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
+import pemblar.app.objects.ObjectLost;
 import pemblar.app.objects.ObjectStore;
 import pemblar.app.recording.bytes.Moving;
 import software.amazon.awssdk.auth.credentials.AwsBasicCredentials;
@@ -156,6 +157,27 @@ class ObjectsTest {
         cleared(two);
     }
 
+    @Test
+    @Order(3)
+    void oneThatIsLostKeepsNoOtherFromComingBack() {
+        long lost = recordings.get(0);
+        long whole = recordings.get(2);
+        MOVING.move(lost, true);
+        MOVING.move(whole, true);
+        String original = "recordings/" + lost + "/original";
+        byte[] content = STORE.get(original).orElseThrow();
+        STORE.delete(original);
+        assertThatThrownBy(() -> MOVING.moveAll(false, () -> true))
+                .isInstanceOf(ObjectLost.class)
+                .hasMessage("1 recording does not lie in the store as put there, and could not be moved: " + lost);
+        assertThat(row(lost)).containsEntry("place", "OBJECTS");
+        assertThat(row(whole)).containsEntry("place", "DATABASE");
+        STORE.put(original, content);
+        MOVING.moveAll(false, () -> true);
+        assertThat(row(lost)).containsEntry("place", "DATABASE");
+        assertThat(original(lost)).isEqualTo(content);
+    }
+
     /** Loads come from the heart rate alone, or as they were. */
     private static void byHeart(boolean alone) {
         SQL.update(
@@ -166,7 +188,7 @@ class ObjectsTest {
     }
 
     @Test
-    @Order(3)
+    @Order(4)
     void whatIsNotWhatItWasIsSaidAndNeitherShownNorTakenBack() {
         long three = recordings.get(2);
         MOVING.move(three, true);

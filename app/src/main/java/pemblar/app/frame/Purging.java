@@ -22,9 +22,11 @@ class Purging {
             "delete from account_link where made_at < ?",
             "delete from rate_limit where at < ?",
             "delete from archive_in where state = 'ARRIVING' and arrived_at < ?",
-            "delete from job_failure f where f.failed_at < ? and not exists (select 1 from scheduled_tasks t where"
+            "delete from job_failure f where f.failed_at < ? and (not exists (select 1 from scheduled_tasks t where"
                     + " t.task_name = f.task_name and t.task_instance = f.task_instance and"
-                    + " t.consecutive_failures > 0)",
+                    + " t.consecutive_failures > 0) or exists (select 1 from job_failure n where"
+                    + " n.task_name = f.task_name and n.task_instance = f.task_instance and"
+                    + " n.failed_at > f.failed_at))",
             "delete from recomputation where done >= total and created_at < ?");
 
     @Bean

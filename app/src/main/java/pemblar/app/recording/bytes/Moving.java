@@ -1,12 +1,16 @@
 package pemblar.app.recording.bytes;
 
+import static java.util.stream.Collectors.joining;
+
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -14,6 +18,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import pemblar.app.frame.Secret;
+import pemblar.app.objects.ObjectLost;
 import pemblar.app.objects.ObjectStore;
 import pemblar.app.objects.StoreAway;
 import pemblar.app.operator.WhereRecordingsLie;
@@ -28,6 +33,7 @@ import pemblar.app.recording.bytes.RecordingDataRow.Place;
 public class Moving implements WhereRecordingsLie {
     private static final String STAY = "stay";
     private static final int AT_ONCE = 500;
+    private static final int MOST_NAMED = 10;
     private final JdbcClient sql;
     private final ObjectStore objects;
     private final TransactionTemplate transaction;
@@ -58,17 +64,55 @@ public class Moving implements WhereRecordingsLie {
 
     private record Bytes(byte[] original, byte[] channels) {}
 
-    /** @return how many were moved */
-    int move() {
-        if (!objects.isThere() || wanted == null) return 0;
-        List<Long> elsewhere = sql.sql(
-                        "select recording_id from recording_data where place = ? order by recording_id limit "
-                                + AT_ONCE)
-                .param(elsewhere(wanted).name())
+    /**
+     * One after the other, each once. One that the store has no more or has otherwise keeps none of the others waiting.
+     *
+     * @param out into the store of objects, or back from it
+     * @param goOn asked before each
+     * @throws ObjectLost at the end, when some are lost
+     * @throws StoreAway at once, when the store does not answer
+     */
+    public void moveAll(boolean out, BooleanSupplier goOn) {
+        Place from = out ? Place.DATABASE : Place.OBJECTS;
+        List<Long> lost = new ArrayList<>();
+        long after = 0;
+        for (List<Long> some = some(from, after); !some.isEmpty(); some = some(from, after)) {
+            for (long id : some) {
+                if (!goOn.getAsBoolean()) return;
+                if (isLost(id, out)) lost.add(id);
+                after = id;
+            }
+        }
+        if (!lost.isEmpty()) throw new ObjectLost(sentence(lost));
+    }
+
+    /** As {@link #moveAll}, to where they are wanted. */
+    private void move(BooleanSupplier goOn) {
+        if (objects.isThere() && wanted != null) moveAll(wanted == Place.OBJECTS, goOn);
+    }
+
+    private List<Long> some(Place from, long after) {
+        return sql.sql("select recording_id from recording_data where place = ? and recording_id > ?"
+                        + " order by recording_id limit " + AT_ONCE)
+                .params(from.name(), after)
                 .query(Long.class)
                 .list();
-        for (long id : elsewhere) move(id, wanted == Place.OBJECTS);
-        return elsewhere.size();
+    }
+
+    private boolean isLost(long id, boolean out) {
+        try {
+            move(id, out);
+            return false;
+        } catch (ObjectLost e) {
+            return true;
+        }
+    }
+
+    private static String sentence(List<Long> lost) {
+        String named = lost.stream().limit(MOST_NAMED).map(String::valueOf).collect(joining(", "));
+        return (lost.size() == 1 ? "1 recording does" : lost.size() + " recordings do")
+                + " not lie in the store as put there, and could not be moved: " + named
+                + (lost.size() > MOST_NAMED ? " and others" : "");
     }
 
     private static Place elsewhere(Place wanted) {
@@ -125,7 +169,7 @@ public class Moving implements WhereRecordingsLie {
     private void put(String key, byte[] content) {
         objects.put(key, content);
         if (!Arrays.equals(objects.get(key).orElse(null), content))
-            throw new StoreAway(key + " came back from the store other than it went there");
+            throw new ObjectLost(key + " came back from the store other than it went there");
     }
 
     private void in(long id) {
@@ -148,7 +192,7 @@ public class Moving implements WhereRecordingsLie {
 
     private byte[] get(String key, String sha256) {
         byte[] content = objects.get(key).orElse(new byte[0]);
-        if (!Secret.hash(content).equals(sha256)) throw new StoreAway(key + " in the store is not what was put there");
+        if (!Secret.hash(content).equals(sha256)) throw new ObjectLost(key + " in the store is not what was put there");
         return content;
     }
 
@@ -174,9 +218,10 @@ public class Moving implements WhereRecordingsLie {
         RecurringTask<Void> moveRecordings(Moving moving) {
             return Tasks.recurring("move-recordings", FixedDelay.of(Duration.ofSeconds(20)))
                     .execute((instance, context) -> {
-                        while (moving.move() + moving.clear() >= AT_ONCE) {
-                            if (context.getSchedulerState().isShuttingDown()) return;
-                        }
+                        BooleanSupplier goOn =
+                                () -> !context.getSchedulerState().isShuttingDown();
+                        while (moving.clear() >= AT_ONCE && goOn.getAsBoolean()) {}
+                        moving.move(goOn);
                     });
         }
     }
