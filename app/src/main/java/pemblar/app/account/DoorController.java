@@ -94,7 +94,7 @@ class DoorController {
     }
 
     /** One of a list to choose from. */
-    record Choice(String value, String words) {}
+    public record Choice(String value, String words) {}
 
     private static <E extends Enum<E>> List<Choice> choices(E[] all, Function<E, String> words) {
         return Arrays.stream(all)

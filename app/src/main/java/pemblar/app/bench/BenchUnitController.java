@@ -33,7 +33,7 @@ class BenchUnitController {
         this.devices = devices;
     }
 
-    record WorkoutLine(
+    public record WorkoutLine(
             long sessionId, LocalDate day, boolean isToday, String name, List<Screen.StepLine> steps, String problem) {}
 
     @GetMapping

@@ -17,14 +17,14 @@ import pemblar.core.checkin.Measure;
  * Small lanes over 90 days, each 1000 by 84: the usual as a band that moves with the days, each morning's value, the
  * 7-day mean, days out of band.
  */
-record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Tick> months, List<Shade> shades) {
+public record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Tick> months, List<Shade> shades) {
     static final double WIDTH = 1000;
     private static final double NAME = 26;
     static final double HEIGHT = 84;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
     /** @param sentence where the last days stand, in words */
-    record Lane(
+    public record Lane(
             Measure measure,
             String name,
             String unit,
@@ -36,11 +36,11 @@ record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, List<Ti
             int missing) {}
 
     /** A morning's value; {@code out} when the mean of that morning was out of band. */
-    record Dot(double x, double y, boolean out, boolean latest, String label) {}
+    public record Dot(double x, double y, boolean out, boolean latest, String label) {}
 
-    record Load(double x, double width, double height, String label) {}
+    public record Load(double x, double width, double height, String label) {}
 
-    record Tick(double at, String text) {}
+    public record Tick(double at, String text) {}
 
     record Shade(double x, double width, String label) {}
 

@@ -11,7 +11,7 @@ import pemblar.app.frame.page.Svg;
  * A strand as it is drawn in a box of 660 by 44, one scale for the whole list. What looks alike is one path over all
  * its days, so that a hundred athletes make no page of ten thousand elements.
  */
-record MorningView(Line line, String drawing) {
+public record MorningView(Line line, String drawing) {
     private static final double WIDTH = 660;
     private static final double BOX = 44;
     private static final double FLOOR = 38;

@@ -22,7 +22,7 @@ public class ComparisonStore {
     public record Held(long id, String name, Content content, int version) {}
 
     /** A line of the list of comparisons. */
-    record Named(long id, String name, int lines, Instant changedAt) {}
+    public record Named(long id, String name, int lines, Instant changedAt) {}
 
     List<Named> all(long athleteId) {
         return sql.sql("select id, name, jsonb_array_length(content -> 'lines') as lines, changed_at from "

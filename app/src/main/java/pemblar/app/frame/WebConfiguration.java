@@ -8,6 +8,8 @@ import org.springframework.format.FormatterRegistry;
 import org.springframework.transaction.support.AbstractPlatformTransactionManager;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.thymeleaf.cache.StandardCacheManager;
+import org.thymeleaf.spring6.SpringTemplateEngine;
 import org.thymeleaf.spring6.view.ThymeleafViewResolver;
 import pemblar.app.frame.page.DayReading;
 import pemblar.app.frame.page.Looking;
@@ -16,6 +18,8 @@ import pemblar.app.frame.page.WholePage;
 /** How requests are read. */
 @Configuration
 class WebConfiguration implements WebMvcConfigurer {
+    private static final int TEMPLATES = 2_000;
+    private static final int EXPRESSIONS = 30_000;
     private final DayReading days;
     private final Looking looking;
 
@@ -25,8 +29,20 @@ class WebConfiguration implements WebMvcConfigurer {
     }
 
     @Autowired
-    void draws(ThymeleafViewResolver views) {
+    void draws(ThymeleafViewResolver views, SpringTemplateEngine engine) {
         views.setViewClass(WholePage.class);
+        engine.setCacheManager(all());
+    }
+
+    /**
+     * Room for every template with its parts and for every expression: with the usual 200 and 500 each page put out
+     * what the next one needed, which then was read anew from its text.
+     */
+    private static StandardCacheManager all() {
+        StandardCacheManager cache = new StandardCacheManager();
+        cache.setTemplateCacheMaxSize(TEMPLATES);
+        cache.setExpressionCacheMaxSize(EXPRESSIONS);
+        return cache;
     }
 
     @Override

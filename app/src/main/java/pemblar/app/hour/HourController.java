@@ -41,7 +41,7 @@ class HourController {
     }
 
     /** An hour in the list. @param ahead whether it can still be taken back */
-    record Line(long id, String title, LocalDate day, int minute, boolean ahead, boolean over) {}
+    public record Line(long id, String title, LocalDate day, int minute, boolean ahead, boolean over) {}
 
     @GetMapping
     String list(

@@ -24,7 +24,7 @@ class MailTrayController {
     }
 
     /** @param path the page that the mail leads to; null without one */
-    record Shown(MailService.Mail mail, List<String> lines, String path) {}
+    public record Shown(MailService.Mail mail, List<String> lines, String path) {}
 
     @GetMapping("/mail-tray")
     String tray(

@@ -65,7 +65,7 @@ class JobFailures extends AbstractSchedulerListener {
      * @param failures tries in a row that failed
      * @param reason of the last failure; empty when none is kept
      */
-    record Job(String task, String instance, Instant due, boolean running, int failures, String reason) {}
+    public record Job(String task, String instance, Instant due, boolean running, int failures, String reason) {}
 
     /** Those that failed at their last try, the most often failed first. */
     List<Job> failing() {

@@ -15,7 +15,7 @@ class Sizes {
     }
 
     /** @param rows as the database last counted them; {@code bytes} with indexes */
-    record Table(String name, long rows, long bytes) {
+    public record Table(String name, long rows, long bytes) {
         public String megabytes() {
             return megabytes(bytes);
         }

@@ -62,7 +62,7 @@ class BoardController {
     }
 
     /** A workout that can be put on a day. */
-    record Offered(long id, String label, String inFolder) {
+    public record Offered(long id, String label, String inFolder) {
         static Offered of(Shelved w) {
             String from = w.isOwn() ? "" : w.id() < 0 ? " (ships)" : " (coach)";
             return new Offered(

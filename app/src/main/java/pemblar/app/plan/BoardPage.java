@@ -108,7 +108,10 @@ class BoardPage {
         model.addAttribute("noteDays", notes.days(athlete, first, last));
         model.addAttribute("from", first);
         model.addAttribute("to", last);
-        if (athlete.draftsSeen()) model.addAttribute("sharing", sharing.of(page, rows));
+        if (athlete.draftsSeen()) {
+            model.addAttribute("sharing", sharing.of(page, rows));
+            model.addAttribute("sharedUntil", athlete.sharedUntil());
+        }
         Trend trend = trends.of(athlete);
         plan.events(athlete).stream()
                 .filter(e -> e.priority() == Priority.A && e.day().isAfter(today))

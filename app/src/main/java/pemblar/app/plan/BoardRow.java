@@ -1,6 +1,7 @@
 package pemblar.app.plan;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import pemblar.app.session.Slab;
 import pemblar.core.schedule.Rescheduling.Proposal;
@@ -30,10 +31,36 @@ public record BoardRow(
         public boolean isRest() {
             return slabs.isEmpty();
         }
+
+        /** @param sharedUntil up to which day the plan is shared; null when it is not */
+        public boolean isEdge(LocalDate sharedUntil) {
+            return date.equals(sharedUntil);
+        }
+
+        /** How it looks: names of styles. */
+        public String look(LocalDate sharedUntil) {
+            return (today ? "is-today " : "")
+                    + (unavailable ? "is-gone " : "")
+                    + (isRest() ? "is-rest " : "")
+                    + (isEdge(sharedUntil) ? "is-shared-edge" : "");
+        }
     }
 
     /** A slab with its drawing in a box of 100 by 30; the width is the length of the session. */
-    public record SlabView(Slab slab, String plannedPath, String donePath) {}
+    public record SlabView(Slab slab, String plannedPath, String donePath) {
+        /**
+         * How it looks: names of styles.
+         *
+         * @param carried ids of sessions that a proposal has just brought here; null for none
+         */
+        public String look(LocalDate today, Collection<String> carried) {
+            String open = slab.day().isBefore(today) ? "is-open" : "";
+            return (slab.done() != null ? "is-done" : open)
+                    + (slab.sketch() && !slab.sport().isLifted() ? " is-sketch" : "")
+                    + (slab.draft() ? " is-draft" : "")
+                    + (carried != null && carried.contains(String.valueOf(slab.id())) ? " is-carried" : "");
+        }
+    }
 
     /**
      * Planned and done over the block; widths in percent of the longer of both and the target. @param against what it
@@ -56,14 +83,11 @@ public record BoardRow(
 
     /** @param id of the session that can still be moved, or 0 */
     public record Bar(
-            double x,
-            double width,
-            boolean done,
-            boolean hard,
-            boolean uncertain,
-            long id,
-            int version,
-            String label) {}
+            double x, double width, boolean done, boolean hard, boolean uncertain, long id, int version, String label) {
+        public boolean isHandle() {
+            return id > 0;
+        }
+    }
 
     /** From one hard session to the next. */
     public record Gap(String text, boolean near) {}

@@ -29,7 +29,7 @@ class SharedPlan {
      * @param drafts ahead on the shown days
      * @param seen the athlete's own forecast of the next A event; empty when it is the same, or there is none
      */
-    record Line(LocalDate until, LocalDate suggested, long drafts, String words, String seen) {}
+    public record Line(LocalDate until, LocalDate suggested, long drafts, String words, String seen) {}
 
     Line of(Pages.Opened page, List<BoardRow> rows) {
         LocalDate today = page.today();

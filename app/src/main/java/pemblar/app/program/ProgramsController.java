@@ -44,7 +44,7 @@ class ProgramsController {
     }
 
     /** Something that a token can be allowed. */
-    record Allowed(String key, String words) {}
+    public record Allowed(String key, String words) {}
 
     @GetMapping
     String page(@AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {

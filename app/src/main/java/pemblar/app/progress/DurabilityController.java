@@ -39,13 +39,13 @@ class DurabilityController {
     }
 
     /** A cell: the best after, and what it is of fresh. @param words empty when nobody came so far */
-    record Cell(String value, String words, double width) {}
+    public record Cell(String value, String words, double width) {}
 
     /** One effort: fresh, and after each amount. */
-    record Row(String effort, String fresh, List<Cell> after) {}
+    public record Row(String effort, String fresh, List<Cell> after) {}
 
     /** A half-year. */
-    record Span(String name, List<Row> rows) {}
+    public record Span(String name, List<Row> rows) {}
 
     @OneLook
     @GetMapping("/a/{athleteId}/progress/durability")

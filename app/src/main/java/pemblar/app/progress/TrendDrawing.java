@@ -15,7 +15,7 @@ import pemblar.core.load.LoadTrend;
  * The load trend as two lanes on one axis of days, in a box of {@link #WIDTH} by {@link #HEIGHT}: day loads with acute
  * and chronic load, and balance. The part after today is the forecast.
  */
-record TrendDrawing(
+public record TrendDrawing(
         List<Bar> bars,
         String acuteDone,
         String acuteAhead,
@@ -54,7 +54,7 @@ record TrendDrawing(
      * One day's load: done, or planned when still open; strength's share of both stands hatched at its foot. One that
      * the axis cuts has its figure in {@code cut}, else empty.
      */
-    record Bar(
+    public record Bar(
             double x,
             double width,
             double doneY,
@@ -65,7 +65,7 @@ record TrendDrawing(
             double liftedHeight,
             String cut) {}
 
-    record Tick(double at, String text) {}
+    public record Tick(double at, String text) {}
 
     static TrendDrawing of(Trend trend, LocalDate from, LocalDate to) {
         return new Maker(trend, from, to).draw();

@@ -16,7 +16,7 @@ import pemblar.core.workout.Pace;
 /** Figures of a selected stretch of a recording, in words ready to show. */
 public final class Range {
     /** One figure with its name and unit. */
-    record Figure(String name, String value) {}
+    public record Figure(String name, String value) {}
 
     private final List<Figure> figures = new ArrayList<>();
 

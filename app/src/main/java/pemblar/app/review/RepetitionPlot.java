@@ -18,14 +18,14 @@ import pemblar.core.sport.Sport;
  * @param word the trend, of each set where there are several
  * @param lines fitted lines as one path; empty where no set has three values
  */
-record RepetitionPlot(
+public record RepetitionPlot(
         String name, String word, boolean marked, List<Dot> dots, String line, String first, String last) {
     private static final double WIDTH = 200;
     private static final double TOP = 10;
     private static final double FLOOR = 54;
     private static final double LEFT = 12;
 
-    record Dot(double x, double y, String label, int from, int to) {}
+    public record Dot(double x, double y, String label, int from, int to) {}
 
     static List<RepetitionPlot> of(List<RepetitionSet> sets, Sport sport, Shown shown) {
         List<RepetitionPlot> plots = new ArrayList<>();

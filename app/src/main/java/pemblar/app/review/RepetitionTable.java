@@ -28,7 +28,7 @@ import pemblar.core.workout.ShorthandText;
  *
  * @param how how many of what there are, and how they were found
  */
-record RepetitionTable(String how, List<Sentence> verdict, List<Part> parts) {
+public record RepetitionTable(String how, List<Sentence> verdict, List<Part> parts) {
     private static final int MOST_STATED = 40;
     private static final int LONG = 8;
 
@@ -48,7 +48,7 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Part> parts) {
      * @param title empty for the only kind
      * @param columns names of the figures that some repetition has
      */
-    record Part(String title, List<RepetitionPlot> plots, List<String> columns, List<Row> rows) {
+    public record Part(String title, List<RepetitionPlot> plots, List<String> columns, List<Row> rows) {
         /** So many rows that they stay folded until asked for. */
         public boolean isLong() {
             return rows.size() > LONG;
@@ -56,7 +56,7 @@ record RepetitionTable(String how, List<Sentence> verdict, List<Part> parts) {
     }
 
     /** A repetition in figures. @param set counted from 1; 0 where there is only one */
-    record Row(int set, int number, int from, int to, List<String> figures) {}
+    public record Row(int set, int number, int from, int to, List<String> figures) {}
 
     /** What repeats. @param step null where none was planned */
     private record Kind(PlannedStep step, List<List<Span>> sets) {}

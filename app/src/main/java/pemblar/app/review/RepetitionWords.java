@@ -21,7 +21,7 @@ final class RepetitionWords {
     private RepetitionWords() {}
 
     /** @param from second at which the figures begin that it rests on; {@code to} where they end */
-    record Sentence(String text, int from, int to) {
+    public record Sentence(String text, int from, int to) {
         private Sentence after(String head) {
             return head.isEmpty() ? this : new Sentence(upper(head) + ": " + lower(text), from, to);
         }

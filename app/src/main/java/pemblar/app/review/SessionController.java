@@ -191,7 +191,7 @@ class SessionController {
     }
 
     /** A line of time in a zone; {@code width} in percent of the longest. */
-    record ZoneLine(int number, String name, String range, int seconds, double width) {}
+    public record ZoneLine(int number, String name, String range, int seconds, double width) {}
 
     private static Map<String, List<ZoneLine>> zones(SessionService.Opened opened) {
         Map<String, List<ZoneLine>> all = new LinkedHashMap<>();
@@ -223,7 +223,7 @@ class SessionController {
     }
 
     /** A best effort of the session. */
-    record Best(int seconds, double value, Double perKilogram) {}
+    public record Best(int seconds, double value, Double perKilogram) {}
 
     private static List<Best> bests(SessionService.Opened opened) {
         TreeMap<Integer, Double> curve = opened.stored().orElseThrow().bests();

@@ -31,7 +31,7 @@ public record StepTable(String how, String unit, boolean planned, List<Line> lin
      * @param mean of the quantity of its target, without unit; {@code band} likewise
      * @param step its step in the plan, -1 without one
      */
-    record Line(
+    public record Line(
             int number,
             String name,
             String target,
@@ -54,7 +54,7 @@ public record StepTable(String how, String unit, boolean planned, List<Line> lin
     }
 
     /** A planned step that a stretch can be. */
-    record Choice(int step, String name) {}
+    public record Choice(int step, String name) {}
 
     static StepTable of(Cuts cuts, SessionService.Opened opened) {
         List<Line> lines = new ArrayList<>();

@@ -51,7 +51,7 @@ class TemplateEditing {
      * @param seconds, load null when not known
      * @param lacks what the athlete lacks for it, in a sentence; empty when nothing
      */
-    record Line(
+    public record Line(
             int index,
             int day,
             Integer startMinute,
@@ -62,7 +62,7 @@ class TemplateEditing {
             String lacks) {}
 
     /** @param version tells whether it was changed meanwhile */
-    record Opened(long id, String title, String version, List<Line> lines) {
+    public record Opened(long id, String title, String version, List<Line> lines) {
         public int days() {
             return lines.stream().mapToInt(Line::day).max().orElse(0);
         }

@@ -304,7 +304,7 @@ class WorkoutController {
     }
 
     /** Planned time in a zone; {@code width} in percent of the longest. */
-    record ZoneTime(int number, String name, int seconds, double width) {}
+    public record ZoneTime(int number, String name, int seconds, double width) {}
 
     private static List<ZoneTime> zoneTimes(Forecast forecast, Zones zones, Workout workout) {
         List<Integer> seconds = forecast.secondsInZones(zones, workout);
@@ -318,7 +318,7 @@ class WorkoutController {
     }
 
     /** What the workout takes for one of the athletes that a coach may mean it for. */
-    record ForAthlete(String name, Forecast forecast, String missing) {}
+    public record ForAthlete(String name, Forecast forecast, String missing) {}
 
     private void roster(Workout workout, Athlete shown, Viewer viewer, Model model) {
         List<Athlete> roster = athletes.roster(viewer).stream()

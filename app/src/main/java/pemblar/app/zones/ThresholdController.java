@@ -76,7 +76,7 @@ class ThresholdController {
      *
      * @param counts which of two values of a kind a sport goes by; empty when there is only one
      */
-    record QuantityView(
+    public record QuantityView(
             Quantity quantity,
             String label,
             String unit,
@@ -85,7 +85,7 @@ class ThresholdController {
             String counts,
             List<DatedView> history) {}
 
-    record DatedView(LocalDate from, String value) {}
+    public record DatedView(LocalDate from, String value) {}
 
     @OneLook
     @GetMapping

@@ -81,13 +81,14 @@ class ZoneController {
      * A zone of the editor: its upper boundary as typed, null for the last; where it stands in the bar, in percent of
      * its width.
      */
-    record Edited(int number, String name, String boundary, Double value, String range, double left, double width) {}
+    public record Edited(
+            int number, String name, String boundary, Double value, String range, double left, double width) {}
 
     /** A set that held or holds, by its first day. */
-    record History(LocalDate from, String name, boolean now, boolean before) {}
+    public record History(LocalDate from, String name, boolean now, boolean before) {}
 
     /** A scheme to start from. */
-    record Choice(String value, String name) {}
+    public record Choice(String value, String name) {}
 
     @OneLook
     @GetMapping

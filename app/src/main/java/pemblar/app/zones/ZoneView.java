@@ -17,7 +17,7 @@ public record ZoneView(String title, String address, List<Line> lines) {
     public record Line(int number, String name, String percents, String range) {}
 
     /** What a set is for, and how pages call it. */
-    record Kind(String title, Sport sport, Measure measure) {
+    public record Kind(String title, Sport sport, Measure measure) {
         public String address() {
             return "sport=" + sport + "&measure=" + measure;
         }

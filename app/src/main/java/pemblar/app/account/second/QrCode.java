@@ -13,7 +13,7 @@ import java.util.Map;
  * @param side squares along one side, with four of margin on each
  * @param path of all dark squares, one unit each
  */
-record QrCode(int side, String path) {
+public record QrCode(int side, String path) {
     static QrCode of(String text) {
         try {
             BitMatrix dark =

@@ -61,7 +61,7 @@ public class SecondFactorService {
     }
 
     /** A secret that is not on yet. */
-    record Begun(String typed, String address) {}
+    public record Begun(String typed, String address) {}
 
     /** @throws IllegalArgumentException when the password is not the account's, or one is on */
     @Transactional

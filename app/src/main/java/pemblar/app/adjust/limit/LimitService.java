@@ -62,7 +62,7 @@ public class LimitService {
     }
 
     /** An athlete of a group. @param limits null: the usual, whose hours follow from the season's days */
-    record Member(Athlete athlete, Limits limits) {}
+    public record Member(Athlete athlete, Limits limits) {}
 
     /** A group, and its athletes with what each has. */
     record Members(Memberships.Group group, List<Member> members) {}

@@ -13,10 +13,10 @@ import pemblar.app.session.Slab;
 import pemblar.core.adjust.Change;
 
 /** A day that changes, as it is and as it would be. */
-record ChangedDay(String name, List<Slot> before, List<Slot> after, boolean changed) {
+public record ChangedDay(String name, List<Slot> before, List<Slot> after, boolean changed) {
     private static final int MOST_DAYS = 10;
 
-    record Slot(String title, String figures, boolean changed) {}
+    public record Slot(String title, String figures, boolean changed) {}
 
     /** The days that changes touch, in order: those of the sessions as they are, and those on which something lands. */
     static TreeSet<LocalDate> touched(Open open, List<Change> changes) {

@@ -35,9 +35,9 @@ public record ProposalView(
     private static final double WIDTH = 1000;
     private static final double HEIGHT = 150;
 
-    record Switch(int index, String text, boolean on) {}
+    public record Switch(int index, String text, boolean on) {}
 
-    record Tick(double at, String text) {}
+    public record Tick(double at, String text) {}
 
     public static ProposalView of(Open open, Shown shown, Set<Integer> on, Trend trend) {
         return of(open, shown, on, trend, open.morning());

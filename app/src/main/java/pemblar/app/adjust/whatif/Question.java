@@ -20,7 +20,7 @@ import pemblar.core.threshold.Quantity;
  * @param amount hours a week less, percent, or the value of the quantity in its unit; 0 for days off and events
  * @param quantity of which another value is asked about; else null
  */
-record Question(Kind kind, LocalDate first, LocalDate last, double amount, Quantity quantity) {
+public record Question(Kind kind, LocalDate first, LocalDate last, double amount, Quantity quantity) {
     private static final int MOST_DAYS = 400;
     /** What targets and loads of planned sessions rest on. */
     static final Set<Quantity> ASKED_ABOUT =

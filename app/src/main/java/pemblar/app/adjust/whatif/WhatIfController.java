@@ -52,7 +52,7 @@ class WhatIfController {
     }
 
     /** One line of the table. @param id null for what is not kept @param address of a kept one as it was asked */
-    record Line(Long id, String name, String address, Effect effect, LocalDate until) {}
+    public record Line(Long id, String name, String address, Effect effect, LocalDate until) {}
 
     @OneLook
     @GetMapping

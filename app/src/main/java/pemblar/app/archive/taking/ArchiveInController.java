@@ -27,10 +27,10 @@ class ArchiveInController {
     }
 
     /** @param words with their number in front */
-    record Taken(String count, String words) {}
+    public record Taken(String count, String words) {}
 
     /** @param more how many were left out beyond those that are said */
-    record View(ArchiveStore.Status status, boolean waits, List<Taken> taken, List<String> leftOut, int more) {
+    public record View(ArchiveStore.Status status, boolean waits, List<Taken> taken, List<String> leftOut, int more) {
         static View of(ArchiveStore.Status status) {
             List<String> said = status.leftOut().lines().limit(SHOWN).toList();
             return new View(

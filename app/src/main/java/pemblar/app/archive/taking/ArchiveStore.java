@@ -32,7 +32,7 @@ class ArchiveStore {
     }
 
     /** How far it is. */
-    enum State {
+    public enum State {
         ARRIVING,
         WAITING,
         READING,
@@ -44,7 +44,7 @@ class ArchiveStore {
      * @param taken how many of what, one a line, the number before a tab
      * @param leftOut the first of what was not taken in and why, one a line
      */
-    record Status(
+    public record Status(
             long id, long accountId, State state, int total, int done, String taken, String leftOut, int leftCount) {
         boolean isOnItsWay() {
             return state != State.DONE && state != State.REFUSED;

@@ -50,17 +50,17 @@ class Beside {
     }
 
     /** Who can be chosen. */
-    record Choice(long id, String name) {}
+    public record Choice(long id, String name) {}
 
     /** One athlete's column; {@code chronic} and {@code balance} of this morning. */
-    record Column(String name, String sport, String chronic, String balance, Bests.Table bests) {}
+    public record Column(String name, String sport, String chronic, String balance, Bests.Table bests) {}
 
     /** A week of one athlete. @param width of its bar, in percent of the longest week of all */
-    record Cell(String hours, String load, double width) {}
+    public record Cell(String hours, String load, double width) {}
 
-    record Week(String name, List<Cell> cells) {}
+    public record Week(String name, List<Cell> cells) {}
 
-    record Table(List<Column> columns, List<Week> weeks) {
+    public record Table(List<Column> columns, List<Week> weeks) {
         public boolean isEmpty() {
             return columns.isEmpty();
         }

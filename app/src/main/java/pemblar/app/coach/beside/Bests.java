@@ -46,10 +46,10 @@ public class Bests {
      * @param tested whether an effort of the 90 days comes near the model
      * @param from the session of the best; null when there is none
      */
-    record Row(
+    public record Row(
             int seconds, String duration, String now, String perKilogram, String before, boolean tested, Named from) {}
 
-    record Table(Sport sport, Measure measure, List<Row> rows) {
+    public record Table(Sport sport, Measure measure, List<Row> rows) {
         /** Durations without an effort near the model in the last 90 days, in words. */
         public List<String> untested() {
             return rows.stream().filter(r -> !r.tested()).map(Row::duration).toList();

@@ -43,13 +43,13 @@ class GroupController {
     }
 
     /** A day of one athlete. @param words of its sessions; empty for rest */
-    record Cell(LocalDate day, List<Slab> sessions) {}
+    public record Cell(LocalDate day, List<Slab> sessions) {}
 
-    record Row(Athlete athlete, List<Cell> cells) {}
+    public record Row(Athlete athlete, List<Cell> cells) {}
 
     /** What the form asks for, as it was typed. */
-    record Asked(String what, By by, String day, String daysBefore, String time, List<Long> athletes) {
-        Asked {
+    public record Asked(String what, By by, String day, String daysBefore, String time, List<Long> athletes) {
+        public Asked {
             what = what == null ? "" : what;
             by = by == null ? By.FIRST_DAY : by;
             day = day == null ? "" : day;

@@ -64,7 +64,7 @@ class GroupPlan {
     }
 
     /** By which of each one's days it is put. */
-    enum By {
+    public enum By {
         FIRST_DAY,
         LAST_DAY,
         EVENT
@@ -81,7 +81,7 @@ class GroupPlan {
     record Wish(Long template, Long workout, By by, LocalDate day, int daysBefore, Integer startMinute) {}
 
     /** For one athlete. @param clashes in words; empty when all is well @param refused why it cannot be put */
-    record Share(Athlete athlete, List<Placed> placed, List<String> clashes, String refused) {
+    public record Share(Athlete athlete, List<Placed> placed, List<String> clashes, String refused) {
         public boolean isPossible() {
             return refused == null;
         }

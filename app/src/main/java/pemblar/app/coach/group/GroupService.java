@@ -48,13 +48,14 @@ class GroupService {
         this.clock = clock;
     }
 
-    record Group(long id, String name, List<Athlete> members) {}
+    public record Group(long id, String name, List<Athlete> members) {}
 
     /** Something that was put on the group. @param open sessions that are still to be done */
-    record Put(long id, String title, LocalDate madeOn, int athletes, int open, int done, List<Member> members) {}
+    public record Put(
+            long id, String title, LocalDate madeOn, int athletes, int open, int done, List<Member> members) {}
 
     /** Somebody who has not done it yet. */
-    record Member(long id, String name) {}
+    public record Member(long id, String name) {}
 
     /** @throws NotFoundException when it is not this coach's */
     Group require(long groupId, Viewer coach) {

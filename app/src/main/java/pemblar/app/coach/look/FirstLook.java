@@ -44,18 +44,18 @@ class FirstLook {
     }
 
     /** A value with the day from which it holds; null when it is not known. */
-    record Value(String name, String value, LocalDate since) {}
+    public record Value(String name, String value, LocalDate since) {}
 
     /** A week's bar of one sport. */
-    record Bar(double x, double y, double width, double height, int pattern, String title) {}
+    public record Bar(double x, double y, double width, double height, int pattern, String title) {}
 
     /** @param most hours of the highest week, the top of the axis */
-    record Hours(List<Bar> bars, double most, List<String> sports, List<String> totals) {}
+    public record Hours(List<Bar> bars, double most, List<String> sports, List<String> totals) {}
 
-    record Data(long recordings, long withPower, long withHeartRate, long withoutLoad, long withoutPlan) {}
+    public record Data(long recordings, long withPower, long withHeartRate, long withoutLoad, long withoutPlan) {}
 
     /** Loads in points a day; runs of days without rest in words. */
-    record Load(Double chronic, Double before, Double highest, List<String> withoutRest) {}
+    public record Load(Double chronic, Double before, Double highest, List<String> withoutRest) {}
 
     List<Value> values(Athlete athlete, LocalDate today) {
         DatedValues values = thresholds.of(athlete);

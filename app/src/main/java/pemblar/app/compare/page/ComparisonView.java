@@ -50,23 +50,23 @@ public record ComparisonView(
 
     private static final int FEWEST_SESSIONS = 3;
 
-    record Column(String key, String name, String unit, boolean derived) {}
+    public record Column(String key, String name, String unit, boolean derived) {}
 
     /** A value; entered by hand when it says so. */
-    record Cell(String key, String text, boolean entered, boolean canEnter) {}
+    public record Cell(String key, String text, boolean entered, boolean canEnter) {}
 
-    record Row(Line line, int shape, List<Cell> cells) {}
+    public record Row(Line line, int shape, List<Cell> cells) {}
 
     /** A group with the mean of every column. */
     public record Group(String name, int shape, int count, List<String> means) {}
 
     /** Points in a box of 640 by 310 with its axes. */
-    record Scatter(
+    public record Scatter(
             String xName, String yName, List<Mark> marks, List<Tick> xTicks, List<Tick> yTicks, List<String> lines) {}
 
-    record Mark(double x, double y, int shape, String label) {}
+    public record Mark(double x, double y, int shape, String label) {}
 
-    record Tick(double at, String text) {}
+    public record Tick(double at, String text) {}
 
     /** @param sort key of the column that rows are sorted by; anything else leaves their order */
     static ComparisonView of(Content content, String sort, boolean falling) {

@@ -32,9 +32,10 @@ class Overlay {
     }
 
     /** @param unit of the quantity that is drawn @param ticks its scale, and of time along the bottom */
-    record Drawn(String unit, List<Trace> traces, List<ComparisonView.Tick> ticks, List<ComparisonView.Tick> times) {}
+    public record Drawn(
+            String unit, List<Trace> traces, List<ComparisonView.Tick> ticks, List<ComparisonView.Tick> times) {}
 
-    record Trace(String path, int shape, String label) {}
+    public record Trace(String path, int shape, String label) {}
 
     Drawn of(long athleteId, Viewer viewer, Content content) {
         Map<Long, Recording> read = new HashMap<>();

@@ -75,10 +75,10 @@ public class CurveController {
     }
 
     /** An estimate with its standard error. */
-    record Estimated(String name, String value, String error, String note) {}
+    public record Estimated(String name, String value, String error, String note) {}
 
     /** A point of the curve with the session that made it. */
-    record Best(
+    public record Best(
             int seconds,
             String duration,
             String value,
@@ -270,7 +270,7 @@ public class CurveController {
     }
 
     /** An all-out effort that can be put on a day. */
-    record Test(int seconds, String words) {}
+    public record Test(int seconds, String words) {}
 
     /** The one that helps most first, then what was not tested by itself. */
     private static List<Test> tests(PowerDuration fitted) {

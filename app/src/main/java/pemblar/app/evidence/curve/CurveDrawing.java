@@ -14,7 +14,7 @@ import pemblar.core.model.PowerDuration;
  * Best efforts over their duration on a logarithmic axis, in a box of {@link #WIDTH} by {@link #HEIGHT}: two ranges of
  * days, the fitted model, the efforts it rests on, and the durations that no all-out effort has tested.
  */
-record CurveDrawing(
+public record CurveDrawing(
         String curve,
         String other,
         String model,
@@ -33,11 +33,11 @@ record CurveDrawing(
     private static final int MODEL_UNTIL = 3600;
     private static final double LEAST_ROOM = 26;
 
-    record Dot(double x, double y, String title) {}
+    public record Dot(double x, double y, String title) {}
 
-    record Span(double x, double width, String title) {}
+    public record Span(double x, double width, String title) {}
 
-    record Tick(double at, String text) {}
+    public record Tick(double at, String text) {}
 
     /** @param scale watts per unit of the drawing: 1, or the body mass for W/kg */
     static CurveDrawing of(List<Point> points, List<Point> other, PowerDuration model, double scale, CurveUnits units) {

@@ -6,7 +6,7 @@ import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 
 /** How best efforts read on the curve's page: watts, watts per kilogram, or the pace of the sport. */
-record CurveUnits(Measure measure, Sport sport, boolean perKilogram) {
+public record CurveUnits(Measure measure, Sport sport, boolean perKilogram) {
     public boolean isSpeed() {
         return measure == Measure.SPEED;
     }

@@ -32,8 +32,8 @@ class IntervalsController {
     }
 
     /** What was typed, or the usual example. */
-    record Asked(String sport, String repeats, String length, String rest, String easy, String left) {
-        Asked {
+    public record Asked(String sport, String repeats, String length, String rest, String easy, String left) {
+        public Asked {
             repeats = repeats == null ? "6" : repeats;
             length = length == null ? "3min" : length;
             rest = rest == null ? "3min" : rest;

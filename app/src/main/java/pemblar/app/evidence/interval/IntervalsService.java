@@ -49,7 +49,7 @@ class IntervalsService {
      * @param left of W′ in kJ or of D′ in m, at the lowest point
      * @param words where it comes from, or what is missing
      */
-    record Answer(Athlete athlete, String held, String range, Double ofThreshold, String left, String words) {}
+    public record Answer(Athlete athlete, String held, String range, Double ofThreshold, String left, String words) {}
 
     /**
      * What a set is computed by, W and J or m/s and m.

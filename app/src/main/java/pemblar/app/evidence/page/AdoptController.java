@@ -45,7 +45,7 @@ class AdoptController {
     }
 
     /** A value to adopt, as typed, beside what holds on that day. */
-    record Field(Quantity quantity, String label, String unit, String typed, String before, String problem) {}
+    public record Field(Quantity quantity, String label, String unit, String typed, String before, String problem) {}
 
     @GetMapping
     String preview(

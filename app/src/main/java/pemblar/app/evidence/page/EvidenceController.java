@@ -59,7 +59,7 @@ class EvidenceController {
     }
 
     /** A suggestion with what holds now and the parameters that adopt it. */
-    record Suggested(Quantity quantity, String words, String width, String now, String adopt, int kind) {}
+    public record Suggested(Quantity quantity, String words, String width, String now, String adopt, int kind) {}
 
     @OneLook
     @GetMapping
@@ -126,7 +126,7 @@ class EvidenceController {
      *
      * @param adopt parameters that adopt it alone, where the pieces contradict each other; else empty
      */
-    record Line(
+    public record Line(
             String key,
             LocalDate day,
             String quantity,
@@ -230,7 +230,7 @@ class EvidenceController {
     }
 
     /** An estimate as the calculator shows it. */
-    record Answer(String quantity, String best, String range) {}
+    public record Answer(String quantity, String best, String range) {}
 
     private static void answer(Model model, Trial trial) {
         Map<String, String> refused = new LinkedHashMap<>();

@@ -20,7 +20,7 @@ import pemblar.core.threshold.Suggestion;
  * All evidence on one dated axis: a mark with its range for each piece, the adopted values as stepped lines, the
  * suggestions as bands. In a box of {@link #WIDTH} by {@link #HEIGHT}.
  */
-record EvidenceDrawing(
+public record EvidenceDrawing(
         List<Mark> marks, List<Step> steps, List<Band> bands, List<Tick> values, List<Tick> days, double todayX) {
     static final double WIDTH = 1232;
     static final double HEIGHT = 330;
@@ -36,7 +36,7 @@ record EvidenceDrawing(
      * A piece: its middle, the ends of its range, and whether it is open above; {@code kind} 0 is drawn round, 1
      * square.
      */
-    record Mark(
+    public record Mark(
             double x,
             double y,
             double lowY,
@@ -47,11 +47,11 @@ record EvidenceDrawing(
             String title,
             String key) {}
 
-    record Step(String path, int kind, double labelY, String label) {}
+    public record Step(String path, int kind, double labelY, String label) {}
 
-    record Band(double x, double width, double y, double height, int kind, double labelY, String label) {}
+    public record Band(double x, double width, double y, double height, int kind, double labelY, String label) {}
 
-    record Tick(double at, String text) {}
+    public record Tick(double at, String text) {}
 
     static EvidenceDrawing of(
             Screen screen,

@@ -11,7 +11,7 @@ import pemblar.core.threshold.Quantity;
  * One screen of evidence: a sport and a measured quantity, with the thresholds it is about. The first is drawn round,
  * the second square.
  */
-enum Screen {
+public enum Screen {
     RIDE_POWER(
             "Power, riding",
             Sport.RIDE,

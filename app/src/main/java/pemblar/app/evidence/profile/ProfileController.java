@@ -78,7 +78,7 @@ class ProfileController {
     }
 
     /** A duration with both ranges; places in the bands from 0 to 1 across the drawing. */
-    record Row(
+    public record Row(
             int seconds,
             String duration,
             String now,

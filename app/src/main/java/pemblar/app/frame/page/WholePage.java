@@ -5,18 +5,11 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpServletResponseWrapper;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.io.StringWriter;
-import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import org.thymeleaf.spring6.view.ThymeleafView;
 
-/**
- * A page is drawn as a whole and written as bytes at once: letter by letter through a writer took six to nine percent
- * of its time.
- */
+/** A page is drawn as a whole and written at once: letter by letter through the answer's writer took a tenth of it. */
 public class WholePage extends ThymeleafView {
-    private static final int ROOM = 64 * 1024;
-
     @Override
     public void render(Map<String, ?> model, HttpServletRequest request, HttpServletResponse response)
             throws Exception {
@@ -26,7 +19,7 @@ public class WholePage extends ThymeleafView {
     }
 
     private static final class Collected extends HttpServletResponseWrapper {
-        private StringWriter letters;
+        private PageBytes page;
 
         Collected(HttpServletResponse response) {
             super(response);
@@ -34,14 +27,12 @@ public class WholePage extends ThymeleafView {
 
         @Override
         public PrintWriter getWriter() {
-            if (letters == null) letters = new StringWriter(ROOM);
-            return new PrintWriter(letters);
+            if (page == null) page = new PageBytes();
+            return new PrintWriter(page);
         }
 
         void write() throws IOException {
-            if (letters == null) return;
-            byte[] bytes = letters.toString().getBytes(StandardCharsets.UTF_8);
-            getOutputStream().write(bytes);
+            if (page != null) page.writeTo(getOutputStream());
         }
     }
 }

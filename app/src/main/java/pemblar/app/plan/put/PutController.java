@@ -1,4 +1,4 @@
-package pemblar.app.plan;
+package pemblar.app.plan.put;
 
 import java.time.LocalDate;
 import java.util.List;

@@ -68,7 +68,7 @@ class DemandController {
     }
 
     /** One demand as it is shown; widths in percent of the largest value. */
-    record Line(
+    public record Line(
             int index,
             String duration,
             String state,
@@ -113,7 +113,7 @@ class DemandController {
     }
 
     /** A unit of a sport that an effort can be typed in. */
-    record Measured(String value, String words) {}
+    public record Measured(String value, String words) {}
 
     private static List<Measured> measures(List<Sport> sports) {
         List<Measured> all = new ArrayList<>();

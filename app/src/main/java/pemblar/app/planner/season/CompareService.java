@@ -36,14 +36,14 @@ class CompareService {
         this.thresholds = thresholds;
     }
 
-    record Stretch(LocalDate from, LocalDate to) {
+    public record Stretch(LocalDate from, LocalDate to) {
         public int days() {
             return (int) ChronoUnit.DAYS.between(from, to) + 1;
         }
     }
 
     /** A best effort of the days that are over; NaN when there is none. */
-    record Best(int seconds, double value) {}
+    public record Best(int seconds, double value) {}
 
     /**
      * One stretch.
@@ -51,7 +51,7 @@ class CompareService {
      * @param chronicAtEvent on the morning of the next A event, if the first stretch's days are trained like this one;
      *     NaN without an event
      */
-    record Side(
+    public record Side(
             Stretch stretch,
             double hours,
             double load,

@@ -426,7 +426,7 @@ class SeasonController {
     }
 
     /** What the present plan comes to beside what could be planned, with what to do about it. */
-    record Now(String sentence) {
+    public record Now(String sentence) {
         static Now of(Morning morning, Outcome outcome) {
             double aim = outcome.aim().value();
             String comes = " What is planned now comes to " + Math.round(morning.chronic());
@@ -439,7 +439,7 @@ class SeasonController {
     }
 
     /** Chronic load and balance on the morning of an event that is still ahead. */
-    record Morning(SeasonEvent event, double chronic, double balance) {}
+    public record Morning(SeasonEvent event, double chronic, double balance) {}
 
     private static List<Morning> mornings(Held held, Trend trend) {
         List<Morning> mornings = new ArrayList<>();

@@ -23,7 +23,7 @@ import pemblar.core.season.WantedBalance;
  * @param pointsPerUnit load per day that one unit of height stands for
  * @param daysPerUnit days that one unit of width stands for
  */
-record SeasonDrawing(
+public record SeasonDrawing(
         List<Column> columns,
         List<Band> bands,
         List<Flag> flags,
@@ -61,7 +61,7 @@ record SeasonDrawing(
     private static final double LETTER = 6.6;
 
     /** A block; the target is the outline, planned and done are fills. {@code numberY} is where its figures stand. */
-    record Column(
+    public record Column(
             Block block,
             double x,
             double width,
@@ -81,16 +81,16 @@ record SeasonDrawing(
         }
     }
 
-    record Band(double x, double width, String text) {}
+    public record Band(double x, double width, String text) {}
 
-    record Flag(double x, SeasonEvent event, String text, boolean leftward) {}
+    public record Flag(double x, SeasonEvent event, String text, boolean leftward) {}
 
-    record Tick(double at, String text) {}
+    public record Tick(double at, String text) {}
 
     /** The balance wanted on a morning, and the one that comes out. */
-    record Wanted(double x, double y, double height, double atY, boolean inside, String label) {}
+    public record Wanted(double x, double y, double height, double atY, boolean inside, String label) {}
 
-    record Bar(
+    public record Bar(
             double x,
             double width,
             double plannedY,

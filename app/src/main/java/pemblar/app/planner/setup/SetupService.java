@@ -74,7 +74,7 @@ class SetupService {
      * @param expected time that the recent result suggests for the event, s; null without a result or a distance
      * @param filled the blocks with their sessions
      */
-    record Review(
+    public record Review(
             Held held,
             Season.Outcome outcome,
             SeasonEvent event,

@@ -29,7 +29,7 @@ public record ZoneTimes(Map<Of, List<Integer>> seconds) {
     }
 
     /** A share of the time, in percent from the left. */
-    record Share(int zone, double x, double width, int seconds) {}
+    public record Share(int zone, double x, double width, int seconds) {}
 
     /** Sessions that are over by their recordings, those ahead by their steps; one quantity for each session. */
     public static ZoneTimes of(List<Whole> sessions, java.time.LocalDate today, DatedZones values) {

@@ -28,7 +28,7 @@ final class EventLines {
      * @param came in words; empty while it is ahead
      * @param band and {@code line} paths in a box of 240 by 46, better upwards; empty with fewer than two
      */
-    record Line(
+    public record Line(
             String name,
             String what,
             String likely,

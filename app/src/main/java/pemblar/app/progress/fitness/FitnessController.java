@@ -40,7 +40,7 @@ class FitnessController {
     }
 
     /** A predicted result as the table shows it. */
-    record Line(String over, String best, String range, String leansOn, boolean outside) {}
+    public record Line(String over, String best, String range, String leansOn, boolean outside) {}
 
     @GetMapping("/a/{athleteId}/progress/fitness")
     String fitness(

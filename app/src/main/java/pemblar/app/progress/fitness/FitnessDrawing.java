@@ -17,14 +17,14 @@ import pemblar.core.workout.Pace;
  * The aerobic trend in a box of 1000 by 260: its line with the 95 % band, sessions as measured (open) and adjusted
  * (filled).
  */
-record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> values, List<Tick> months) {
+public record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> values, List<Tick> months) {
     private static final double WIDTH = 1000;
     private static final double HEIGHT = 260;
     static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
 
     record Dot(double x, double measuredY, double adjustedY, String label) {}
 
-    record Tick(double at, String text) {}
+    public record Tick(double at, String text) {}
 
     /** All dots as marks of a drawing, as they are too many for the template to make one by one. */
     public String marks() {

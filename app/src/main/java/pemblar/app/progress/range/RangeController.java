@@ -45,7 +45,7 @@ class RangeController {
     }
 
     /** A zone with its time in both ranges; bars in pixels. */
-    record ZoneLine(
+    public record ZoneLine(
             int zone,
             String name,
             double width,
@@ -55,9 +55,9 @@ class RangeController {
             String before,
             String change) {}
 
-    record SportLine(String sport, double width, double otherWidth, String words, String before) {}
+    public record SportLine(String sport, double width, double otherWidth, String words, String before) {}
 
-    record KeptLine(String purpose, double plannedWidth, double doneWidth, double overWidth, String words) {}
+    public record KeptLine(String purpose, double plannedWidth, double doneWidth, double overWidth, String words) {}
 
     @OneLook
     @GetMapping("/a/{athleteId}/progress/zones")

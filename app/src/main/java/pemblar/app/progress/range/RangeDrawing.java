@@ -13,7 +13,7 @@ import pemblar.core.range.RangeSummary;
  * Hours week by week: zones of one sport stacked, other sports above them, the plan as an outline; both ranges
  * bracketed.
  */
-record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months, Bracket now, Bracket other) {
+public record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months, Bracket now, Bracket other) {
     static final double WIDTH = 1232;
     static final double LEFT = 4;
     static final double RIGHT = 40;
@@ -35,9 +35,9 @@ record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months, Brack
             int restDays,
             String title) {}
 
-    record Tick(double at, String text) {}
+    public record Tick(double at, String text) {}
 
-    record Bracket(double from, double to) {
+    public record Bracket(double from, double to) {
         /** As a path that begins at a height. */
         public String path(double top) {
             return String.format(

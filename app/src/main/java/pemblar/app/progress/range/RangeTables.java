@@ -29,13 +29,13 @@ final class RangeTables {
     }
 
     /** Column heads and rows of cells; {@code first} is the head of each row. */
-    record Table(List<String> heads, List<Row> rows) {
+    public record Table(List<String> heads, List<Row> rows) {
         public int size() {
             return rows.size();
         }
     }
 
-    record Row(String first, List<String> cells) {}
+    public record Row(String first, List<String> cells) {}
 
     /** The latest week first; weeks ahead are left to the drawing. */
     Table weeks(List<RangeSummary> weeks, String zonesOf) {

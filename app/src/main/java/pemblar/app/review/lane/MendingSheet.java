@@ -23,10 +23,10 @@ public record MendingSheet(
             Set.of(Channel.LATITUDE.key(), Channel.LONGITUDE.key(), Channel.DISTANCE.key());
 
     /** Proposals of one kind with one action for all. @param from and to select the first in the lanes */
-    record Group(Proposal.Kind kind, String text, String action, int from, int to) {}
+    public record Group(Proposal.Kind kind, String text, String action, int from, int to) {}
 
     /** A correction that was made; seconds of the recording as it is shown. */
-    record Line(long id, String text, String by, int from, int to) {}
+    public record Line(long id, String text, String by, int from, int to) {}
 
     public static MendingSheet of(MendingService.Sheet sheet, Double load, int trimmed, Shown shown) {
         Map<Proposal.Kind, List<Proposal>> byKind = new LinkedHashMap<>();

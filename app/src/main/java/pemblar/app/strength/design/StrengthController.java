@@ -89,7 +89,7 @@ class StrengthController {
     }
 
     /** A kept workout with its figures. */
-    record Card(
+    public record Card(
             long id,
             String title,
             String owner,
@@ -154,10 +154,10 @@ class StrengthController {
     }
 
     /** What would be on the bar for one exercise. */
-    record OnTheBar(String exercise, String maximum, String exact, String shown, boolean findOut) {}
+    public record OnTheBar(String exercise, String maximum, String exact, String shown, boolean findOut) {}
 
     /** A movement with its sets. */
-    record Moves(String movement, int sets, int hard, String volume) {}
+    public record Moves(String movement, int sets, int hard, String volume) {}
 
     private void fill(Model model, Athlete athlete, LocalDate today, Viewer viewer, String text) {
         model.addAttribute("text", text);

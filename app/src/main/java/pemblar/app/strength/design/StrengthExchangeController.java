@@ -75,7 +75,7 @@ class StrengthExchangeController {
     }
 
     /** A set to be ticked with a pencil. @param load what is on the bar, in words */
-    record Line(String exercise, boolean first, String number, String asked, String load, String also) {}
+    public record Line(String exercise, boolean first, String number, String asked, String load, String also) {}
 
     /** One page for the gym's floor. */
     @GetMapping("/{id}/sheet")

@@ -34,7 +34,7 @@ public class StrengthLibrary {
     }
 
     /** @param owner empty for one's own @param tags parted by a comma and a blank */
-    record Kept(long id, String title, String folder, String tags, String text, boolean shared, String owner) {
+    public record Kept(long id, String title, String folder, String tags, String text, boolean shared, String owner) {
         /** Without a folder asked for, all are. */
         boolean isIn(String asked) {
             return asked.isBlank() || folder.equals(asked);

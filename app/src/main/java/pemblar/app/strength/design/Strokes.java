@@ -17,9 +17,9 @@ public record Strokes(List<Stroke> strokes, List<Brace> braces) {
     private static final double TOP = 1.1;
 
     /** @param kind warm, set, free, held or unknown; {@code index} of its line */
-    record Stroke(double x, double y, double height, double width, String kind, String figure, int index) {}
+    public record Stroke(double x, double y, double height, double width, String kind, String figure, int index) {}
 
-    record Brace(double from, double to, String name, String asked) {}
+    public record Brace(double from, double to, String name, String asked) {}
 
     public static Strokes of(List<Row> rows) {
         List<Stroke> strokes = new ArrayList<>();

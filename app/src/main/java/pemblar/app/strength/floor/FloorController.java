@@ -49,7 +49,7 @@ class FloorController {
     }
 
     /** A set as the page shows it. @param fixed added to the load that is typed: the body, kg */
-    record SetLine(
+    public record SetLine(
             int place,
             String number,
             String asked,
@@ -68,7 +68,7 @@ class FloorController {
             String doneWords) {}
 
     /** An exercise with its sets. */
-    record Station(
+    public record Station(
             int index,
             String exercise,
             String asked,
@@ -114,7 +114,7 @@ class FloorController {
     }
 
     /** Volume and hard sets of a movement. */
-    record Volume(String movement, int sets, int hard, String volume) {}
+    public record Volume(String movement, int sets, int hard, String volume) {}
 
     private List<Volume> volume(FloorService.Open open, Viewer viewer) {
         Map<Movement, int[]> counts = new LinkedHashMap<>();

@@ -13,17 +13,17 @@ import pemblar.app.strength.Kilograms;
  *
  * @param height of the drawing; its width follows from the longest chain
  */
-record LinkTree(List<Node> nodes, List<Edge> edges, double width, double height) {
+public record LinkTree(List<Node> nodes, List<Edge> edges, double width, double height) {
     private static final double COLUMN = 250;
     private static final double ROW = 46;
     private static final double TEXT = 150;
     private static final double TOP = 26;
 
     /** An exercise. @param now its maximum in words */
-    record Node(double x, double y, String exercise, String now) {}
+    public record Node(double x, double y, String exercise, String now) {}
 
     /** From parent to child. @param back a better result on the child raises the parent */
-    record Edge(String path, double labelX, double labelY, String percent, boolean back, String arrow) {}
+    public record Edge(String path, double labelX, double labelY, String percent, boolean back, String arrow) {}
 
     /** @param now the maximum of an exercise in words */
     static LinkTree of(List<MaximaService.Link> links, UnaryOperator<String> now) {

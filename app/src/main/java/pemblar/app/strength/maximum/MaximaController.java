@@ -44,7 +44,7 @@ class MaximaController {
      * An exercise with its maximum. @param path of its history as a line in a box of 160 by 30; empty with fewer than
      * two
      */
-    record Line(
+    public record Line(
             String exercise,
             String now,
             String rests,
@@ -54,7 +54,7 @@ class MaximaController {
             List<Branch> branches) {}
 
     /** An exercise that follows another's maximum. */
-    record Branch(String exercise, String percent, String now, boolean reportsBack, int depth) {}
+    public record Branch(String exercise, String percent, String now, boolean reportsBack, int depth) {}
 
     @OneLook
     @GetMapping

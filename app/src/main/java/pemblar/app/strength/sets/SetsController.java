@@ -53,10 +53,10 @@ class SetsController {
     }
 
     /** The heaviest set of a number of repetitions. */
-    record Best(String repetitions, String kilograms, LocalDate day, String estimate) {}
+    public record Best(String repetitions, String kilograms, LocalDate day, String estimate) {}
 
     /** Sets of a movement, week by week, oldest first. */
-    record Counted(String movement, List<Integer> sets) {}
+    public record Counted(String movement, List<Integer> sets) {}
 
     @OneLook
     @GetMapping

@@ -16,7 +16,7 @@ import pemblar.app.strength.maximum.MaximaService;
  * One exercise over weeks, in a box of {@link #WIDTH} by 300: estimates of each day as dots, the maximum in use as
  * steps, volume of each week as columns below.
  */
-record SetsDrawing(
+public record SetsDrawing(
         List<Dot> dots, String steps, List<Column> columns, List<Tick> values, List<Tick> volumes, List<Tick> months) {
     static final double WIDTH = 760;
     private static final double LEFT = 44;
@@ -25,11 +25,11 @@ record SetsDrawing(
     private static final double VOLUME_TOP = 206;
     private static final double VOLUME_FLOOR = 270;
 
-    record Dot(double x, double y, String title) {}
+    public record Dot(double x, double y, String title) {}
 
-    record Column(double x, double y, double width, double height, String title) {}
+    public record Column(double x, double y, double width, double height, String title) {}
 
-    record Tick(double at, String text) {}
+    public record Tick(double at, String text) {}
 
     /** @param maxima in use, by the day they hold from; a value before the range holds at its begin */
     static SetsDrawing of(

@@ -55,7 +55,7 @@ class SetsImport {
     }
 
     /** What a file holds. @param unknown names that are no exercise yet; empty when it can be taken in */
-    record Looked(List<Row> rows, Set<String> unknown, List<Problem> problems) {}
+    public record Looked(List<Row> rows, Set<String> unknown, List<Problem> problems) {}
 
     /** @param sessions made or added to; {@code known} sets that were here already */
     record Taken(int sets, int sessions, int known) {}
