@@ -133,7 +133,13 @@ class BackupTest {
         assertThat(nobody.get("/alive").body()).isEqualTo("alive");
         assertThat(nobody.get("/ready").body()).isEqualTo("ready");
         assertThat(nobody.get("/metrics").body())
-                .containsPattern("(?m)^pemblar_jobs_waiting \\d+$")
+                .containsPattern("(?m)^pemblar_jobs_waiting\\{kind=\"purge\"} \\d+$")
+                .containsPattern("(?m)^pemblar_job_oldest_seconds\\{kind=\"mornings\"} \\d+$")
+                .containsPattern("(?m)^pemblar_requests_total\\{answer=\"2xx\"} [1-9]\\d*$")
+                .containsPattern("(?m)^pemblar_request_seconds_bucket\\{le=\"0.1\"} \\d+$")
+                .containsPattern("(?m)^pemblar_database_connections\\{state=\"used\"} \\d+$")
+                .containsPattern("(?m)^pemblar_uploads_waiting \\d+$")
+                .containsPattern("(?m)^pemblar_mails_waiting \\d+$")
                 .containsPattern("(?m)^pemblar_memory_used_bytes \\d+$")
                 .doesNotContain("@");
     }

@@ -135,7 +135,7 @@ class TablesTest {
 
     /** What is about all tables: the demo's making, a person's archive, the leaving of an account, purging, health. */
     private static final Set<String> OF_ALL =
-            Set.of("demo/", "archive/", "account/Remains", "frame/Purging", "frame/Health");
+            Set.of("demo/", "archive/", "account/Remains", "frame/Purging", "frame/health/Work");
 
     /** Views that an area publishes for others to join, with what makes them; nothing else is read across areas. */
     private static final Map<String, String> PUBLISHED = Map.of(

@@ -1,4 +1,4 @@
-package pemblar.app.frame;
+package pemblar.app.frame.health;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.InetAddress;
@@ -8,6 +8,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
+import pemblar.app.frame.NotFoundException;
 
 /** For whoever looks after it: whether it lives, whether it can work, and a few figures without anything personal. */
 @RestController
