@@ -142,7 +142,7 @@ class AccountTest {
         stranger.get(link);
         assertThat(stranger.post(link, Map.of()).body()).contains("is not yours");
         person.get(link);
-        person.post(link, Map.of());
+        assertThat(person.post(link, Map.of()).body()).contains("Your address is changed. Sign in with the new one.");
         assertThat(isSignedIn(tryWith(other, OLD))).isTrue();
         assertThat(isSignedIn(tryWith(email, OLD))).isFalse();
     }

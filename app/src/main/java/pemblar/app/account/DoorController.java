@@ -165,7 +165,7 @@ class DoorController {
             return "redirect:/account";
         }
         request.logout();
-        return "redirect:/sign-in?out";
+        return "redirect:/sign-in?address";
     }
 
     @PostMapping("/account/sign-ins/end")
