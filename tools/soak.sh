@@ -5,6 +5,7 @@
 #   ./pemblar soak kills [100]     kill -9 so often at seeded moments; nothing lost or doubled
 #   ./pemblar soak turns [500]     two people and the jobs at once, against one after the other
 #   ./pemblar soak nodes           two nodes, one killed, PostgreSQL away
+#   ./pemblar soak objects         recordings into a store of objects and back, which is killed in between
 
 soakTests() {
   local what=$1; shift
@@ -17,7 +18,7 @@ soakTests() {
 soak() {
   needJava
   local step=${1:-all} number=${2:-}
-  case $number in *[!0-9]*) die "usage: ./pemblar soak [files | search | kills [100] | turns [500] | nodes]" ;; esac
+  case $number in *[!0-9]*) die "usage: ./pemblar soak [files | search | kills [100] | turns [500] | nodes | objects]" ;; esac
   SECONDS=0
   case $step in
     files) soakTests "1,008,000 damaged files" -Dtest=CorpusTest -Dmutations=84000 ;;
@@ -25,7 +26,8 @@ soak() {
     kills) soakTests "${number:-100} kills" -Dtest=KilledTest -Dkills="${number:-100}" ;;
     turns) soakTests "${number:-500} orders of two at once" -Dtest=InterleavingTest -Dinterleavings="${number:-500}" ;;
     nodes) . "$here/tools/nodes.sh"; nodes 2 --try ;;
-    all) local one; for one in files search kills turns nodes; do (soak "$one"); done ;;
-    *) die "usage: ./pemblar soak [files | search | kills [100] | turns [500] | nodes]" ;;
+    objects) . "$here/tools/objects.sh"; soakObjects ;;
+    all) local one; for one in nodes objects turns search files kills; do (soak "$one"); done ;;
+    *) die "usage: ./pemblar soak [files | search | kills [100] | turns [500] | nodes | objects]" ;;
   esac
 }

@@ -1,11 +1,13 @@
 package pemblar.app.objects;
 
+import java.io.UncheckedIOException;
 import java.net.URI;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.function.Supplier;
 import software.amazon.awssdk.auth.credentials.AwsBasicCredentials;
 import software.amazon.awssdk.auth.credentials.StaticCredentialsProvider;
+import software.amazon.awssdk.core.ResponseBytes;
 import software.amazon.awssdk.core.checksums.RequestChecksumCalculation;
 import software.amazon.awssdk.core.checksums.ResponseChecksumValidation;
 import software.amazon.awssdk.core.exception.SdkException;
@@ -13,6 +15,7 @@ import software.amazon.awssdk.core.sync.RequestBody;
 import software.amazon.awssdk.http.urlconnection.UrlConnectionHttpClient;
 import software.amazon.awssdk.regions.Region;
 import software.amazon.awssdk.services.s3.S3Client;
+import software.amazon.awssdk.services.s3.model.GetObjectResponse;
 import software.amazon.awssdk.services.s3.model.NoSuchKeyException;
 
 /** Objects in a bucket of a service. Checksums of transport are left out: whoever reads knows the hash. */
@@ -46,7 +49,7 @@ class BucketObjects implements ObjectStore {
             return work.get();
         } catch (NoSuchKeyException e) {
             return null;
-        } catch (SdkException e) {
+        } catch (SdkException | UncheckedIOException e) {
             throw new StoreAway("The store of recordings did not answer as it should", e);
         }
     }
@@ -63,8 +66,19 @@ class BucketObjects implements ObjectStore {
 
     @Override
     public Optional<byte[]> get(String key) {
-        return Optional.ofNullable(tried(
-                () -> client.getObjectAsBytes(r -> r.bucket(bucket).key(key)).asByteArray()));
+        return Optional.ofNullable(
+                tried(() -> whole(client.getObjectAsBytes(r -> r.bucket(bucket).key(key)))));
+    }
+
+    /**
+     * A connection that ends early is no failure to the client: half an object would look like one that was changed.
+     */
+    private static byte[] whole(ResponseBytes<GetObjectResponse> answer) {
+        byte[] content = answer.asByteArray();
+        Long length = answer.response().contentLength();
+        if (length != null && length != content.length)
+            throw new StoreAway("The store of recordings sent " + content.length + " of " + length + " bytes");
+        return content;
     }
 
     @Override

@@ -34,6 +34,7 @@ public class Moving implements WhereRecordingsLie {
     private static final String STAY = "stay";
     private static final int AT_ONCE = 500;
     private static final int MOST_NAMED = 10;
+    private static final int MOST_IN_A_ROW = 3;
     private final JdbcClient sql;
     private final ObjectStore objects;
     private final TransactionTemplate transaction;
@@ -65,25 +66,50 @@ public class Moving implements WhereRecordingsLie {
     private record Bytes(byte[] original, byte[] channels) {}
 
     /**
-     * One after the other, each once. One that the store has no more or has otherwise keeps none of the others waiting.
+     * One after the other, each once. One that the store has no more, has otherwise or does not take keeps none of the
+     * others waiting.
      *
      * @param out into the store of objects, or back from it
      * @param goOn asked before each
      * @throws ObjectLost at the end, when some are lost
-     * @throws StoreAway at once, when the store does not answer
+     * @throws StoreAway at the end for one that could not be moved, at once when so many in a row could not
      */
     public void moveAll(boolean out, BooleanSupplier goOn) {
         Place from = out ? Place.DATABASE : Place.OBJECTS;
-        List<Long> lost = new ArrayList<>();
+        Failures failures = new Failures();
         long after = 0;
         for (List<Long> some = some(from, after); !some.isEmpty(); some = some(from, after)) {
             for (long id : some) {
                 if (!goOn.getAsBoolean()) return;
-                if (isLost(id, out)) lost.add(id);
+                failures.count(id, () -> move(id, out));
                 after = id;
             }
         }
-        if (!lost.isEmpty()) throw new ObjectLost(sentence(lost));
+        failures.tell();
+    }
+
+    /** What could not be moved in a round. */
+    private static final class Failures {
+        private final List<Long> lost = new ArrayList<>();
+        private StoreAway away;
+        private int inARow;
+
+        void count(long id, Runnable move) {
+            try {
+                move.run();
+                inARow = 0;
+            } catch (ObjectLost e) {
+                lost.add(id);
+            } catch (StoreAway e) {
+                away = e;
+                if (++inARow == MOST_IN_A_ROW) throw e;
+            }
+        }
+
+        void tell() {
+            if (!lost.isEmpty()) throw new ObjectLost(sentence(lost));
+            if (away != null) throw away;
+        }
     }
 
     /** As {@link #moveAll}, to where they are wanted. */
@@ -97,15 +123,6 @@ public class Moving implements WhereRecordingsLie {
                 .params(from.name(), after)
                 .query(Long.class)
                 .list();
-    }
-
-    private boolean isLost(long id, boolean out) {
-        try {
-            move(id, out);
-            return false;
-        } catch (ObjectLost e) {
-            return true;
-        }
     }
 
     private static String sentence(List<Long> lost) {
