@@ -139,7 +139,7 @@ soakObjects() {
   say "When all are back: $(whereTheyLie)"
   fingerprints >"$folder/after"
   held "recordings back in the database, the same bytes" "$(wc -l <"$folder/before")" "$(comm -12 <(sort "$folder/before") <(sort "$folder/after") | wc -l)"
-  for _ in $(seq 1 60); do [ "$(objectsOfRecordings)" = 0 ] && break; sleep 2; done
+  for _ in $(seq 1 150); do [ "$(objectsOfRecordings)" = 0 ] && break; sleep 2; done
   held "objects that stay in the store" 0 "$(objectsOfRecordings)"
   held "jobs that failed at their last try" 0 "$("${sql[@]}" -d pemblar_objects -c 'select count(*) from scheduled_tasks where consecutive_failures > 0')"
   stopApplication
