@@ -89,7 +89,7 @@ public class Moving implements WhereRecordingsLie {
     }
 
     /** What could not be moved in a round. */
-    private static final class Failures {
+    static final class Failures {
         private final List<Long> lost = new ArrayList<>();
         private StoreAway away;
         private int inARow;

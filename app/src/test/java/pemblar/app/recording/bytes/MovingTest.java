@@ -1,6 +1,7 @@
 package pemblar.app.recording.bytes;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.Mockito.RETURNS_DEEP_STUBS;
 import static org.mockito.Mockito.mock;
@@ -9,7 +10,9 @@ import static org.mockito.Mockito.when;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import pemblar.app.objects.ObjectLost;
 import pemblar.app.objects.ObjectStore;
+import pemblar.app.objects.StoreAway;
 import pemblar.app.operator.WhereRecordingsLie.Lying;
 import pemblar.app.operator.WhereRecordingsLie.Where;
 
@@ -44,5 +47,51 @@ class MovingTest {
         Lying lost = new Moving(sql, objects, null, "database").lying().orElseThrow();
         assertThat(lost.sentence()).contains("names none: 3 can neither be shown nor computed anew");
         assertThat(lost.rest()).isEmpty();
+    }
+
+    private static final Runnable WELL = () -> {};
+
+    private static void away() {
+        throw new StoreAway("hung up");
+    }
+
+    private static void lost() {
+        throw new ObjectLost("other than it was put");
+    }
+
+    @Test
+    void oneThatTheStoreDoesNotTakeIsToldAtTheEndOfTheRound() {
+        Moving.Failures round = new Moving.Failures();
+        for (int i = 0; i < 10; i++) {
+            round.count(3 * i, MovingTest::away);
+            round.count(3 * i + 1, MovingTest::away);
+            round.count(3 * i + 2, WELL);
+        }
+        assertThatThrownBy(round::tell).isExactlyInstanceOf(StoreAway.class).hasMessage("hung up");
+    }
+
+    @Test
+    void aStoreThatTakesNothingIsNotAskedForAll() {
+        Moving.Failures round = new Moving.Failures();
+        round.count(1, MovingTest::away);
+        round.count(2, MovingTest::away);
+        assertThatThrownBy(() -> round.count(3, MovingTest::away)).isInstanceOf(StoreAway.class);
+    }
+
+    @Test
+    void whatIsLostIsNamedUpToTen() {
+        Moving.Failures round = new Moving.Failures();
+        for (int i = 1; i <= 12; i++) round.count(i, MovingTest::lost);
+        assertThatThrownBy(round::tell)
+                .isInstanceOf(ObjectLost.class)
+                .hasMessageStartingWith("12 recordings do not lie in the store as put there")
+                .hasMessageEndingWith(": 1, 2, 3, 4, 5, 6, 7, 8, 9, 10 and others");
+    }
+
+    @Test
+    void aRoundWithoutAFailureSaysNothing() {
+        Moving.Failures round = new Moving.Failures();
+        round.count(1, WELL);
+        round.tell();
     }
 }
