@@ -3,10 +3,14 @@ package pemblar.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -31,6 +35,18 @@ class ArchiveTest {
         assertThat(text(files, "data/session.jsonl").lines().count()).isEqualTo(sessions);
         assertThat(files.keySet().stream().filter(f -> f.startsWith("recordings/")))
                 .hasSize(recordings);
+        List<CSVRecord> table = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .get()
+                .parse(new StringReader(text(files, "tables/session.csv")))
+                .getRecords();
+        assertThat(table).hasSize(sessions).allMatch(r -> r.get("athlete_id").equals("2"));
+        assertThat(table.stream().map(r -> r.get("title")))
+                .containsExactlyElementsOf(sql.queryForList(
+                        "select title from session where athlete_id = 2 and not draft and deleted_at is null order by"
+                                + " day, id",
+                        String.class));
         assertThat(text(files, "index.html"))
                 .contains("<h1>Sefa Myrin</h1>")
                 .contains("<td>sessions, planned and done</td><td>" + sessions + "</td>")

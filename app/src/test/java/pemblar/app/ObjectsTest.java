@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.robothy.s3.rest.LocalS3;
 import com.robothy.s3.rest.bootstrap.LocalS3Mode;
+import java.io.IOException;
 import java.net.URI;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -159,7 +161,7 @@ class ObjectsTest {
 
     @Test
     @Order(3)
-    void oneThatIsLostKeepsNoOtherFromComingBack() {
+    void oneThatIsLostKeepsNoOtherFromComingBack() throws IOException {
         long lost = recordings.get(0);
         long whole = recordings.get(2);
         MOVING.move(lost, true);
@@ -172,6 +174,12 @@ class ObjectsTest {
                 .hasMessage("1 recording does not lie in the store as put there, and could not be moved: " + lost);
         assertThat(row(lost)).containsEntry("place", "OBJECTS");
         assertThat(row(whole)).containsEntry("place", "DATABASE");
+        Map<String, byte[]> archive = Zips.archive(SQL, "objects@pemblar.example");
+        assertThat(archive.keySet().stream().filter(f -> f.startsWith("recordings/")))
+                .as("the archive of a person comes all the same")
+                .hasSize(1);
+        assertThat(new String(archive.get("index.html"), StandardCharsets.UTF_8))
+                .containsPattern("Lost, and not in it: \\S+ " + lost + " ");
         STORE.put(original, content);
         MOVING.moveAll(false, () -> true);
         assertThat(row(lost)).containsEntry("place", "DATABASE");

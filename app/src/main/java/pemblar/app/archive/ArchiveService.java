@@ -5,18 +5,20 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.web.util.HtmlUtils;
 import pemblar.app.frame.Viewer;
+import pemblar.app.objects.ObjectLost;
 import pemblar.app.recording.bytes.RecordingBytes;
 
 /**
- * The data of a person in one archive: each table as JSON lines, each recording as the file that it came as, pictures
- * of notes, and an index to read. Memory holds one recording or a thousand rows; no connection is held while the person
- * loads it.
+ * The data of a person in one archive: each table as JSON lines and as CSV, each recording as the file that it came as,
+ * pictures of notes, and an index to read. Memory holds one recording or a thousand rows; no connection is held while
+ * the person loads it.
  */
 @Service
 public class ArchiveService {
@@ -38,13 +40,16 @@ public class ArchiveService {
         ZipOutputStream zip = new ZipOutputStream(out);
         for (Shelf shelf : Shelf.ALL) {
             zip.putNextEntry(new ZipEntry(shelf.path()));
-            written.add(new Written(shelf.path(), shelf.words(), rows(shelf, viewer, athletes, zip)));
+            long count = rows(shelf, viewer, athletes, some -> lines(some, zip));
+            written.add(new Written(shelf.path(), shelf.words(), count));
             zip.closeEntry();
+            if (count > 0) table(shelf, viewer, athletes, zip);
         }
-        written.add(new Written("recordings/", "recordings as they came", originals(athletes, zip)));
+        List<String> lost = new ArrayList<>();
+        written.add(new Written("recordings/", "recordings as they came", originals(athletes, zip, lost)));
         written.add(new Written("notes/", "files of notes", noteFiles(athletes, zip)));
         zip.putNextEntry(new ZipEntry("index.html"));
-        zip.write(index(viewer, written).getBytes(StandardCharsets.UTF_8));
+        zip.write(index(viewer, written, lost).getBytes(StandardCharsets.UTF_8));
         zip.closeEntry();
         zip.finish();
     }
@@ -59,7 +64,24 @@ public class ArchiveService {
         return all.isEmpty() ? List.of(-1L) : all;
     }
 
-    private long rows(Shelf shelf, Viewer viewer, List<Long> athletes, OutputStream out) throws IOException {
+    private static void lines(List<String> rows, OutputStream out) throws IOException {
+        for (String row : rows) out.write((row + "\n").getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The same once more, for who opens it with a spreadsheet. */
+    private void table(Shelf shelf, Viewer viewer, List<Long> athletes, ZipOutputStream zip) throws IOException {
+        zip.putNextEntry(new ZipEntry("tables/" + shelf.file() + ".csv"));
+        rows(shelf, viewer, athletes, new ShelfTable(zip)::add);
+        zip.closeEntry();
+    }
+
+    /** Takes some rows, each a JSON object. */
+    private interface Taking {
+        void take(List<String> rows) throws IOException;
+    }
+
+    /** @return how many there are */
+    private long rows(Shelf shelf, Viewer viewer, List<Long> athletes, Taking taking) throws IOException {
         long count = 0;
         List<String> rows;
         do {
@@ -69,13 +91,14 @@ public class ArchiveService {
                     .param("athletes", athletes)
                     .query(String.class)
                     .list();
-            for (String row : rows) out.write((row + "\n").getBytes(StandardCharsets.UTF_8));
+            taking.take(rows);
             count += rows.size();
         } while (rows.size() == AT_ONCE);
         return count;
     }
 
-    private long originals(List<Long> athletes, ZipOutputStream zip) throws IOException {
+    /** @param lost takes the names of those that the store of objects has no more */
+    private long originals(List<Long> athletes, ZipOutputStream zip, List<String> lost) throws IOException {
         record Original(long id, String name) {}
         List<Original> all = sql.sql("select id, day, file_name from recording where athlete_id in (:athletes) and"
                         + " deleted_at is null order by day, id")
@@ -84,11 +107,24 @@ public class ArchiveService {
                         rs.getLong(1), rs.getString(2) + " " + rs.getLong(1) + " " + plain(rs.getString(3))))
                 .list();
         for (Original original : all) {
+            Optional<byte[]> file = file(original.id());
+            if (file.isEmpty()) {
+                lost.add(original.name());
+                continue;
+            }
             zip.putNextEntry(new ZipEntry("recordings/" + original.name()));
-            zip.write(bytes.original(original.id()));
+            zip.write(file.get());
             zip.closeEntry();
         }
-        return all.size();
+        return all.size() - lost.size();
+    }
+
+    private Optional<byte[]> file(long recording) {
+        try {
+            return Optional.of(bytes.original(recording));
+        } catch (ObjectLost e) {
+            return Optional.empty();
+        }
     }
 
     private long noteFiles(List<Long> athletes, ZipOutputStream zip) throws IOException {
@@ -113,7 +149,7 @@ public class ArchiveService {
         return name.replaceAll("[^\\p{L}\\p{N} ._-]", "_");
     }
 
-    private static String index(Viewer viewer, List<Written> written) {
+    private static String index(Viewer viewer, List<Written> written, List<String> lost) {
         StringBuilder rows = new StringBuilder();
         for (Written w : written)
             rows.append("<tr><td><a href=\"")
@@ -128,9 +164,12 @@ public class ArchiveService {
         String name = HtmlUtils.htmlEscape(viewer.name());
         return "<!doctype html>\n<html lang=\"en\"><meta charset=\"utf-8\"><title>Pemblar: " + name + "</title>\n<h1>"
                 + name + "</h1>\n<p>What Pemblar kept on the day of this archive. Each file"
-                + " of <code>data</code> has a JSON object a line; recordings are as they came in. Passwords, keys of"
+                + " of <code>data</code> has a JSON object a line, and <code>tables</code> has the same for"
+                + " a spreadsheet (CSV); recordings are as they came in. Passwords, keys of"
                 + " devices and calendars, invitations, what-ifs and what is computed"
                 + " from the rest are not in it.</p>\n<table>\n"
-                + "<tr><th>File</th><th>What</th><th>How many</th></tr>\n" + rows + "</table></html>\n";
+                + "<tr><th>File</th><th>What</th><th>How many</th></tr>\n" + rows + "</table>\n"
+                + (lost.isEmpty() ? "" : "<p>Lost, and not in it: " + String.join(", ", lost) + ".</p>\n")
+                + "</html>\n";
     }
 }

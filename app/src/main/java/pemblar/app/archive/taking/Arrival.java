@@ -21,6 +21,7 @@ class Arrival {
     private static final int PIECE = 256 << 10;
     private static final int LONGEST_NAME = 300;
     private static final int MOST_FILES = 50_000;
+    private static final String TABLES = "tables/";
     private static final long MOST_OF_FILE = 64L << 20;
     /** Rows are read one by one: decades of them may be more than any file that was uploaded. */
     private static final long MOST_OF_ROWS = 256L << 20;
@@ -72,7 +73,7 @@ class Arrival {
                 throw new IllegalArgumentException("An archive holds at most " + MOST_FILES + " files.");
             boolean wanted = isWanted(name) && names.add(name);
             isArchive |= name.equals("data/account.jsonl");
-            long most = DATA.contains(name) ? MOST_OF_ROWS : MOST_OF_FILE;
+            long most = DATA.contains(name) || name.startsWith(TABLES) ? MOST_OF_ROWS : MOST_OF_FILE;
             long size = 0;
             int place = 0;
             int read;
