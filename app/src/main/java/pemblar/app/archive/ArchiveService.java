@@ -164,7 +164,7 @@ public class ArchiveService {
         String name = HtmlUtils.htmlEscape(viewer.name());
         return "<!doctype html>\n<html lang=\"en\"><meta charset=\"utf-8\"><title>Pemblar: " + name + "</title>\n<h1>"
                 + name + "</h1>\n<p>What Pemblar kept on the day of this archive. Each file"
-                + " of <code>data</code> has a JSON object a line, and <code>tables</code> has the same for"
+                + " of <code>data</code> has a JSON object a line, and <code>tables</code> has the same rows for"
                 + " a spreadsheet (CSV); recordings are as they came in. Passwords, keys of"
                 + " devices and calendars, invitations, what-ifs and what is computed"
                 + " from the rest are not in it.</p>\n<table>\n"

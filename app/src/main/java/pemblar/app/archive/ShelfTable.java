@@ -6,17 +6,14 @@ import java.io.OutputStreamWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import pemblar.formats.csv.SheetText;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Rows of a shelf as a table that a spreadsheet opens: a line of names, then a line for each row (RFC 4180, UTF-8). */
 final class ShelfTable {
-    /** A spreadsheet must not take what somebody wrote for a formula. */
-    private static final Pattern FORMULA = Pattern.compile("(?s)[=+@\\t\\r-].*");
-
     private final CSVPrinter csv;
     private List<String> names;
 
@@ -44,7 +41,6 @@ final class ShelfTable {
     private static String cell(JsonNode value) {
         if (value == null || value.isNull()) return "";
         if (!value.isString()) return value.toString();
-        String text = value.stringValue();
-        return FORMULA.matcher(text).matches() ? "'" + text : text;
+        return SheetText.harmless(value.stringValue());
     }
 }

@@ -23,7 +23,7 @@ public final class ChannelsCsv {
         recording
                 .channels()
                 .keySet()
-                .forEach(key -> header.add(SeasonCsv.harmless(
+                .forEach(key -> header.add(SheetText.harmless(
                         Channel.ofKey(key).map(c -> key + " [" + c.unit() + "]").orElse(key))));
         CSVPrinter printer = new CSVPrinter(
                 out,
@@ -67,13 +67,13 @@ public final class ChannelsCsv {
                 text,
                 CSVFormat.RFC4180
                         .builder()
-                        .setHeader(header.stream().map(SeasonCsv::harmless).toArray(String[]::new))
+                        .setHeader(header.stream().map(SheetText::harmless).toArray(String[]::new))
                         .get())) {
             for (List<Object> row : rows)
                 printer.printRecord(row.stream()
                         .map(c -> c instanceof Double d
                                 ? Double.isNaN(d) ? "" : number(d)
-                                : c instanceof String s ? SeasonCsv.harmless(s) : c == null ? "" : c)
+                                : c instanceof String s ? SheetText.harmless(s) : c == null ? "" : c)
                         .toList());
         } catch (IOException e) {
             throw new java.io.UncheckedIOException(e);

@@ -43,7 +43,7 @@ public final class SeasonCsv {
                         r.block().last(),
                         r.block().days(),
                         r.block().phase().name().toLowerCase(Locale.ROOT),
-                        harmless(r.block().name()),
+                        SheetText.harmless(r.block().name()),
                         r.block().easy(),
                         r.block().pinned(),
                         whole(r.block().targetLoad()),
@@ -52,16 +52,11 @@ public final class SeasonCsv {
                         hours(r.plannedHours()),
                         whole(r.doneLoad()),
                         hours(r.doneHours()),
-                        harmless(r.events()));
+                        SheetText.harmless(r.events()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
         return text.toString();
-    }
-
-    /** A spreadsheet must not take a name for a formula. */
-    static String harmless(String text) {
-        return text.matches("[=+\\-@\\t].*") ? "'" + text : text;
     }
 
     private static String whole(double value) {

@@ -59,7 +59,7 @@ class Answers extends OncePerRequestFilter {
             text.value(name, "answer", (i + 1) + "xx", count);
         }
         String took = "pemblar_request_seconds";
-        text.named(took, "histogram", "from the first byte read to the answer");
+        text.named(took, "histogram", "from when this node takes a request up until it is answered");
         for (int i = 0; i < SECONDS.length; i++)
             text.value(took + "_bucket", "le", String.valueOf(SECONDS[i]), Math.min(all, within[i].sum()));
         text.value(took + "_bucket", "le", "+Inf", all);

@@ -12,6 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.strength.Kilograms;
 import pemblar.core.strength.SetHistory.Lifted;
+import pemblar.formats.csv.SheetText;
 
 /** Sets that were lifted, over many sessions. */
 @Repository
@@ -64,7 +65,7 @@ public class SetsStore {
                     .params(athlete.id(), athlete.id())
                     .query((rs, i) -> new Object[] {
                         rs.getObject("day", LocalDate.class),
-                        harmless(rs.getString("title")),
+                        SheetText.harmless(rs.getString("title")),
                         rs.getString("exercise"),
                         Kilograms.hundredths(rs.getDouble("load_kilograms")),
                         rs.getInt("repetitions"),
@@ -72,7 +73,7 @@ public class SetsStore {
                         rs.getObject("in_reserve"),
                         rs.getBoolean("warm_up"),
                         rs.getBoolean("test"),
-                        harmless(rs.getString("note"))
+                        SheetText.harmless(rs.getString("note"))
                     })
                     .list()
                     .forEach(row -> print(csv, row));
@@ -88,10 +89,5 @@ public class SetsStore {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    /** A spreadsheet must not take what somebody wrote for a formula. */
-    private static String harmless(String text) {
-        return text.matches("(?s)[=+\\-@\\t\\r].*") ? "'" + text : text;
     }
 }
