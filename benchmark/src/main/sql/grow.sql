@@ -1,4 +1,4 @@
--- Grows the demo to :athletes athletes of one coach with :years years behind each, by copying rows: summaries, curves, sessions and plans as
+-- Grows the demo to :athletes athletes with :years years behind each (beside those of its coach that have one season), by copying rows: summaries, curves, sessions and plans as
 -- they are, moved back in time. Originals and channels are not copied (but for a few, below), so only lists, trends, curves and plans are of full size.
 \set ON_ERROR_STOP on
 -- Days that the demo reaches back.
@@ -34,7 +34,6 @@ end $$;
 create or replace procedure pg_temp.grow(athletes int, years int) language plpgsql as $$
 declare
   coach bigint := (select id from account where email = 'oda@pemblar.example');
-  present int := (select count(*) from coaching where coach_account_id = coach);
   off bigint := 0;
   span constant int := pg_temp.span();
   src bigint;
@@ -42,7 +41,7 @@ declare
   person bigint;
   tab text;
 begin
-  for n in 1 .. greatest(0, athletes - present) + 3 loop
+  for n in 1 .. greatest(3, athletes) loop
     src := 1 + (n - 1) % 3;
     if n <= 3 then
       dst := src;

@@ -12,6 +12,7 @@ import java.util.TreeSet;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.frame.NotFoundException;
+import pemblar.app.frame.Once;
 import pemblar.app.frame.Viewer;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
@@ -33,9 +34,12 @@ public class AthleteService {
     /** @throws NotFoundException when there is no such athlete for this person */
     @Transactional(readOnly = true)
     public Athlete require(long athleteId, Viewer viewer) {
-        return athletes.findWithRole(athleteId, viewer.accountId())
-                .map(AthleteRepository.Seen::toAthlete)
-                .orElseThrow(() -> new NotFoundException("athlete"));
+        return Once.of(
+                "athlete",
+                List.of(athleteId, viewer.accountId()),
+                () -> athletes.findWithRole(athleteId, viewer.accountId())
+                        .map(AthleteRepository.Seen::toAthlete)
+                        .orElseThrow(() -> new NotFoundException("athlete")));
     }
 
     /** For jobs, which act for a person who was checked when they were queued; without drafts. */

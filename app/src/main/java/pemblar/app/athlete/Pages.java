@@ -2,8 +2,10 @@ package pemblar.app.athlete;
 
 import java.time.InstantSource;
 import java.time.LocalDate;
+import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.ui.Model;
+import pemblar.app.frame.Once;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.page.Looking;
 
@@ -37,14 +39,22 @@ public class Pages {
         return athlete.dayOf(clock.instant());
     }
 
+    /** Begins a page that must look around before it knows which days it shows; {@link #open} goes on with it. */
+    public Athlete begin(long athleteId, Viewer viewer) {
+        return Once.of("begun", List.of(athleteId, viewer.accountId()), () -> {
+            Athlete athlete = athletes.require(athleteId, viewer);
+            access.looked(athleteId, viewer);
+            looking.begin();
+            return athlete;
+        });
+    }
+
     /**
      * @param active the word of the page in the navigation
      * @param from first day that the page shows, null for today; {@code to} likewise
      */
     public Opened open(Model model, long athleteId, Viewer viewer, String active, LocalDate from, LocalDate to) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        access.looked(athleteId, viewer);
-        looking.begin();
+        Athlete athlete = begin(athleteId, viewer);
         LocalDate today = today(athlete);
         model.addAttribute("athlete", athlete);
         model.addAttribute("viewer", viewer);

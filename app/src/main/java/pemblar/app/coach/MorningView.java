@@ -4,8 +4,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.function.Predicate;
 import pemblar.app.coach.MorningService.Line;
+import pemblar.app.frame.page.Markup;
 import pemblar.app.frame.page.Path;
-import pemblar.app.frame.page.Svg;
 
 /**
  * A strand as it is drawn in a box of 660 by 44, one scale for the whole list. What looks alike is one path over all
@@ -54,7 +54,7 @@ public record MorningView(Line line, String drawing) {
     /** @param width of a day */
     private record Drawn(List<Strand.Day> days, double width, double scale) {
         String all(LocalDate today) {
-            Svg svg = new Svg();
+            Markup svg = new Markup();
             path(svg, "done", bars(days.stream().map(Strand.Day::done).toList()));
             path(svg, "planned", bars(days.stream().map(Strand.Day::planned).toList()));
             path(svg, "drafts", bars(days.stream().map(Strand.Day::drafts).toList()));
@@ -70,18 +70,18 @@ public record MorningView(Line line, String drawing) {
             return svg.toString();
         }
 
-        private static void path(Svg svg, String kind, String drawn) {
+        private static void path(Markup svg, String kind, String drawn) {
             if (!drawn.isEmpty())
                 svg.begin("path").with("class", kind).with("d", drawn).end();
         }
 
-        private static void line(Svg svg, String kind, double x1, double x2, double y1, double y2) {
+        private static void line(Markup svg, String kind, double x1, double x2, double y1, double y2) {
             svg.begin("line").with("class", kind).with("x1", x1).with("x2", x2);
             svg.with("y1", y1).with("y2", y2).end();
         }
 
         /** A day each to point at. */
-        private void touches(Svg svg) {
+        private void touches(Markup svg) {
             for (int i = 0; i < days.size(); i++) {
                 svg.begin("rect").with("class", "touch").with("y", 0).with("height", BOX);
                 svg.with("x", i * width + 2).with("width", width - 4).inside();

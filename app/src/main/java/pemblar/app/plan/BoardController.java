@@ -2,7 +2,6 @@ package pemblar.app.plan;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
-import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -61,21 +60,11 @@ class BoardController {
         return "plan/board";
     }
 
-    /** A workout that can be put on a day. */
-    public record Offered(long id, String label, String inFolder) {
-        static Offered of(Shelved w) {
-            String from = w.isOwn() ? "" : w.id() < 0 ? " (ships)" : " (coach)";
-            return new Offered(
-                    w.id(), w.title() + from, w.folder().isEmpty() ? w.title() : w.title() + ", " + w.folder());
-        }
-    }
-
     /** Of the sports that are trained here: two hundred others would only be in the way. */
-    private List<Offered> offered(Athlete athlete, Viewer viewer) {
-        return workouts.library(viewer).stream()
+    private Offered offered(Athlete athlete, Viewer viewer) {
+        return new Offered(workouts.library(viewer).stream()
                 .filter(w -> w.isOwn() || athlete.trains(w.workout().sport()))
-                .map(Offered::of)
-                .toList();
+                .toList());
     }
 
     /**

@@ -93,7 +93,7 @@ class BoardPage {
     }
 
     void fill(long athleteId, Viewer viewer, LocalDate askedFrom, LocalDate askedTo, Model model) {
-        Athlete athlete = pages.athlete(athleteId, viewer);
+        Athlete athlete = pages.begin(athleteId, viewer);
         LocalDate today = pages.today(athlete);
         LocalDate from = askedFrom == null ? today : askedFrom;
         LocalDate to = askedTo == null || askedTo.isBefore(from) ? from.plusDays(DAYS_AHEAD) : askedTo;

@@ -3,6 +3,8 @@ package pemblar.app.plan;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
+import pemblar.app.frame.page.Markup;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.session.Slab;
 import pemblar.core.schedule.Rescheduling.Proposal;
 import pemblar.core.season.Block;
@@ -32,6 +34,10 @@ public record BoardRow(
             return slabs.isEmpty();
         }
 
+        public String weekday() {
+            return Tapes.weekday(date);
+        }
+
         /** @param sharedUntil up to which day the plan is shared; null when it is not */
         public boolean isEdge(LocalDate sharedUntil) {
             return date.equals(sharedUntil);
@@ -48,6 +54,44 @@ public record BoardRow(
 
     /** A slab with its drawing in a box of 100 by 30; the width is the length of the session. */
     public record SlabView(Slab slab, String plannedPath, String donePath) {
+        /** The drawing's own elements, without what is not there. */
+        public String drawn() {
+            Markup drawing = new Markup();
+            path(drawing, "done", donePath);
+            path(drawing, "planned", plannedPath);
+            return drawing.toString();
+        }
+
+        private static void path(Markup drawing, String kind, String path) {
+            if (!path.isEmpty())
+                drawing.begin("path").with("class", kind).with("d", path).end();
+        }
+
+        /** Time and load as they are read on it. */
+        public String figures(Shown shown, LocalDate today) {
+            Markup line = new Markup();
+            if (slab.done() == null) open(line, shown, today);
+            else done(line, shown);
+            return line.toString();
+        }
+
+        private void done(Markup line, Shown shown) {
+            line.of("b", shown.duration(slab.done().seconds()));
+            if (slab.plannedSeconds() != null) line.words(" of ").of("span", shown.duration(slab.plannedSeconds()));
+            line.words(" · ").of("b", shown.whole(slab.done().load()));
+            if (!slab.done().recorded()) line.words(" · no recording");
+        }
+
+        private void open(Markup line, Shown shown, LocalDate today) {
+            line.of("span", shown.duration(slab.plannedSeconds()))
+                    .words(" · ")
+                    .of("span", shown.whole(slab.plannedLoad()));
+            if (slab.scalePercent() != 100) line.words(" · ").of("span", slab.scalePercent() + " %");
+            if (slab.sketch()) line.words(" · ").of("span", shown.word(slab.purpose()));
+            if (slab.day().isBefore(today) && !slab.draft()) line.words(" · no recording");
+            if (slab.draft()) line.words(" · draft");
+        }
+
         /**
          * How it looks: names of styles.
          *
@@ -79,13 +123,37 @@ public record BoardRow(
             String against) {}
 
     /** The clock under the days, in a box of 1000 by 34: sessions to scale, and rolling load over 24 and 48 hours. */
-    public record Tape(List<Bar> bars, String line24, String line48, double peak24, String peakText, double peakX) {}
+    public record Tape(List<Bar> bars, String line24, String line48, double peak24, String peakText, double peakX) {
+        /** The bars' own elements; those that can still be moved say where they stand. */
+        public String drawn() {
+            Markup drawing = new Markup();
+            bars.forEach(bar -> bar.draw(drawing));
+            return drawing.toString();
+        }
+    }
 
     /** @param id of the session that can still be moved, or 0 */
     public record Bar(
             double x, double width, boolean done, boolean hard, boolean uncertain, long id, int version, String label) {
-        public boolean isHandle() {
-            return id > 0;
+        private void draw(Markup drawing) {
+            drawing.begin("rect")
+                    .with("y", 24)
+                    .with("height", 8)
+                    .with(
+                            "class",
+                            "bar" + (done ? " done" : "") + (hard ? " hard" : "") + (uncertain ? " uncertain" : ""))
+                    .with("x", x)
+                    .with("width", width);
+            if (id > 0)
+                drawing.with("data-id", String.valueOf(id))
+                        .with("data-version", String.valueOf(version))
+                        .with("tabindex", "0")
+                        .with("role", "slider")
+                        .with("aria-label", label)
+                        .with("aria-valuenow", x)
+                        .with("aria-valuemin", "0")
+                        .with("aria-valuemax", "1000");
+            drawing.inside().title(label).close("rect");
         }
     }
 

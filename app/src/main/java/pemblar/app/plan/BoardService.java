@@ -123,7 +123,10 @@ public class BoardService {
         private final Map<LocalDate, List<Slab>> byDay;
         private final Map<LocalDate, Marked> marks;
         private final List<Spell> spells;
+        /** Hard sessions that count, by the hour of their start. */
+        private final Map<Double, Slab> hard = new HashMap<>();
 
+        private final Set<LocalDate> training;
         private final UsualStart usual;
 
         Around(Athlete athlete, LocalDate today, List<Slab> slabs, Map<LocalDate, Marked> marks, UsualStart usual) {
@@ -137,6 +140,8 @@ public class BoardService {
                     .filter(this::counts)
                     .flatMap(slab -> spell(slab, athlete, usual).stream())
                     .toList();
+            for (Slab slab : slabs) if (slab.hard() && counts(slab)) hard.put(hour(slab), slab);
+            this.training = slabs.stream().filter(this::counts).map(Slab::day).collect(Collectors.toSet());
         }
 
         /** Clock time at which a session starts, in hours since the epoch; noon when none is known. */
@@ -253,8 +258,7 @@ public class BoardService {
 
     /** Gaps that end in the block. */
     private static List<BoardRow.Gap> gaps(Block block, Around around) {
-        Map<Double, Slab> hard = new HashMap<>();
-        for (Slab slab : around.slabs) if (slab.hard() && around.counts(slab)) hard.put(around.hour(slab), slab);
+        Map<Double, Slab> hard = around.hard;
         List<BoardRow.Gap> gaps = new ArrayList<>();
         for (Spacing.Gap gap : Spacing.gaps(hard.keySet())) {
             Slab to = hard.get(gap.toHour());
@@ -264,18 +268,18 @@ public class BoardService {
                             + Math.round(gap.hours()) + " h",
                     gap.near()));
         }
-        gaps.addAll(afterLegs(block, hard, around));
+        gaps.addAll(afterLegs(block, around));
         return gaps;
     }
 
     /** Heavy leg work that ends less than a day before something hard of the block. */
-    private static List<BoardRow.Gap> afterLegs(Block block, Map<Double, Slab> hard, Around around) {
+    private static List<BoardRow.Gap> afterLegs(Block block, Around around) {
         List<BoardRow.Gap> gaps = new ArrayList<>();
         for (Slab legs : around.slabs) {
             if (!legs.heavyLegs() || !around.counts(legs)) continue;
             double start = around.hour(legs);
             double hours = legs.longestSeconds() / 3600.0;
-            hard.forEach((at, slab) -> {
+            around.hard.forEach((at, slab) -> {
                 if (block.contains(slab.day()) && Spacing.isTooSoonAfterLegs(start, hours, at))
                     gaps.add(new BoardRow.Gap(
                             "heavy legs on " + Tapes.weekday(legs.day()) + " end "
@@ -288,9 +292,7 @@ public class BoardService {
     }
 
     private static String run(Block block, Around around) {
-        Set<LocalDate> training =
-                around.slabs.stream().filter(around::counts).map(Slab::day).collect(Collectors.toSet());
-        return Spacing.longRun(training, block.first(), block.last())
+        return Spacing.longRun(around.training, block.first(), block.last())
                 .map(r -> r.days() + " days in a row without a rest day, " + Tapes.date(r.first()) + " to "
                         + Tapes.date(r.last()))
                 .orElse(null);

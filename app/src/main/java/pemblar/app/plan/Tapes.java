@@ -23,13 +23,15 @@ final class Tapes {
     private static final double FLOOR = 32;
     private static final double HEIGHT = 26;
     private static final double FULL_LOAD = 320;
+    private static final Duration LONGER = Duration.ofHours(48);
     private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
     private Tapes() {}
 
-    static BoardRow.Tape of(Block block, List<Slab> slabs, List<Spell> spells, Athlete athlete, UsualStart usual) {
+    static BoardRow.Tape of(Block block, List<Slab> slabs, List<Spell> all, Athlete athlete, UsualStart usual) {
         Clock clock = new Clock(block.first(), block.days(), athlete);
+        List<Spell> spells = near(all, clock);
         double peak = 0;
         double peakPlace = 0;
         for (Instant now : RollingLoad.bends(spells, clock.start(), clock.end(), 24)) {
@@ -46,6 +48,15 @@ final class Tapes {
                 peak,
                 Math.round(peak) + " points in 24 h",
                 Math.min(920, peakPlace));
+    }
+
+    /** Those that the longer window sees at some time of the row. */
+    private static List<Spell> near(List<Spell> spells, Clock clock) {
+        Instant from = clock.start().minus(LONGER);
+        Instant to = clock.end();
+        return spells.stream()
+                .filter(s -> s.end().isAfter(from) && s.start().isBefore(to))
+                .toList();
     }
 
     /** Days are equally wide, also those of 23 and 25 hours, so that 17:30 stands where 17:30 stands. */

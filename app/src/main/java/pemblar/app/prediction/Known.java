@@ -2,7 +2,9 @@ package pemblar.app.prediction;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import pemblar.app.effort.EffortService.DayCurve;
@@ -23,14 +25,26 @@ import pemblar.core.workout.SpeedOfPower;
  * What of an athlete's sport is known by any day: nothing that is dated later counts for it.
  *
  * @param curves of the recordings of the sport in its own measure; they reach a year before the first day asked for
+ * @param endurances what was found for a day already, as several results are predicted from it; {@code recent} likewise
  */
-record Known(Sport sport, Sex sex, DatedValues values, List<DayCurve> curves, List<DayRide> rides) {
+record Known(
+        Sport sport,
+        Sex sex,
+        DatedValues values,
+        List<DayCurve> curves,
+        List<DayRide> rides,
+        Map<LocalDate, Endurance> endurances,
+        Map<LocalDate, List<Result>> recent) {
     static final int YEAR = 365;
     private static final int RECENT_DAYS = 90;
     private static final int[] RESULT_SECONDS = {1200, 1800, 2400, 3000, 3600, 5400, 7200, 10_800, 14_400};
     private static final double TEN_KM = 10_000;
     /** On roads as usual no climb is asked for, and the mass does not count. */
     private static final double ANY_KILOGRAMS = 80;
+
+    static Known of(Sport sport, Sex sex, DatedValues values, List<DayCurve> curves, List<DayRide> rides) {
+        return new Known(sport, sex, values, curves, rides, new HashMap<>(), new HashMap<>());
+    }
 
     static Quantity threshold(Sport sport) {
         return Quantity.of(Quantity.threshold(sport.ownMeasure()).kind(), sport);
@@ -46,7 +60,12 @@ record Known(Sport sport, Sex sex, DatedValues values, List<DayCurve> curves, Li
                 .orElse(OptionalDouble.empty());
     }
 
+    /** @param threshold that of the day */
     Endurance enduranceOn(LocalDate day, double threshold) {
+        return endurances.computeIfAbsent(day, d -> endurance(d, threshold));
+    }
+
+    private Endurance endurance(LocalDate day, double threshold) {
         List<BestCurve.Point> bests = best(day.minusDays(YEAR), day).points(1200, 14_400);
         return isByPace() ? Endurance.ofRunning(bests, TEN_KM, TEN_KM / threshold, sex) : Endurance.ofPower(bests);
     }
@@ -64,6 +83,10 @@ record Known(Sport sport, Sex sex, DatedValues values, List<DayCurve> curves, Li
 
     /** Best efforts of the 90 days before, each with the day of its session. */
     private List<Result> results(LocalDate day) {
+        return recent.computeIfAbsent(day, this::resultsBefore);
+    }
+
+    private List<Result> resultsBefore(LocalDate day) {
         BestCurve best = best(day.minusDays(RECENT_DAYS), day);
         List<Result> results = new ArrayList<>();
         for (int seconds : RESULT_SECONDS)

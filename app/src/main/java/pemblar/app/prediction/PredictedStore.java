@@ -7,17 +7,27 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionTemplate;
 import pemblar.app.prediction.Foreseen.Made;
+import pemblar.app.replica.Elsewhere;
 import pemblar.core.sport.Sport;
 
 /** Predictions as they were made. */
 @Component
 class PredictedStore {
     private final JdbcClient sql;
+    private final TransactionTemplate apart;
 
-    PredictedStore(JdbcClient sql) {
+    PredictedStore(JdbcClient sql, PlatformTransactionManager transactions) {
         this.sql = sql;
+        this.apart = new TransactionTemplate(transactions);
+        apart.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
     }
+
+    /** A prediction that is to be kept. */
+    record Fresh(Course course, Made made) {}
 
     private record Row(Course course, Made made) {}
 
@@ -40,19 +50,24 @@ class PredictedStore {
         return all;
     }
 
-    /** What was made before stays as it was made. */
-    void keep(long athleteId, Course course, Made made) {
+    /** Apart from the page that is read meanwhile. What was made before stays as it was made. */
+    void keep(long athleteId, List<Fresh> fresh) {
+        if (!fresh.isEmpty())
+            Elsewhere.writtenAtMain(() -> apart.executeWithoutResult(s -> fresh.forEach(f -> keep(athleteId, f))));
+    }
+
+    private void keep(long athleteId, Fresh fresh) {
         sql.sql("insert into predicted (athlete_id, sport, metres, seconds, day, value, low, high) "
                         + "values (?, ?, ?, ?, ?, ?, ?, ?) on conflict do nothing")
                 .params(
                         athleteId,
-                        course.sport().name(),
-                        course.metres(),
-                        course.seconds(),
-                        made.day(),
-                        made.value(),
-                        made.low(),
-                        made.high())
+                        fresh.course().sport().name(),
+                        fresh.course().metres(),
+                        fresh.course().seconds(),
+                        fresh.made().day(),
+                        fresh.made().value(),
+                        fresh.made().low(),
+                        fresh.made().high())
                 .update();
     }
 }

@@ -77,7 +77,7 @@ public class PredictionService implements Likely {
         return Once.of(
                 "known for predictions",
                 List.of(athlete.id(), sport, from),
-                () -> new Known(
+                () -> Known.of(
                         sport,
                         athlete.sex(),
                         thresholds.of(athlete),
@@ -143,8 +143,11 @@ public class PredictionService implements Likely {
                 prediction, Prediction.overSeconds(basis, prediction.value()).value());
     }
 
-    /** Events ahead, the next first, then those that are over, the latest first. */
-    @Transactional
+    /**
+     * Events ahead, the next first, then those that are over, the latest first. What is said of one for the first time
+     * this week is kept.
+     */
+    @Transactional(readOnly = true)
     public List<Foreseen> events(Athlete athlete) {
         LocalDate today = athlete.dayOf(clock.instant());
         List<Course.Asked> asked = asked(plan.events(athlete), only(athlete), today);
@@ -155,17 +158,19 @@ public class PredictionService implements Likely {
         Maker maker = new Maker(
                 today, thresholds.of(athlete), s -> known(athlete, s, today), s -> known(athlete, s, earliest));
         List<Foreseen> all = new ArrayList<>();
+        List<PredictedStore.Fresh> fresh = new ArrayList<>();
         for (Course.Asked a : asked) {
             Course course = kept.containsKey(a.course()) ? a.course() : maker.possible(a);
             if (course == null) continue;
             LocalDate day = a.event().day().plusDays(a.stage() - 1L);
             TreeMap<LocalDate, Made> made = kept.computeIfAbsent(course, c -> new TreeMap<>());
             for (Made m : maker.missing(course, day, made)) {
-                store.keep(athlete.id(), course, m);
+                fresh.add(new PredictedStore.Fresh(course, m));
                 made.put(m.day(), m);
             }
             all.add(new Foreseen(a.event(), day, course, a.part(), maker.upTo(course, day, made), null));
         }
+        store.keep(athlete.id(), fresh);
         return withResults(athlete, all, today);
     }
 

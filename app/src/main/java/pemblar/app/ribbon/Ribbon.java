@@ -2,7 +2,7 @@ package pemblar.app.ribbon;
 
 import java.time.LocalDate;
 import java.util.List;
-import pemblar.app.frame.page.Svg;
+import pemblar.app.frame.page.Markup;
 import pemblar.core.season.Priority;
 
 /**
@@ -41,7 +41,7 @@ public record Ribbon(
         private static final double TOP = 12;
         private static final double TOUCHED = 56;
 
-        private void draw(Svg svg, String address) {
+        private void draw(Markup svg, String address) {
             svg.begin("a").with("href", address).with("class", "column").with("aria-label", label);
             svg.with("data-x", x).with("data-w", width).with("tabindex", "-1").inside();
             svg.title(label);
@@ -52,7 +52,7 @@ public record Ribbon(
             svg.close("a");
         }
 
-        private void rect(Svg svg, String kind, double y, double height) {
+        private void rect(Markup svg, String kind, double y, double height) {
             svg.begin("rect").with("class", kind).with("x", x).with("width", width);
             svg.with("y", y).with("height", height).end();
         }
@@ -60,7 +60,7 @@ public record Ribbon(
 
     /** The columns as elements; each leads to its days on the board. */
     public String drawn(long athleteId) {
-        Svg svg = new Svg();
+        Markup svg = new Markup();
         for (Column c : columns) c.draw(svg, "/a/" + athleteId + "/board?from=" + c.first());
         return svg.toString();
     }

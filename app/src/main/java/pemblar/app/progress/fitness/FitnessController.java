@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
@@ -42,6 +43,7 @@ class FitnessController {
     /** A predicted result as the table shows it. */
     public record Line(String over, String best, String range, String leansOn, boolean outside) {}
 
+    @OneLook
     @GetMapping("/a/{athleteId}/progress/fitness")
     String fitness(
             @PathVariable long athleteId,

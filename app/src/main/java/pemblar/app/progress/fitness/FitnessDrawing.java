@@ -6,9 +6,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.DoubleStream;
+import pemblar.app.frame.page.Markup;
 import pemblar.app.frame.page.Path;
 import pemblar.app.frame.page.Shown;
-import pemblar.app.frame.page.Svg;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.sport.Sport;
 import pemblar.core.workout.Pace;
@@ -28,7 +28,7 @@ public record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick
 
     /** All dots as marks of a drawing, as they are too many for the template to make one by one. */
     public String marks() {
-        Svg svg = new Svg();
+        Markup svg = new Markup();
         for (Dot d : dots) {
             svg.begin("g").inside().title(d.label());
             svg.begin("circle").with("class", "measured").with("r", 3);

@@ -5,7 +5,7 @@ import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import pemblar.app.frame.page.Svg;
+import pemblar.app.frame.page.Markup;
 import pemblar.app.frame.page.Units;
 import pemblar.core.range.RangeSummary;
 
@@ -56,7 +56,7 @@ public record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months
 
     /** All columns as marks of a drawing, as they are too many for the template to make one by one. */
     public String marks() {
-        Svg svg = new Svg();
+        Markup svg = new Markup();
         for (Week w : weeks) {
             svg.begin("g").inside().title(w.title());
             for (Part p : w.parts())
@@ -80,7 +80,7 @@ public record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months
         return svg.toString();
     }
 
-    private static Svg column(Svg svg, String kind, Week w) {
+    private static Markup column(Markup svg, String kind, Week w) {
         return svg.begin("rect").with("class", kind).with("x", w.x()).with("width", w.width());
     }
 
