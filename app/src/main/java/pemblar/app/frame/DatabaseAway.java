@@ -61,8 +61,12 @@ public class DatabaseAway extends OncePerRequestFilter {
         response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
         response.setHeader("Retry-After", String.valueOf(RETRY_SECONDS));
         response.setHeader("Cache-Control", "no-store");
+        response.setHeader("X-Content-Type-Options", "nosniff");
+        response.setHeader("Referrer-Policy", "same-origin");
         response.setHeader(
-                "Content-Security-Policy", "default-src 'none'; style-src 'self'; font-src 'self'; form-action 'self'");
+                "Content-Security-Policy",
+                "default-src 'none'; style-src 'self'; font-src 'self'; form-action 'self'; frame-ancestors 'none'; "
+                        + "base-uri 'none'");
         boolean fragment = request.getHeader("HX-Request") != null;
         response.setContentType(fragment ? "text/plain;charset=UTF-8" : "text/html;charset=UTF-8");
         response.getOutputStream()
