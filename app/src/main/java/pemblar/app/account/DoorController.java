@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -58,8 +57,7 @@ class DoorController {
     }
 
     @GetMapping("/account")
-    String account(
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer, HttpServletRequest request, Model model) {
+    String account(Viewer viewer, HttpServletRequest request, Model model) {
         String address = door.address(viewer);
         model.addAttribute("viewer", viewer);
         model.addAttribute("ownAthlete", athletes.own(viewer).orElse(null));
@@ -114,7 +112,7 @@ class DoorController {
     String password(
             @RequestParam(defaultValue = "") String present,
             @RequestParam(defaultValue = "") String wanted,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             HttpServletRequest request,
             RedirectAttributes flash) {
         return said(flash, () -> {
@@ -131,7 +129,7 @@ class DoorController {
     String address(
             @RequestParam(defaultValue = "") String present,
             @RequestParam(defaultValue = "") String email,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             HttpServletRequest request,
             RedirectAttributes flash) {
         return said(flash, () -> {
@@ -149,11 +147,7 @@ class DoorController {
     }
 
     @PostMapping("/account/address/{token}")
-    String confirmed(
-            @PathVariable String token,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            HttpServletRequest request,
-            RedirectAttributes flash)
+    String confirmed(@PathVariable String token, Viewer viewer, HttpServletRequest request, RedirectAttributes flash)
             throws jakarta.servlet.ServletException {
         try {
             door.confirmAddress(viewer, token);
@@ -169,10 +163,7 @@ class DoorController {
     }
 
     @PostMapping("/account/sign-ins/end")
-    String end(
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            HttpServletRequest request,
-            RedirectAttributes flash) {
+    String end(Viewer viewer, HttpServletRequest request, RedirectAttributes flash) {
         int ended = signIns.end(door.address(viewer), here(request));
         return said(flash, () -> ended == 0 ? "You are signed in nowhere else." : "Ended elsewhere: " + ended + ".");
     }

@@ -8,7 +8,6 @@ import java.time.Duration;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -30,7 +29,7 @@ class LeavingController {
     @PostMapping("/account/leave")
     String leave(
             @RequestParam(defaultValue = "") String present,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             HttpServletRequest request,
             RedirectAttributes flash) {
         try {
@@ -43,7 +42,7 @@ class LeavingController {
     }
 
     @PostMapping("/account/keep")
-    String keep(@AuthenticationPrincipal(expression = "viewer") Viewer viewer, RedirectAttributes flash) {
+    String keep(Viewer viewer, RedirectAttributes flash) {
         leaving.keep(viewer);
         flash.addFlashAttribute("good", "Your account stays as it is.");
         return "redirect:/account";

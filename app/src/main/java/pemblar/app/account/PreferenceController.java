@@ -4,7 +4,6 @@ import java.time.DayOfWeek;
 import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.List;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -38,7 +37,7 @@ class PreferenceController {
             @RequestParam Units.Decimal decimal,
             @RequestParam DayOfWeek weekStart,
             @RequestParam Units.Theme theme,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             RedirectAttributes flash) {
         if (!List.of(WEEK_STARTS).contains(weekStart)) {
             flash.addFlashAttribute("said", "Week: choose Monday, Saturday or Sunday as its first day.");
@@ -53,7 +52,7 @@ class PreferenceController {
     String zone(
             @RequestParam(defaultValue = "") String zone,
             @RequestParam(defaultValue = "") String from,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             RedirectAttributes flash) {
         long athleteId = athletes.own(viewer).orElseThrow(() -> new NotFoundException("athlete"));
         try {

@@ -3,11 +3,12 @@ package pemblar.app.account;
 import java.util.List;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.userdetails.User;
+import pemblar.app.frame.HasViewer;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.door.CodeDue;
 
 /** What the web session keeps of the person who signed in. */
-public class SignedIn extends User {
+public class SignedIn extends User implements HasViewer {
     private static final long serialVersionUID = 1;
     private final Viewer viewer;
 
@@ -20,6 +21,7 @@ public class SignedIn extends User {
         this.viewer = new Viewer(row.id, row.name);
     }
 
+    @Override
     public Viewer getViewer() {
         return viewer;
     }

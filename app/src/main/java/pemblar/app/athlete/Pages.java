@@ -5,8 +5,9 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.ui.Model;
+import pemblar.app.frame.OfAthlete;
 import pemblar.app.frame.Once;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Looking;
 
 /** Opens a page of an athlete: asks for leave, keeps the trail, and has the frame drawn around it. */
@@ -30,8 +31,8 @@ public class Pages {
     public record Opened(Athlete athlete, LocalDate today) {}
 
     /** The athlete, for whom is asked for leave. */
-    public Athlete athlete(long athleteId, Viewer viewer) {
-        return athletes.require(athleteId, viewer);
+    public Athlete athlete(OfAthlete asked) {
+        return athletes.require(asked.athleteId(), asked.viewer());
     }
 
     /** The athlete's own day. */
@@ -40,28 +41,33 @@ public class Pages {
     }
 
     /** Begins a page that must look around before it knows which days it shows; {@link #open} goes on with it. */
-    public Athlete begin(long athleteId, Viewer viewer) {
-        return Once.of("begun", List.of(athleteId, viewer.accountId()), () -> {
-            Athlete athlete = athletes.require(athleteId, viewer);
-            access.looked(athleteId, viewer);
+    public Athlete begin(Visit visit) {
+        return Once.of("begun", List.of(visit), () -> {
+            Athlete athlete = athlete(visit);
+            access.looked(visit.athleteId(), visit.viewer());
             looking.begin();
             return athlete;
         });
+    }
+
+    /** A page that shows today. @param active the word of the page in the navigation */
+    public Opened open(Model model, Visit visit, String active) {
+        return open(model, visit, active, null, null);
     }
 
     /**
      * @param active the word of the page in the navigation
      * @param from first day that the page shows, null for today; {@code to} likewise
      */
-    public Opened open(Model model, long athleteId, Viewer viewer, String active, LocalDate from, LocalDate to) {
-        Athlete athlete = begin(athleteId, viewer);
+    public Opened open(Model model, Visit visit, String active, LocalDate from, LocalDate to) {
+        Athlete athlete = begin(visit);
         LocalDate today = today(athlete);
         model.addAttribute("athlete", athlete);
-        model.addAttribute("viewer", viewer);
+        model.addAttribute("viewer", visit.viewer());
         model.addAttribute("active", active);
         model.addAttribute("today", today);
         LocalDate begin = from == null ? today : from;
-        frame.draw(model, athlete, viewer, begin, to == null ? begin : to);
+        frame.draw(model, new PageFrame.Around(athlete, visit.viewer(), begin, to == null ? begin : to));
         return new Opened(athlete, today);
     }
 }

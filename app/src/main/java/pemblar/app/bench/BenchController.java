@@ -5,14 +5,13 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 
 @Controller
 @RequestMapping("/a/{athleteId}/sessions/{id}")
@@ -24,19 +23,13 @@ class BenchController {
     }
 
     @GetMapping("/workout.fit")
-    ResponseEntity<byte[]> workout(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return sent(bench.workoutFile(athleteId, viewer, id));
+    ResponseEntity<byte[]> workout(Visit visit, @PathVariable long id) {
+        return sent(bench.workoutFile(visit.athleteId(), visit.viewer(), id));
     }
 
     @GetMapping("/zones.fit")
-    ResponseEntity<byte[]> zones(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return sent(bench.zonesFile(athleteId, viewer, id));
+    ResponseEntity<byte[]> zones(Visit visit, @PathVariable long id) {
+        return sent(bench.zonesFile(visit.athleteId(), visit.viewer(), id));
     }
 
     private static ResponseEntity<byte[]> sent(BenchService.WorkoutFile file) {
@@ -52,17 +45,13 @@ class BenchController {
     }
 
     @PostMapping("/bench-unit")
-    String perform(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String perform(Visit visit, @PathVariable long id, RedirectAttributes flash) {
         try {
-            bench.perform(athleteId, viewer, id);
+            bench.perform(visit.athleteId(), visit.viewer(), id);
             flash.addFlashAttribute("benchRan", true);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return "redirect:/a/" + athleteId + "/sessions/" + id;
+        return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 }

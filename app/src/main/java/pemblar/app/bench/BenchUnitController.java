@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,7 +16,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
 import pemblar.app.bench.sync.DeviceService;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 
 /** The bench unit in the browser: what is on it, a look at the steps, and the unit while it runs. */
 @Controller
@@ -37,11 +36,9 @@ class BenchUnitController {
             long sessionId, LocalDate day, boolean isToday, String name, List<Screen.StepLine> steps, String problem) {}
 
     @GetMapping
-    String device(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        LocalDate today =
-                pages.open(model, athleteId, viewer, "bench", null, null).today();
-        BenchService.Device device = bench.device(athleteId, viewer);
+    String device(Visit visit, Model model) {
+        LocalDate today = pages.open(model, visit, "bench").today();
+        BenchService.Device device = bench.device(visit.athleteId(), visit.viewer());
         model.addAttribute(
                 "workouts",
                 device.workouts().stream()
@@ -58,71 +55,54 @@ class BenchUnitController {
                         .toList());
         model.addAttribute("outdated", device.outdated());
         model.addAttribute("synced", device.isSynced());
-        model.addAttribute("devices", devices.of(athleteId, viewer));
+        model.addAttribute("devices", devices.of(visit.athleteId(), visit.viewer()));
         return "bench/device";
     }
 
     @PostMapping("/sync")
-    String sync(
-            @PathVariable long athleteId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        int files = bench.sync(athleteId, viewer);
+    String sync(Visit visit, RedirectAttributes flash) {
+        int files = bench.sync(visit.athleteId(), visit.viewer());
         flash.addFlashAttribute("said", "Synced: " + files + " files are on the device.");
-        return "redirect:/a/" + athleteId + "/bench";
+        return "redirect:/a/" + visit.athleteId() + "/bench";
     }
 
     @PostMapping("/devices")
-    String add(
-            @PathVariable long athleteId,
-            @RequestParam String name,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String add(Visit visit, @RequestParam String name, RedirectAttributes flash) {
         try {
-            flash.addFlashAttribute("newToken", devices.add(athleteId, viewer, name));
+            flash.addFlashAttribute("newToken", devices.add(visit.athleteId(), visit.viewer(), name));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return "redirect:/a/" + athleteId + "/bench";
+        return "redirect:/a/" + visit.athleteId() + "/bench";
     }
 
     @PostMapping("/devices/{id}/revoke")
-    String revoke(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam boolean revoked,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        devices.revoke(athleteId, viewer, id, revoked);
-        return "redirect:/a/" + athleteId + "/bench";
+    String revoke(Visit visit, @PathVariable long id, @RequestParam boolean revoked) {
+        devices.revoke(visit.athleteId(), visit.viewer(), id, revoked);
+        return "redirect:/a/" + visit.athleteId() + "/bench";
     }
 
     @PostMapping("/{sessionId}/start")
     String start(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long sessionId,
             @RequestParam(defaultValue = "1") int speed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            bench.start(athleteId, viewer, sessionId, speed);
+            bench.start(visit.athleteId(), visit.viewer(), sessionId, speed);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
-            return "redirect:/a/" + athleteId + "/bench";
+            return "redirect:/a/" + visit.athleteId() + "/bench";
         }
-        return "redirect:/a/" + athleteId + "/bench/" + sessionId;
+        return "redirect:/a/" + visit.athleteId() + "/bench/" + sessionId;
     }
 
     @GetMapping("/{sessionId}")
-    String ride(
-            @PathVariable long athleteId,
-            @PathVariable long sessionId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model,
-            RedirectAttributes flash) {
-        pages.open(model, athleteId, viewer, "bench", null, null);
-        if (bench.state(athleteId, viewer, sessionId).isEmpty()) {
+    String ride(Visit visit, @PathVariable long sessionId, Model model, RedirectAttributes flash) {
+        pages.open(model, visit, "bench");
+        if (bench.state(visit.athleteId(), visit.viewer(), sessionId).isEmpty()) {
             flash.addFlashAttribute("said", "The bench unit is not running this workout.");
-            return "redirect:/a/" + athleteId + "/bench";
+            return "redirect:/a/" + visit.athleteId() + "/bench";
         }
         model.addAttribute("sessionId", sessionId);
         return "bench/ride";
@@ -130,23 +110,16 @@ class BenchUnitController {
 
     @GetMapping("/{sessionId}/state")
     @ResponseBody
-    ResponseEntity<Screen> state(
-            @PathVariable long athleteId,
-            @PathVariable long sessionId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return bench.state(athleteId, viewer, sessionId)
+    ResponseEntity<Screen> state(Visit visit, @PathVariable long sessionId) {
+        return bench.state(visit.athleteId(), visit.viewer(), sessionId)
                 .map(s -> ResponseEntity.ok(Screen.of(s)))
                 .orElseThrow(() -> new NotFoundException("bench unit"));
     }
 
     @PostMapping("/{sessionId}/key")
     @ResponseBody
-    ResponseEntity<Object> key(
-            @PathVariable long athleteId,
-            @PathVariable long sessionId,
-            @RequestParam String key,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return bench.key(athleteId, viewer, sessionId, key)
+    ResponseEntity<Object> key(Visit visit, @PathVariable long sessionId, @RequestParam String key) {
+        return bench.key(visit.athleteId(), visit.viewer(), sessionId, key)
                 .<ResponseEntity<Object>>map(s -> ResponseEntity.ok(Screen.of(s)))
                 .orElseGet(() -> ResponseEntity.ok(Map.of("finished", true)));
     }

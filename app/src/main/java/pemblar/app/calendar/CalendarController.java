@@ -6,7 +6,6 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,7 +15,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 
 /** The calendar feed and files. The feed's address is its own key: calendar programs cannot sign in. */
 @Controller
@@ -32,36 +31,31 @@ class CalendarController {
     }
 
     @GetMapping("/a/{athleteId}/season/calendar")
-    String show(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
+    String show(Visit visit, Model model) {
+        Pages.Opened page = pages.open(model, visit, "season");
         model.addAttribute("since", calendar.since(page.athlete()).orElse(null));
         return "calendar/calendar";
     }
 
     @PostMapping("/a/{athleteId}/season/calendar/renew")
-    String renew(
-            @PathVariable long athleteId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes answer) {
-        String token = calendar.renew(athleteId, viewer);
+    String renew(Visit visit, RedirectAttributes answer) {
+        String token = calendar.renew(visit.athleteId(), visit.viewer());
         answer.addFlashAttribute(
                 "address",
                 ServletUriComponentsBuilder.fromCurrentContextPath()
                         .path("/calendar/" + token + ".ics")
                         .toUriString());
-        return "redirect:/a/" + athleteId + "/season/calendar";
+        return "redirect:/a/" + visit.athleteId() + "/season/calendar";
     }
 
     @PostMapping("/a/{athleteId}/season/calendar/close")
-    String close(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        calendar.close(athleteId, viewer);
-        return "redirect:/a/" + athleteId + "/season/calendar";
+    String close(Visit visit) {
+        calendar.close(visit.athleteId(), visit.viewer());
+        return "redirect:/a/" + visit.athleteId() + "/season/calendar";
     }
 
     @GetMapping("/a/{athleteId}/season/plan.ics")
-    ResponseEntity<byte[]> file(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    ResponseEntity<byte[]> file(Visit visit) {
         return ResponseEntity.ok()
                 .contentType(CALENDAR)
                 .header(
@@ -70,12 +64,11 @@ class CalendarController {
                                 .filename("plan.ics")
                                 .build()
                                 .toString())
-                .body(calendar.calendar(pages.athlete(athleteId, viewer)));
+                .body(calendar.calendar(pages.athlete(visit)));
     }
 
     @GetMapping("/a/{athleteId}/season/season.csv")
-    ResponseEntity<String> season(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    ResponseEntity<String> season(Visit visit) {
         return ResponseEntity.ok()
                 .contentType(CSV)
                 .header(
@@ -84,7 +77,7 @@ class CalendarController {
                                 .filename("season.csv")
                                 .build()
                                 .toString())
-                .body(calendar.season(pages.athlete(athleteId, viewer)));
+                .body(calendar.season(pages.athlete(visit)));
     }
 
     @GetMapping("/calendar/{token}.ics")

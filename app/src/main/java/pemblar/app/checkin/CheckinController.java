@@ -10,11 +10,9 @@ import java.util.NavigableMap;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -22,7 +20,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
@@ -50,12 +48,8 @@ class CheckinController {
 
     @OneLook
     @GetMapping("/checkins")
-    String lanes(
-            @PathVariable long athleteId,
-            @RequestParam(required = false) LocalDate day,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "checkins", null, null);
+    String lanes(Visit visit, @RequestParam(required = false) LocalDate day, Model model) {
+        Pages.Opened page = pages.open(model, visit, "checkins");
         LocalDate from = page.today().minusDays(DAYS - 1L);
         NavigableMap<LocalDate, Checkin> days =
                 checkins.between(page.athlete(), from.minusDays(DAYS_BEFORE), page.today());
@@ -94,14 +88,14 @@ class CheckinController {
 
     @PostMapping("/checkin")
     String keep(
-            @PathVariable long athleteId,
-            @RequestParam String day,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        String back = "redirect:/a/" + athleteId + ("lanes".equals(typed.get("here")) ? "/checkins" : "/today");
+            Visit visit, @RequestParam String day, @RequestParam Map<String, String> typed, RedirectAttributes flash) {
+        String back = "redirect:/a/" + visit.athleteId() + ("lanes".equals(typed.get("here")) ? "/checkins" : "/today");
         try {
-            checkins.keep(athleteId, viewer, CheckinService.Source.HAND, Typing.of(Typed.day("Day", day), typed));
+            checkins.keep(
+                    visit.athleteId(),
+                    visit.viewer(),
+                    CheckinService.Source.HAND,
+                    Typing.of(Typed.day("Day", day), typed));
             flash.addFlashAttribute("good", "Noted.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
@@ -113,10 +107,9 @@ class CheckinController {
     /** What is asked in the morning, and when to be reminded. */
     @PostMapping("/checkins/asked")
     String asked(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(required = false) List<Asked.Field> field,
             @RequestParam(defaultValue = "") String remind,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
             Set<Asked.Field> fields = EnumSet.noneOf(Asked.Field.class);
@@ -124,7 +117,7 @@ class CheckinController {
             Integer minute = Typed.minuteOrNull(remind.strip());
             if (minute == null && !remind.isBlank())
                 throw new IllegalArgumentException("Reminder: enter a time of day, e.g. 06:30, or nothing.");
-            asked.keep(athleteId, viewer, new Asked(fields, minute));
+            asked.keep(visit.athleteId(), visit.viewer(), new Asked(fields, minute));
             flash.addFlashAttribute(
                     "good",
                     minute == null
@@ -133,17 +126,12 @@ class CheckinController {
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("problems", List.of(e.getMessage()));
         }
-        return "redirect:/a/" + athleteId + "/checkins";
+        return "redirect:/a/" + visit.athleteId() + "/checkins";
     }
 
     @PostMapping("/checkins/file")
-    String file(
-            @PathVariable long athleteId,
-            @RequestParam MultipartFile file,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash)
-            throws IOException {
-        String back = "redirect:/a/" + athleteId + "/checkins";
+    String file(Visit visit, @RequestParam MultipartFile file, RedirectAttributes flash) throws IOException {
+        String back = "redirect:/a/" + visit.athleteId() + "/checkins";
         if (file.getSize() > MOST_BYTES) {
             flash.addFlashAttribute("problems", List.of("file: at most 5 MB are read; import it in parts"));
             return back;
@@ -153,7 +141,11 @@ class CheckinController {
             if (reading.problems().isEmpty())
                 flash.addFlashAttribute(
                         "good",
-                        checkins.keepAll(athleteId, viewer, CheckinService.Source.FILE, reading.checkins())
+                        checkins.keepAll(
+                                        visit.athleteId(),
+                                        visit.viewer(),
+                                        CheckinService.Source.FILE,
+                                        reading.checkins())
                                 + " mornings were read.");
             else flash.addFlashAttribute("problems", reading.problems());
         } catch (IllegalArgumentException e) {

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.Supplier;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -18,6 +17,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.CoachingService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.load.TrendService;
 import pemblar.app.note.NoteService;
 import pemblar.app.session.reading.SessionService;
@@ -52,16 +52,12 @@ class MorningController {
     }
 
     @GetMapping("/")
-    String start(@AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String start(Viewer viewer) {
         return athletes.own(viewer).map(id -> "redirect:/a/" + id + "/today").orElse("redirect:/roster");
     }
 
     @GetMapping("/roster")
-    String morning(
-            MorningPage.Asked asked,
-            @RequestParam(required = false) Long open,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
+    String morning(MorningPage.Asked asked, @RequestParam(required = false) Long open, Viewer viewer, Model model) {
         model.addAttribute("viewer", viewer);
         model.addAttribute("page", page(viewer, asked));
         List<MorningService.Group> groups = morning.groups(viewer);
@@ -76,8 +72,7 @@ class MorningController {
 
     /** Those who stand further down, fetched when the end of the list comes into view. */
     @GetMapping("/roster/further")
-    String further(
-            MorningPage.Asked asked, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String further(MorningPage.Asked asked, Viewer viewer, Model model) {
         model.addAttribute("page", page(viewer, asked));
         model.addAttribute("grouped", !morning.groups(viewer).isEmpty());
         return "coach/strands :: strands";
@@ -89,11 +84,10 @@ class MorningController {
 
     /** What is behind a strand, in place: the last session, notes with a field to answer, proposals. */
     @GetMapping("/roster/{athleteId}")
-    String open(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    String open(Visit visit, Model model) {
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
         model.addAttribute("athlete", athlete);
-        model.addAttribute("viewer", viewer);
+        model.addAttribute("viewer", visit.viewer());
         model.addAttribute("open", adjusting.open(athlete, trends.of(athlete)));
         model.addAttribute(
                 "last", sessions.lastDone(athlete, 1).stream().findFirst().orElse(null));
@@ -103,44 +97,32 @@ class MorningController {
 
     /** In which groups an athlete is, and could be; fetched when it is asked for. */
     @GetMapping("/roster/{athleteId}/groups")
-    String groups(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        model.addAttribute("athlete", athletes.require(athleteId, viewer));
-        model.addAttribute("groups", morning.groups(viewer));
-        model.addAttribute("in", morning.groupsOf(viewer, athleteId));
+    String groups(Visit visit, Model model) {
+        model.addAttribute("athlete", athletes.require(visit.athleteId(), visit.viewer()));
+        model.addAttribute("groups", morning.groups(visit.viewer()));
+        model.addAttribute("in", morning.groupsOf(visit.viewer(), visit.athleteId()));
         return "coach/groups :: groups";
     }
 
     @PostMapping("/roster/{athleteId}/dealt")
-    String dealt(
-            @PathVariable long athleteId,
-            @RequestParam(defaultValue = "true") boolean dealt,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        if (dealt) morning.dealt(viewer, athleteId);
-        else morning.notDealt(viewer, athleteId);
+    String dealt(Visit visit, @RequestParam(defaultValue = "true") boolean dealt) {
+        if (dealt) morning.dealt(visit.viewer(), visit.athleteId());
+        else morning.notDealt(visit.viewer(), visit.athleteId());
         return "redirect:/roster";
     }
 
     /** Answers a note where it was written. */
     @PostMapping("/roster/{athleteId}/reply")
-    String reply(
-            @PathVariable long athleteId,
-            @RequestParam long note,
-            @RequestParam String body,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String reply(Visit visit, @RequestParam long note, @RequestParam String body, RedirectAttributes flash) {
         return said(flash, () -> {
-            notes.answer(athleteId, viewer, note, body);
+            notes.answer(visit.athleteId(), visit.viewer(), note, body);
             return "Answered.";
         });
     }
 
     /** What the coach wants to be told. */
     @PostMapping("/roster/topics")
-    String topics(
-            @RequestParam(required = false) List<Topic> on,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String topics(@RequestParam(required = false) List<Topic> on, Viewer viewer, RedirectAttributes flash) {
         return said(flash, () -> {
             Set<Topic> wanted = EnumSet.noneOf(Topic.class);
             if (on != null) on.stream().filter(Objects::nonNull).forEach(wanted::add);
@@ -150,10 +132,7 @@ class MorningController {
     }
 
     @PostMapping("/roster/groups")
-    String group(
-            @RequestParam String name,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String group(@RequestParam String name, Viewer viewer, RedirectAttributes flash) {
         return said(flash, () -> {
             morning.addGroup(viewer, name);
             return "The group is there. Put athletes into it below.";
@@ -161,17 +140,13 @@ class MorningController {
     }
 
     @PostMapping("/roster/groups/{id}/remove")
-    String removeGroup(@PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String removeGroup(@PathVariable long id, Viewer viewer) {
         morning.removeGroup(viewer, id);
         return "redirect:/roster";
     }
 
     @PostMapping("/roster/groups/{id}/members")
-    String member(
-            @PathVariable long id,
-            @RequestParam long athleteId,
-            @RequestParam boolean in,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    String member(@PathVariable long id, @RequestParam long athleteId, @RequestParam boolean in, Viewer viewer) {
         morning.member(viewer, id, athleteId, in);
         return "redirect:/roster";
     }

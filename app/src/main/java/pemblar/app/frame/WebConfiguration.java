@@ -1,11 +1,13 @@
 package pemblar.app.frame;
 
+import java.util.List;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.transaction.autoconfigure.TransactionManagerCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.format.FormatterRegistry;
 import org.springframework.transaction.support.AbstractPlatformTransactionManager;
+import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.thymeleaf.cache.StandardCacheManager;
@@ -13,6 +15,7 @@ import org.thymeleaf.spring6.SpringTemplateEngine;
 import org.thymeleaf.spring6.view.ThymeleafViewResolver;
 import pemblar.app.frame.page.DayReading;
 import pemblar.app.frame.page.Looking;
+import pemblar.app.frame.page.WhoAsks;
 import pemblar.app.frame.page.WholePage;
 
 /** How requests are read. */
@@ -22,8 +25,10 @@ class WebConfiguration implements WebMvcConfigurer {
     private static final int EXPRESSIONS = 30_000;
     private final DayReading days;
     private final Looking looking;
+    private final WhoAsks asks;
 
-    WebConfiguration(DayReading days, Looking looking) {
+    WebConfiguration(DayReading days, Looking looking, WhoAsks asks) {
+        this.asks = asks;
         this.days = days;
         this.looking = looking;
     }
@@ -48,6 +53,11 @@ class WebConfiguration implements WebMvcConfigurer {
     @Override
     public void addFormatters(FormatterRegistry registry) {
         registry.addConverter(days);
+    }
+
+    @Override
+    public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
+        resolvers.add(asks);
     }
 
     @Override

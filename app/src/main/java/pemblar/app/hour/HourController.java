@@ -5,7 +5,6 @@ import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Map;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -44,11 +43,7 @@ class HourController {
     public record Line(long id, String title, LocalDate day, int minute, boolean ahead, boolean over) {}
 
     @GetMapping
-    String list(
-            @PathVariable long id,
-            @RequestParam(defaultValue = "") String workout,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
+    String list(@PathVariable long id, @RequestParam(defaultValue = "") String workout, Viewer viewer, Model model) {
         Memberships.Group group = hours.group(id, viewer);
         ZoneId zone = hours.zone(group, viewer);
         Instant now = clock.instant();
@@ -82,7 +77,7 @@ class HourController {
             @RequestParam(defaultValue = "") String day,
             @RequestParam(defaultValue = "") String time,
             @RequestParam(defaultValue = "1") String speed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             RedirectAttributes flash) {
         Memberships.Group group = hours.group(id, viewer);
         try {
@@ -106,11 +101,7 @@ class HourController {
     }
 
     @PostMapping("/{hourId}/drop")
-    String drop(
-            @PathVariable long id,
-            @PathVariable long hourId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String drop(@PathVariable long id, @PathVariable long hourId, Viewer viewer, RedirectAttributes flash) {
         try {
             hours.drop(hours.require(id, hourId, viewer));
             flash.addFlashAttribute("good", "The hour is taken back.");
@@ -121,11 +112,7 @@ class HourController {
     }
 
     @GetMapping("/{hourId}")
-    String lead(
-            @PathVariable long id,
-            @PathVariable long hourId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
+    String lead(@PathVariable long id, @PathVariable long hourId, Viewer viewer, Model model) {
         Hour hour = hours.require(id, hourId, viewer);
         Memberships.Group group = hours.group(id, viewer);
         ZoneId zone = hours.zone(group, viewer);
@@ -139,11 +126,7 @@ class HourController {
 
     /** The part of the page that lives, once a second. */
     @GetMapping("/{hourId}/live")
-    String live(
-            @PathVariable long id,
-            @PathVariable long hourId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
+    String live(@PathVariable long id, @PathVariable long hourId, Viewer viewer, Model model) {
         return live(hours.require(id, hourId, viewer), viewer, "", model);
     }
 
@@ -160,7 +143,7 @@ class HourController {
             @PathVariable long hourId,
             @RequestParam(defaultValue = "") String key,
             @RequestParam(defaultValue = "") String text,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             Model model) {
         Hour hour = hours.require(id, hourId, viewer);
         String said;

@@ -1,11 +1,10 @@
 package pemblar.app.hour;
 
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 
 /** An athlete joins an hour of a group of theirs. */
 @Controller
@@ -17,16 +16,13 @@ class JoinController {
     }
 
     @PostMapping("/a/{athleteId}/hours/{hourId}/join")
-    String join(
-            @PathVariable long athleteId,
-            @PathVariable long hourId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String join(Visit visit, @PathVariable long hourId, RedirectAttributes flash) {
         try {
-            return "redirect:/a/" + athleteId + "/bench/" + hours.join(athleteId, viewer, hourId);
+            return "redirect:/a/" + visit.athleteId() + "/bench/"
+                    + hours.join(visit.athleteId(), visit.viewer(), hourId);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
-            return "redirect:/a/" + athleteId + "/today";
+            return "redirect:/a/" + visit.athleteId() + "/today";
         }
     }
 }

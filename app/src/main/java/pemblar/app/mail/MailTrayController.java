@@ -27,10 +27,7 @@ class MailTrayController {
     public record Shown(MailService.Mail mail, List<String> lines, String path) {}
 
     @GetMapping("/mail-tray")
-    String tray(
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            @AuthenticationPrincipal(expression = "username") String address,
-            Model model) {
+    String tray(Viewer viewer, @AuthenticationPrincipal(expression = "username") String address, Model model) {
         operator.require(address);
         model.addAttribute("viewer", viewer);
         model.addAttribute(

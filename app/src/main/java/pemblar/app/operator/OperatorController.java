@@ -45,10 +45,7 @@ class OperatorController {
     }
 
     @GetMapping
-    String show(
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            @AuthenticationPrincipal(expression = "username") String address,
-            Model model) {
+    String show(Viewer viewer, @AuthenticationPrincipal(expression = "username") String address, Model model) {
         operator.require(address);
         model.addAttribute("viewer", viewer);
         model.addAttribute("jobs", jobs.failing());

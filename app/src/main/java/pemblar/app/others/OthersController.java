@@ -2,7 +2,6 @@ package pemblar.app.others;
 
 import java.io.IOException;
 import java.util.List;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,6 +15,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.WholeFiles;
 import pemblar.app.frame.door.Limits;
 import pemblar.app.frame.page.Shown;
@@ -43,9 +43,8 @@ class OthersController {
     }
 
     @GetMapping
-    String list(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
+    String list(Visit visit, Model model) {
+        Pages.Opened page = pages.open(model, visit, "season");
         if (page.athlete().keptBy() != null) throw new NotFoundException("others");
         model.addAttribute("others", others.all(page.athlete()));
         model.addAttribute("sports", Sport.TRAINED);
@@ -55,15 +54,14 @@ class OthersController {
 
     @PostMapping
     String keep(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "RIDE") Sport sport,
             @RequestParam(defaultValue = "") String mass,
             @RequestParam(defaultValue = "") String threshold,
             @RequestParam(required = false) List<MultipartFile> files,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        Athlete athlete = pages.athlete(athleteId, viewer);
+        Athlete athlete = pages.athlete(visit);
         if (athlete.keptBy() != null) throw new NotFoundException("others");
         try {
             Told told = new Told(
@@ -71,8 +69,8 @@ class OthersController {
                     sport,
                     mass.isBlank() ? null : (Double) Units.mine().kilograms("Body mass", mass, 30, 200),
                     threshold.isBlank() ? null : (Double) threshold(sport, threshold));
-            List<MultipartFile> chosen = chosen(viewer, files);
-            take(athleteId, viewer, others.keep(athleteId, viewer, told), chosen);
+            List<MultipartFile> chosen = chosen(visit.viewer(), files);
+            take(visit, others.keep(visit.athleteId(), visit.viewer(), told), chosen);
             flash.addFlashAttribute("good", "Kept. The files are being read; what they hold stands below in a moment.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("problem", e.getMessage());
@@ -81,7 +79,7 @@ class OthersController {
             flash.addFlashAttribute("typedMass", mass);
             flash.addFlashAttribute("typedThreshold", threshold);
         }
-        return back(athleteId);
+        return back(visit.athleteId());
     }
 
     private static double threshold(Sport sport, String typed) {
@@ -112,10 +110,10 @@ class OthersController {
     }
 
     /** One file after the other, so that no more than a few are held at a time whoever sends them. */
-    private void take(long athleteId, Viewer viewer, long otherId, List<MultipartFile> files) {
+    private void take(Visit visit, long otherId, List<MultipartFile> files) {
         for (MultipartFile file : files)
             whole.with(() -> {
-                others.add(athleteId, viewer, otherId, name(file), content(file));
+                others.add(visit.athleteId(), visit.viewer(), otherId, name(file), content(file));
                 return otherId;
             });
     }
@@ -134,28 +132,23 @@ class OthersController {
 
     @PostMapping("/{otherId}/files")
     String add(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long otherId,
             @RequestParam(required = false) List<MultipartFile> files,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            take(athleteId, viewer, otherId, chosen(viewer, files));
+            take(visit, otherId, chosen(visit.viewer(), files));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("problem", e.getMessage());
         }
-        return back(athleteId);
+        return back(visit.athleteId());
     }
 
     @PostMapping("/{otherId}/remove")
-    String remove(
-            @PathVariable long athleteId,
-            @PathVariable long otherId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        others.remove(athleteId, viewer, otherId);
+    String remove(Visit visit, @PathVariable long otherId, RedirectAttributes flash) {
+        others.remove(visit.athleteId(), visit.viewer(), otherId);
         flash.addFlashAttribute("good", "Removed with their recordings. Demands taken from them stay with the event.");
-        return back(athleteId);
+        return back(visit.athleteId());
     }
 
     private static String back(long athleteId) {

@@ -1,7 +1,6 @@
 package pemblar.app.people;
 
 import java.util.Optional;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,7 +12,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.CoachingService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 
 /** Who sees an athlete's training, since when, and who looked and changed; the athlete asks and ends. */
 @Controller
@@ -38,48 +37,42 @@ class AccessController {
     }
 
     @GetMapping("/a/{athleteId}/access")
-    String access(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        pages.open(model, athleteId, viewer, "access", null, null);
-        boolean own = isOwn(athleteId, viewer);
+    String access(Visit visit, Model model) {
+        pages.open(model, visit, "access");
+        boolean own = isOwn(visit);
         model.addAttribute("own", own);
-        model.addAttribute("coachings", coachings.ofAthlete(athleteId));
-        model.addAttribute("invitations", own ? invitations.sentBy(viewer) : java.util.List.of());
-        model.addAttribute("trail", trail.latest(athleteId));
+        model.addAttribute("coachings", coachings.ofAthlete(visit.athleteId()));
+        model.addAttribute("invitations", own ? invitations.sentBy(visit.viewer()) : java.util.List.of());
+        model.addAttribute("trail", trail.latest(visit.athleteId()));
         return "people/access";
     }
 
-    private boolean isOwn(long athleteId, Viewer viewer) {
-        Optional<Long> own = athletes.own(viewer);
-        return own.isPresent() && own.get() == athleteId;
+    private boolean isOwn(Visit visit) {
+        Optional<Long> own = athletes.own(visit.viewer());
+        return own.isPresent() && own.get() == visit.athleteId();
     }
 
     /** The athlete invites a coach by address. */
     @PostMapping("/a/{athleteId}/access/invite")
     String invite(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String email,
             @RequestParam(defaultValue = "true") boolean plans,
             @RequestParam(defaultValue = "") String word,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        if (!isOwn(athleteId, viewer)) throw new NotFoundException("athlete");
+        if (!isOwn(visit)) throw new NotFoundException("athlete");
         return said(
-                "/a/" + athleteId + "/access",
+                "/a/" + visit.athleteId() + "/access",
                 flash,
-                () -> invitations.inviteCoach(athleteId, viewer, email, plans, word));
+                () -> invitations.inviteCoach(visit.athleteId(), visit.viewer(), email, plans, word));
     }
 
     @PostMapping("/a/{athleteId}/access/{coachId}/end")
-    String end(
-            @PathVariable long athleteId,
-            @PathVariable long coachId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        boolean own = isOwn(athleteId, viewer);
-        coachings.end(athleteId, viewer, coachId);
+    String end(Visit visit, @PathVariable long coachId, RedirectAttributes flash) {
+        boolean own = isOwn(visit);
+        coachings.end(visit.athleteId(), visit.viewer(), coachId);
         flash.addFlashAttribute("good", "Ended. What was planned and written stays the athlete's.");
-        return own ? "redirect:/a/" + athleteId + "/access" : "redirect:/roster";
+        return own ? "redirect:/a/" + visit.athleteId() + "/access" : "redirect:/roster";
     }
 
     static String said(String to, RedirectAttributes flash, java.util.function.Supplier<String> change) {

@@ -1,6 +1,5 @@
 package pemblar.app.people;
 
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -10,6 +9,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.CoachingService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.people.InvitationService.Invitation;
 import pemblar.app.people.InvitationService.State;
 import pemblar.core.sport.Sport;
@@ -28,7 +28,7 @@ class InvitationController {
     }
 
     @GetMapping("/roster/invitations")
-    String sent(@AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String sent(Viewer viewer, Model model) {
         model.addAttribute("viewer", viewer);
         model.addAttribute("invitations", invitations.sentBy(viewer));
         return "people/invitations";
@@ -39,7 +39,7 @@ class InvitationController {
             @RequestParam String addresses,
             @RequestParam(defaultValue = "true") boolean plans,
             @RequestParam(defaultValue = "") String word,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             RedirectAttributes flash) {
         try {
             flash.addFlashAttribute("reported", invitations.inviteAthletes(viewer, addresses, plans, word));
@@ -55,7 +55,7 @@ class InvitationController {
     String again(
             @PathVariable long id,
             @RequestParam(defaultValue = "") String here,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             RedirectAttributes flash) {
         return AccessController.said(back(here), flash, () -> invitations.again(id, viewer));
     }
@@ -64,7 +64,7 @@ class InvitationController {
     String withdraw(
             @PathVariable long id,
             @RequestParam(defaultValue = "") String here,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             RedirectAttributes flash) {
         return AccessController.said(back(here), flash, () -> invitations.withdraw(id, viewer));
     }
@@ -75,7 +75,7 @@ class InvitationController {
             @PathVariable long id,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "RIDE") Sport sport,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             RedirectAttributes flash) {
         try {
             return "redirect:/a/" + awaited.begin(viewer, id, name, sport) + "/thresholds";
@@ -86,10 +86,7 @@ class InvitationController {
     }
 
     @PostMapping("/invitations/{id}/forget")
-    String forget(
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String forget(@PathVariable long id, Viewer viewer, RedirectAttributes flash) {
         return AccessController.said("/roster/invitations", flash, () -> {
             awaited.drop(viewer, id);
             return "The pages that nobody came for are gone.";
@@ -105,8 +102,7 @@ class InvitationController {
      * here.
      */
     @GetMapping("/invitation/{token}")
-    String read(
-            @PathVariable String token, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String read(@PathVariable String token, Viewer viewer, Model model) {
         Invitation asked = invitations.behind(token);
         model.addAttribute("viewer", viewer);
         model.addAttribute("asked", asked);
@@ -121,7 +117,7 @@ class InvitationController {
             @PathVariable String token,
             @RequestParam boolean accept,
             @RequestParam(defaultValue = "own") String season,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             RedirectAttributes flash) {
         try {
             if (!accept) {
@@ -139,12 +135,9 @@ class InvitationController {
 
     /** The coach answers an athlete who asked without a mail, as before invitations. */
     @PostMapping("/roster/requests/{athleteId}")
-    String request(
-            @PathVariable long athleteId,
-            @RequestParam boolean accept,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        if (accept) coachings.accept(athleteId, viewer);
-        else coachings.end(athleteId, viewer, viewer.accountId());
+    String request(Visit visit, @RequestParam boolean accept) {
+        if (accept) coachings.accept(visit.athleteId(), visit.viewer());
+        else coachings.end(visit.athleteId(), visit.viewer(), visit.viewer().accountId());
         return "redirect:/roster";
     }
 }

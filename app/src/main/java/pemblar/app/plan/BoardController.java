@@ -2,7 +2,6 @@ package pemblar.app.plan;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.session.change.ScheduleService;
@@ -50,13 +50,12 @@ class BoardController {
     @OneLook
     @GetMapping("/board")
     String board(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(required = false) LocalDate from,
             @RequestParam(required = false) LocalDate to,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        page.fill(athleteId, viewer, from, to, model);
-        model.addAttribute("library", offered(pages.athlete(athleteId, viewer), viewer));
+        page.fill(visit, from, to, model);
+        model.addAttribute("library", offered(pages.athlete(visit), visit.viewer()));
         return "plan/board";
     }
 
@@ -72,46 +71,36 @@ class BoardController {
      * page.
      */
     @GetMapping("/board/menu/{id}")
-    String menu(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        model.addAttribute("slab", sessions.slab(athleteId, viewer, id));
-        model.addAttribute("athlete", pages.athlete(athleteId, viewer));
+    String menu(Visit visit, @PathVariable long id, Model model) {
+        model.addAttribute("slab", sessions.slab(visit.athleteId(), visit.viewer(), id));
+        model.addAttribute("athlete", pages.athlete(visit));
         return "plan/slab :: menu";
     }
 
     /** A block alone, to be printed. */
     @OneLook
     @GetMapping("/board/print")
-    String print(
-            @PathVariable long athleteId,
-            @RequestParam LocalDate first,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        page.fill(athleteId, viewer, first, first, model);
+    String print(Visit visit, @RequestParam LocalDate first, Model model) {
+        page.fill(visit, first, first, model);
         return "plan/print";
     }
 
     @PostMapping("/sessions")
     String schedule(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam long workout,
             @RequestParam LocalDate day,
             @RequestParam(defaultValue = "") String time,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Shelved kept = workouts.require(workout, viewer);
+        Shelved kept = workouts.require(workout, visit.viewer());
         return page.changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> schedule.schedule(
-                        athleteId,
-                        viewer,
+                        visit.athleteId(),
+                        visit.viewer(),
                         day,
                         Typed.minuteOrNull(time),
                         new ScheduleService.Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
@@ -119,64 +108,52 @@ class BoardController {
 
     @PostMapping("/sessions/{id}/move")
     String move(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam(required = false) Integer version,
             @RequestParam LocalDate day,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return page.changed(
-                athleteId, viewer, request, model, () -> schedule.move(athleteId, viewer, id, version, day));
+                visit, request, model, () -> schedule.move(visit.athleteId(), visit.viewer(), id, version, day));
     }
 
     @PostMapping("/sessions/{id}/copy")
     String copy(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam LocalDate day,
-            HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> schedule.copy(athleteId, viewer, id, day));
+            Visit visit, @PathVariable long id, @RequestParam LocalDate day, HttpServletRequest request, Model model) {
+        return page.changed(visit, request, model, () -> schedule.copy(visit.athleteId(), visit.viewer(), id, day));
     }
 
     @PostMapping("/sessions/{id}/remove")
     String remove(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam(required = false) Integer version,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> schedule.remove(athleteId, viewer, id, version));
+        return page.changed(
+                visit, request, model, () -> schedule.remove(visit.athleteId(), visit.viewer(), id, version));
     }
 
     @PostMapping("/sessions/{id}/scale")
     String scale(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam(required = false) Integer version,
             @RequestParam int percent,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return page.changed(
-                athleteId, viewer, request, model, () -> schedule.scale(athleteId, viewer, id, version, percent));
+                visit, request, model, () -> schedule.scale(visit.athleteId(), visit.viewer(), id, version, percent));
     }
 
     @PostMapping("/undo")
-    String undo(
-            @PathVariable long athleteId,
-            HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
+    String undo(Visit visit, HttpServletRequest request, Model model) {
         return page.changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> model.addAttribute(
-                        "said", undo.undo(athleteId, viewer).orElse("There is nothing to take back.")));
+                        "said", undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back.")));
     }
 }

@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
@@ -51,7 +51,7 @@ class BoardPage {
      * Makes a change and answers with the board as it then is; a refusal is said, and when somebody was quicker both
      * are shown.
      */
-    String changed(long athleteId, Viewer viewer, HttpServletRequest request, Model model, Runnable change) {
+    String changed(Visit visit, HttpServletRequest request, Model model, Runnable change) {
         try {
             change.run();
         } catch (ChangedMeanwhile e) {
@@ -61,12 +61,7 @@ class BoardPage {
             model.addAttribute("said", sentence(e.getMessage()));
             model.addAttribute("problem", sentence(e.getMessage()));
         }
-        fill(
-                athleteId,
-                viewer,
-                Typed.dayOrNull(request.getParameter("from")),
-                Typed.dayOrNull(request.getParameter("to")),
-                model);
+        fill(visit, Typed.dayOrNull(request.getParameter("from")), Typed.dayOrNull(request.getParameter("to")), model);
         return "plan/board :: changed";
     }
 
@@ -92,8 +87,8 @@ class BoardPage {
                                 .reduce("", String::concat));
     }
 
-    void fill(long athleteId, Viewer viewer, LocalDate askedFrom, LocalDate askedTo, Model model) {
-        Athlete athlete = pages.begin(athleteId, viewer);
+    void fill(Visit visit, LocalDate askedFrom, LocalDate askedTo, Model model) {
+        Athlete athlete = pages.begin(visit);
         LocalDate today = pages.today(athlete);
         LocalDate from = askedFrom == null ? today : askedFrom;
         LocalDate to = askedTo == null || askedTo.isBefore(from) ? from.plusDays(DAYS_AHEAD) : askedTo;
@@ -102,7 +97,7 @@ class BoardPage {
         List<BoardRow> rows = shown.rows();
         LocalDate first = rows.get(0).block().first();
         LocalDate last = rows.get(rows.size() - 1).block().last();
-        Pages.Opened page = pages.open(model, athleteId, viewer, "board", first, last);
+        Pages.Opened page = pages.open(model, visit, "board", first, last);
         model.addAttribute("rows", rows);
         model.addAttribute("displaced", shown.displaced());
         model.addAttribute("noteDays", notes.days(athlete, first, last));

@@ -6,14 +6,13 @@ import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
@@ -61,7 +60,7 @@ class DaysController {
 
     @PostMapping("/sketch")
     String sketch(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String day,
             @RequestParam(defaultValue = "") String time,
             @RequestParam(defaultValue = "") String title,
@@ -71,9 +70,8 @@ class DaysController {
             @RequestParam(required = false) List<Integer> weekday,
             @RequestParam(defaultValue = "") String until,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> {
+        return page.changed(visit, request, model, () -> {
             String named = title.isBlank() ? Shown.titled(purpose) : title;
             Sketch sketch = new Sketch(
                     Typed.day("Day", day),
@@ -82,8 +80,14 @@ class DaysController {
                     sport,
                     purpose,
                     Typed.seconds("Length", length, 300, 86_400));
-            if (until.isBlank()) sketches.sketch(athleteId, viewer, sketch);
-            else sketches.repeat(athleteId, viewer, sketch, weekdays(weekday, sketch.day()), Typed.day("Until", until));
+            if (until.isBlank()) sketches.sketch(visit.athleteId(), visit.viewer(), sketch);
+            else
+                sketches.repeat(
+                        visit.athleteId(),
+                        visit.viewer(),
+                        sketch,
+                        weekdays(weekday, sketch.day()),
+                        Typed.day("Until", until));
         });
     }
 
@@ -97,22 +101,20 @@ class DaysController {
 
     @PostMapping("/sessions/{id}/fill")
     String fill(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam(required = false) Integer version,
             @RequestParam long workout,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Shelved kept = workouts.require(workout, viewer);
+        Shelved kept = workouts.require(workout, visit.viewer());
         return page.changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> sketches.fillIn(
-                        athleteId,
-                        viewer,
+                        visit.athleteId(),
+                        visit.viewer(),
                         id,
                         version,
                         new Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
@@ -120,7 +122,7 @@ class DaysController {
 
     @PostMapping("/sessions/{id}/done")
     String done(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam(required = false) Integer version,
             @RequestParam(defaultValue = "") String length,
@@ -128,16 +130,14 @@ class DaysController {
             @RequestParam(defaultValue = "") String effort,
             @RequestParam(defaultValue = "") String note,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return page.changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> done.done(
-                        athleteId,
-                        viewer,
+                        visit.athleteId(),
+                        visit.viewer(),
                         id,
                         version,
                         new DoneService.Told(
@@ -150,50 +150,42 @@ class DaysController {
     }
 
     @PostMapping("/sessions/{id}/not-done")
-    String notDone(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> done.notDone(athleteId, viewer, id));
+    String notDone(Visit visit, @PathVariable long id, HttpServletRequest request, Model model) {
+        return page.changed(visit, request, model, () -> done.notDone(visit.athleteId(), visit.viewer(), id));
     }
 
     @PostMapping("/sessions/{id}/start")
     String start(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam(required = false) Integer version,
             @RequestParam String day,
             @RequestParam String time,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> {
+        return page.changed(visit, request, model, () -> {
             Integer minute = Typed.minuteOrNull(time);
             if (minute == null)
                 throw new IllegalArgumentException("Start: “" + time + "” is not a time; enter one such as 17:40.");
-            days.startAt(athleteId, viewer, id, version, Typed.day("Day", day), minute);
+            days.startAt(visit.athleteId(), visit.viewer(), id, version, Typed.day("Day", day), minute);
         });
     }
 
     @PostMapping("/days/copy")
     String copy(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String first,
             @RequestParam String last,
             @RequestParam String target,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return page.changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> days.copy(
-                        athleteId,
-                        viewer,
+                        visit.athleteId(),
+                        visit.viewer(),
                         Typed.day("First day", first),
                         Typed.day("Last day", last),
                         Typed.day("Target", target)));
@@ -201,17 +193,16 @@ class DaysController {
 
     @PostMapping("/days/move")
     String move(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String first,
             @RequestParam String last,
             @RequestParam String target,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> {
+        return page.changed(visit, request, model, () -> {
             int moved = days.move(
-                    athleteId,
-                    viewer,
+                    visit.athleteId(),
+                    visit.viewer(),
                     Typed.day("First day", first),
                     Typed.day("Last day", last),
                     Typed.day("Target", target));
@@ -223,37 +214,33 @@ class DaysController {
 
     @PostMapping("/days/done")
     String done(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String first,
             @RequestParam String last,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return page.changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> done.doneAsPlanned(
-                        athleteId, viewer, Typed.day("First day", first), Typed.day("Last day", last)));
+                        visit.athleteId(), visit.viewer(), Typed.day("First day", first), Typed.day("Last day", last)));
     }
 
     @PostMapping("/days/shift")
     String shift(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String first,
             @RequestParam String by,
             @RequestParam(defaultValue = "false") boolean blocks,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return page.changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> season.shift(
-                        new Asking(athleteId, viewer, null, false),
+                        new Asking(visit.athleteId(), visit.viewer(), null, false),
                         Typed.day("From", first),
                         Typed.whole("Days", by, -1000, 1000),
                         blocks));
@@ -261,39 +248,35 @@ class DaysController {
 
     @PostMapping("/days/mark")
     String mark(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String day,
             @RequestParam(defaultValue = "false") boolean unavailable,
             @RequestParam(defaultValue = "") String note,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return page.changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> season.mark(
-                        new Asking(athleteId, viewer, null, false),
+                        new Asking(visit.athleteId(), visit.viewer(), null, false),
                         new Marked(Typed.day("Day", day), unavailable, note.strip())));
     }
 
     @PostMapping("/blocks")
     String block(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam SeasonChanges.Kind kind,
             @RequestParam String first,
             @RequestParam(defaultValue = "") String day,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return page.changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> season.change(
-                        new Asking(athleteId, viewer, null, false),
+                        new Asking(visit.athleteId(), visit.viewer(), null, false),
                         new BlockChange(
                                 kind,
                                 Typed.day("First day", first),

@@ -2,14 +2,13 @@ package pemblar.app.plan;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.change.SharingService;
 
 /** A coach shares what is a draft, or calls it back. */
@@ -25,36 +24,25 @@ class SharingController {
     }
 
     @PostMapping("/share")
-    String upTo(
-            @PathVariable long athleteId,
-            @RequestParam LocalDate until,
-            HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> sharing.shareUpTo(athleteId, viewer, until));
+    String upTo(Visit visit, @RequestParam LocalDate until, HttpServletRequest request, Model model) {
+        return page.changed(visit, request, model, () -> sharing.shareUpTo(visit.athleteId(), visit.viewer(), until));
     }
 
     @PostMapping("/days/share")
     String days(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam LocalDate first,
             @RequestParam LocalDate last,
             @RequestParam boolean shared,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return page.changed(
-                athleteId, viewer, request, model, () -> sharing.shareDays(athleteId, viewer, first, last, shared));
+                visit, request, model, () -> sharing.shareDays(visit.athleteId(), visit.viewer(), first, last, shared));
     }
 
     @PostMapping("/sessions/{id}/share")
     String session(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam boolean shared,
-            HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        return page.changed(athleteId, viewer, request, model, () -> sharing.share(athleteId, viewer, id, shared));
+            Visit visit, @PathVariable long id, @RequestParam boolean shared, HttpServletRequest request, Model model) {
+        return page.changed(visit, request, model, () -> sharing.share(visit.athleteId(), visit.viewer(), id, shared));
     }
 }

@@ -3,16 +3,14 @@ package pemblar.app.progress;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.effort.EffortService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.core.effort.AfterWork;
@@ -49,12 +47,8 @@ class DurabilityController {
 
     @OneLook
     @GetMapping("/a/{athleteId}/progress/durability")
-    String show(
-            @PathVariable long athleteId,
-            @RequestParam(defaultValue = "") String sport,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
+    String show(Visit visit, @RequestParam(defaultValue = "") String sport, Model model) {
+        Pages.Opened page = pages.open(model, visit, "progress");
         Athlete athlete = page.athlete();
         Sport of = athlete.orFirst(sport);
         boolean power = of.ownMeasure() == Measure.POWER;

@@ -2,16 +2,14 @@ package pemblar.app.progress;
 
 import java.time.LocalDate;
 import java.util.List;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService;
@@ -58,60 +56,45 @@ class ProgressController {
     }
 
     @PostMapping("/scale")
-    String scale(
-            @PathVariable long athleteId,
-            @RequestParam long session,
-            @RequestParam int percent,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        return changed(() -> schedule.scale(athleteId, viewer, session, null, percent), athleteId, viewer, model);
+    String scale(Visit visit, @RequestParam long session, @RequestParam int percent, Model model) {
+        return changed(() -> schedule.scale(visit.athleteId(), visit.viewer(), session, null, percent), visit, model);
     }
 
     @PostMapping("/move")
-    String move(
-            @PathVariable long athleteId,
-            @RequestParam long session,
-            @RequestParam LocalDate day,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        return changed(() -> schedule.move(athleteId, viewer, session, null, day), athleteId, viewer, model);
+    String move(Visit visit, @RequestParam long session, @RequestParam LocalDate day, Model model) {
+        return changed(() -> schedule.move(visit.athleteId(), visit.viewer(), session, null, day), visit, model);
     }
 
     @PostMapping("/drop")
-    String drop(
-            @PathVariable long athleteId,
-            @RequestParam long session,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        return changed(() -> schedule.remove(athleteId, viewer, session, null), athleteId, viewer, model);
+    String drop(Visit visit, @RequestParam long session, Model model) {
+        return changed(() -> schedule.remove(visit.athleteId(), visit.viewer(), session, null), visit, model);
     }
 
     @PostMapping("/undo")
-    String undo(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        model.addAttribute("said", undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
-        return trend(athleteId, null, null, viewer, model);
+    String undo(Visit visit, Model model) {
+        model.addAttribute(
+                "said", undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back."));
+        return trend(visit, null, null, model);
     }
 
     /** The whole page again: the forecast, the ribbon and the list all follow. */
-    private String changed(Runnable change, long athleteId, Viewer viewer, Model model) {
+    private String changed(Runnable change, Visit visit, Model model) {
         try {
             change.run();
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
         }
-        return trend(athleteId, null, null, viewer, model);
+        return trend(visit, null, null, model);
     }
 
     @OneLook
     @GetMapping
     String trend(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(required = false) LocalDate from,
             @RequestParam(required = false) LocalDate to,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "progress", from, to);
+        Pages.Opened page = pages.open(model, visit, "progress", from, to);
         LocalDate today = page.today();
         Trend trend = trends.of(page.athlete());
         List<LoadTrend.Day> days = trend.days();

@@ -13,7 +13,6 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,6 +22,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.recording.RecordingFacts;
 import pemblar.app.replica.Elsewhere;
@@ -90,16 +90,12 @@ class SessionController {
     }
 
     @GetMapping("/{id}")
-    String session(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        SessionService.Opened opened = sessions.open(athleteId, viewer, id);
+    String session(Visit visit, @PathVariable long id, Model model) {
+        SessionService.Opened opened = sessions.open(visit.athleteId(), visit.viewer(), id);
         Slab slab = opened.slab();
-        Pages.Opened page = pages.open(model, athleteId, viewer, "sessions", slab.day(), slab.day());
+        Pages.Opened page = pages.open(model, visit, "sessions", slab.day(), slab.day());
         model.addAttribute("slab", slab);
-        if (opened.stored().isPresent()) Elsewhere.writtenAtMain(() -> looks.looked(viewer, id));
+        if (opened.stored().isPresent()) Elsewhere.writtenAtMain(() -> looks.looked(visit.viewer(), id));
         model.addAttribute("stored", opened.stored().orElse(null));
         model.addAttribute(
                 "threshold",
@@ -108,7 +104,7 @@ class SessionController {
                                 .get(Quantity.THRESHOLD_POWER)
                                 .getAsDouble()
                         : null);
-        newer(opened, viewer).ifPresent(version -> model.addAttribute("newerVersion", version.version()));
+        newer(opened, visit.viewer()).ifPresent(version -> model.addAttribute("newerVersion", version.version()));
         opened.workout().ifPresent(workout -> {
             model.addAttribute("shorthand", ShorthandText.of(workout));
             forecast(opened, model);
@@ -136,15 +132,15 @@ class SessionController {
                     recording.channels().keySet().stream()
                             .sorted(Comparator.comparingInt(SessionController::place))
                             .toList());
-            model.addAttribute("derived", store.derived(athleteId));
+            model.addAttribute("derived", store.derived(visit.athleteId()));
             model.addAttribute("sources", stored(opened).loads().keySet());
             if (!slab.planned()) model.addAttribute("candidates", candidates(page, slab));
         });
         model.addAttribute("described", opened.described());
         model.addAttribute("knownWords", descriptions.known(page.athlete(), slab.sport(), slab.day()));
-        model.addAttribute("notes", review.notes(opened, viewer));
+        model.addAttribute("notes", review.notes(opened, visit.viewer()));
         if (slab.sport().isLifted() && opened.design().isPresent())
-            model.addAttribute("lifted", strength.of(athleteId, viewer, id));
+            model.addAttribute("lifted", strength.of(visit.athleteId(), visit.viewer(), id));
         model.addAttribute("parts", opened.design().map(Design::parts).orElse(List.of()));
         return "review/session";
     }
@@ -241,11 +237,9 @@ class SessionController {
     }
 
     @PostMapping("/{id}/unmatch")
-    String unmatch(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return "redirect:/a/" + athleteId + "/sessions/" + schedule.unmatch(athleteId, viewer, id);
+    String unmatch(Visit visit, @PathVariable long id) {
+        return "redirect:/a/" + visit.athleteId() + "/sessions/"
+                + schedule.unmatch(visit.athleteId(), visit.viewer(), id);
     }
 
     /** The library's workout of a session that is still to be done, when it is newer than what was planned. */
@@ -259,35 +253,25 @@ class SessionController {
     }
 
     @PostMapping("/{id}/follow")
-    String follow(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        newer(sessions.open(athleteId, viewer, id), viewer)
+    String follow(Visit visit, @PathVariable long id) {
+        newer(sessions.open(visit.athleteId(), visit.viewer(), id), visit.viewer())
                 .ifPresent(w -> schedule.follow(
-                        athleteId,
-                        viewer,
+                        visit.athleteId(),
+                        visit.viewer(),
                         id,
                         new ScheduleService.Chosen(w.title(), w.workout(), w.id(), w.version())));
-        return "redirect:/a/" + athleteId + "/sessions/" + id;
+        return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 
     @PostMapping("/{id}/match")
-    String match(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam long planned,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        schedule.match(athleteId, viewer, id, planned);
-        return "redirect:/a/" + athleteId + "/sessions/" + planned;
+    String match(Visit visit, @PathVariable long id, @RequestParam long planned) {
+        schedule.match(visit.athleteId(), visit.viewer(), id, planned);
+        return "redirect:/a/" + visit.athleteId() + "/sessions/" + planned;
     }
 
     @GetMapping("/{id}/original")
-    ResponseEntity<byte[]> original(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        SessionService.Original original = sessions.original(athleteId, viewer, id);
+    ResponseEntity<byte[]> original(Visit visit, @PathVariable long id) {
+        SessionService.Original original = sessions.original(visit.athleteId(), visit.viewer(), id);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_OCTET_STREAM)
                 .header(

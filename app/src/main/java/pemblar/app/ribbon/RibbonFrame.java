@@ -1,12 +1,10 @@
 package pemblar.app.ribbon;
 
-import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.PageFrame;
-import pemblar.app.frame.Viewer;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.note.NoteService;
@@ -31,12 +29,14 @@ class RibbonFrame implements PageFrame {
     }
 
     @Override
-    public void draw(Model model, Athlete athlete, Viewer viewer, LocalDate from, LocalDate to) {
+    public void draw(Model model, Around around) {
+        Athlete athlete = around.athlete();
         Trend trend = trends.of(athlete);
         List<SeasonEvent> events = plan.events(athlete);
         List<Block> blocks = plan.inSight(athlete, trend.today());
-        model.addAttribute("ribbon", new RibbonDrawing(blocks, trend).draw(events, from, to));
-        model.addAttribute("unreadNotes", notes.unread(athlete, viewer));
-        model.addAttribute("undo", undo.latestChange(athlete.id(), viewer).orElse(null));
+        model.addAttribute("ribbon", new RibbonDrawing(blocks, trend).draw(events, around.from(), around.to()));
+        model.addAttribute("unreadNotes", notes.unread(athlete, around.viewer()));
+        model.addAttribute(
+                "undo", undo.latestChange(athlete.id(), around.viewer()).orElse(null));
     }
 }

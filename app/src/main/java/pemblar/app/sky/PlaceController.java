@@ -1,12 +1,10 @@
 package pemblar.app.sky;
 
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 
 /** Where somebody trains. */
@@ -20,26 +18,25 @@ class PlaceController {
 
     @PostMapping("/a/{athleteId}/place")
     String place(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String latitude,
             @RequestParam(defaultValue = "") String longitude,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
             if (name.isBlank() && latitude.isBlank() && longitude.isBlank()) {
-                sky.forget(athleteId, viewer);
+                sky.forget(visit.athleteId(), visit.viewer());
                 flash.addFlashAttribute("good", "No place is kept, and no weather is shown.");
             } else {
                 Place place = new Place(
                         name.strip(), degrees("Latitude", latitude, 90), degrees("Longitude", longitude, 180));
-                sky.train(athleteId, viewer, place);
+                sky.train(visit.athleteId(), visit.viewer(), place);
                 flash.addFlashAttribute("good", "The sky is now that over " + place.name() + ".");
             }
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return "redirect:/a/" + athleteId + "/today";
+        return "redirect:/a/" + visit.athleteId() + "/today";
     }
 
     private static double degrees(String field, String typed, double most) {

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import org.springframework.format.annotation.DateTimeFormat;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -19,7 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Units;
 import pemblar.app.template.TemplateService.How;
@@ -50,93 +49,81 @@ class TemplateController {
 
     @OneLook
     @GetMapping
-    String show(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "board", null, null);
-        model.addAttribute("templates", templates.own(viewer));
-        model.addAttribute("lacking", editing.lacking(viewer, page.athlete(), page.today()));
+    String show(Visit visit, Model model) {
+        Pages.Opened page = pages.open(model, visit, "board");
+        model.addAttribute("templates", templates.own(visit.viewer()));
+        model.addAttribute("lacking", editing.lacking(visit.viewer(), page.athlete(), page.today()));
         model.addAttribute("weekdays", Units.mine().weekdays());
         return "template/templates";
     }
 
     @PostMapping
     String make(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate to,
             @RequestParam String title,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            templates.make(athleteId, viewer, from, to, title);
+            templates.make(visit.athleteId(), visit.viewer(), from, to, title);
             flash.addFlashAttribute("said", "Kept as the template “" + title.strip() + "”.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return "redirect:/a/" + athleteId + "/templates";
+        return "redirect:/a/" + visit.athleteId() + "/templates";
     }
 
     @OneLook
     @GetMapping("/{id}")
-    String one(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "board", null, null);
-        model.addAttribute("template", editing.opened(viewer, id, page.athlete(), page.today()));
-        model.addAttribute("library", workouts.library(viewer));
+    String one(Visit visit, @PathVariable long id, Model model) {
+        Pages.Opened page = pages.open(model, visit, "board");
+        model.addAttribute("template", editing.opened(visit.viewer(), id, page.athlete(), page.today()));
+        model.addAttribute("library", workouts.library(visit.viewer()));
         return "template/template";
     }
 
     @PostMapping("/{id}")
     String change(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam Map<String, String> typed,
             @RequestParam(required = false) Set<Integer> out,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        athletes.require(athleteId, viewer);
+        athletes.require(visit.athleteId(), visit.viewer());
         try {
-            flash.addFlashAttribute("said", editing.change(viewer, id, typed, out == null ? Set.of() : out));
+            flash.addFlashAttribute("said", editing.change(visit.viewer(), id, typed, out == null ? Set.of() : out));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("problem", e.getMessage());
             flash.addFlashAttribute("typed", typed);
         }
-        return "redirect:/a/" + athleteId + "/templates/" + id;
+        return "redirect:/a/" + visit.athleteId() + "/templates/" + id;
     }
 
     @PostMapping("/{id}/put")
     String put(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam How how,
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate day,
             @RequestParam(required = false) List<DayOfWeek> weekdays,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        athletes.require(athleteId, viewer);
+        athletes.require(visit.athleteId(), visit.viewer());
         Set<DayOfWeek> allowed = EnumSet.noneOf(DayOfWeek.class);
         if (weekdays != null) weekdays.stream().filter(Objects::nonNull).forEach(allowed::add); // a blank is no day
         try {
-            templates.put(athleteId, viewer, id, how, day, allowed);
+            templates.put(visit.athleteId(), visit.viewer(), id, how, day, allowed);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", "That does not go: " + e.getMessage() + ".");
-            return "redirect:/a/" + athleteId + "/templates";
+            return "redirect:/a/" + visit.athleteId() + "/templates";
         }
-        return "redirect:/a/" + athleteId + "/board" + (how == How.ENDING ? "?to=" + day : "?from=" + day);
+        return "redirect:/a/" + visit.athleteId() + "/board" + (how == How.ENDING ? "?to=" + day : "?from=" + day);
     }
 
     @PostMapping("/{id}/delete")
-    String delete(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        athletes.require(athleteId, viewer);
-        templates.delete(viewer, id);
+    String delete(Visit visit, @PathVariable long id, RedirectAttributes flash) {
+        athletes.require(visit.athleteId(), visit.viewer());
+        templates.delete(visit.viewer(), id);
         flash.addFlashAttribute("said", "The template was deleted; what was put on boards from it stays.");
-        return "redirect:/a/" + athleteId + "/templates";
+        return "redirect:/a/" + visit.athleteId() + "/templates";
     }
 }

@@ -1,14 +1,13 @@
 package pemblar.app.today;
 
 import java.util.function.Supplier;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.note.NoteService;
 import pemblar.app.session.done.CostService;
 import pemblar.app.session.done.DescriptionService;
@@ -28,43 +27,32 @@ class AfterwardsController {
     }
 
     @PostMapping("/effort")
-    String effort(
-            @PathVariable long athleteId,
-            @PathVariable long sessionId,
-            @RequestParam int effort,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        return said(athleteId, flash, () -> {
-            cost.felt(athleteId, viewer, sessionId, effort);
+    String effort(Visit visit, @PathVariable long sessionId, @RequestParam int effort, RedirectAttributes flash) {
+        return said(visit.athleteId(), flash, () -> {
+            cost.felt(visit.athleteId(), visit.viewer(), sessionId, effort);
             return "Noted: it felt like " + effort + " of 10.";
         });
     }
 
     @PostMapping("/describe")
     String describe(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long sessionId,
             @RequestParam(required = false) String kind,
             @RequestParam(required = false) String equipment,
             @RequestParam(required = false) String surface,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return said(athleteId, flash, () -> {
+        return said(visit.athleteId(), flash, () -> {
             DescriptionService.Words words = new DescriptionService.Words(kind, equipment, surface, null, null);
-            descriptions.describe(athleteId, viewer, sessionId, words);
+            descriptions.describe(visit.athleteId(), visit.viewer(), sessionId, words);
             return "Noted.";
         });
     }
 
     @PostMapping("/notes")
-    String say(
-            @PathVariable long athleteId,
-            @PathVariable long sessionId,
-            @RequestParam String body,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        return said(athleteId, flash, () -> {
-            notes.write(athleteId, viewer, sessionId, null, body);
+    String say(Visit visit, @PathVariable long sessionId, @RequestParam String body, RedirectAttributes flash) {
+        return said(visit.athleteId(), flash, () -> {
+            notes.write(visit.athleteId(), visit.viewer(), sessionId, null, body);
             return "Your note stands beside the session.";
         });
     }

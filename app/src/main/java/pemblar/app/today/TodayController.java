@@ -2,11 +2,9 @@ package pemblar.app.today;
 
 import java.time.LocalDate;
 import java.util.List;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import pemblar.app.adjust.AdjustService;
@@ -14,6 +12,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.checkin.CheckinForms;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.hour.HourService;
 import pemblar.app.load.TrendService;
@@ -91,9 +90,8 @@ class TodayController {
 
     @OneLook
     @GetMapping("/today")
-    String today(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Pages.Opened opened = pages.open(model, athleteId, viewer, "today", null, null);
+    String today(Visit visit, Model model) {
+        Pages.Opened opened = pages.open(model, visit, "today");
         LocalDate today = opened.today();
         BoardService.Present present = board.present(opened.athlete(), today, NEXT_DAYS);
         List<BoardRow> rows = List.of(present.row());
@@ -116,15 +114,15 @@ class TodayController {
                         .findFirst()
                         .orElse(null));
         day.fill(opened.athlete(), today, rows, model);
-        told.fill(opened.athlete(), viewer, model);
+        told.fill(opened.athlete(), visit.viewer(), model);
         model.addAttribute("doubtful", told.doubts().waiting(opened.athlete(), trend));
         return "today/today";
     }
 
     /** The athlete has read what changed. */
     @PostMapping("/news/seen")
-    String seen(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        told.news().seen(athleteId, viewer);
-        return "redirect:/a/" + athleteId + "/today";
+    String seen(Visit visit) {
+        told.news().seen(visit.athleteId(), visit.viewer());
+        return "redirect:/a/" + visit.athleteId() + "/today";
     }
 }

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Locale;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,6 +20,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Download;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.workout.Forecast;
@@ -53,13 +53,9 @@ class ExchangeController {
     }
 
     @GetMapping("/{id}/workout.{form}")
-    ResponseEntity<byte[]> out(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @PathVariable String form,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        Shelved kept = workouts.require(id, viewer);
+    ResponseEntity<byte[]> out(Visit visit, @PathVariable long id, @PathVariable String form) {
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Shelved kept = workouts.require(id, visit.viewer());
         return switch (form) {
             case "fit" ->
                 Download.of(
@@ -90,13 +86,9 @@ class ExchangeController {
 
     /** One page for the handlebar or the pocket. */
     @GetMapping("/{id}/sheet")
-    String sheet(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        Shelved kept = workouts.require(id, viewer);
+    String sheet(Visit visit, @PathVariable long id, Model model) {
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Shelved kept = workouts.require(id, visit.viewer());
         Zones zones = zones(athlete);
         model.addAttribute("athlete", athlete);
         model.addAttribute("kept", kept);
@@ -113,23 +105,20 @@ class ExchangeController {
     }
 
     @PostMapping("/import")
-    String in(
-            @PathVariable long athleteId,
-            @RequestParam("files") List<MultipartFile> files,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash)
+    String in(Visit visit, @RequestParam("files") List<MultipartFile> files, RedirectAttributes flash)
             throws IOException {
-        Athlete athlete = athletes.require(athleteId, viewer);
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
         List<String> results = new ArrayList<>();
         List<MultipartFile> chosen = files.stream()
                 .filter(f -> f.getOriginalFilename() != null
                         && !f.getOriginalFilename().isBlank())
                 .limit(MOST_FILES)
                 .toList();
-        for (MultipartFile file : chosen) results.add(file.getOriginalFilename() + ": " + taken(file, athlete, viewer));
+        for (MultipartFile file : chosen)
+            results.add(file.getOriginalFilename() + ": " + taken(file, athlete, visit.viewer()));
         flash.addFlashAttribute(
                 "imported", results.isEmpty() ? List.of("Choose FIT, JSON or text files of workouts first.") : results);
-        return "redirect:/a/" + athleteId + "/workouts?whose=own";
+        return "redirect:/a/" + visit.athleteId() + "/workouts?whose=own";
     }
 
     private String taken(MultipartFile file, Athlete athlete, Viewer viewer) throws IOException {

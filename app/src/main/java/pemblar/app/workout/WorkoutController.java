@@ -4,7 +4,6 @@ import java.time.InstantSource;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,6 +16,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.recording.RecordingReading;
 import pemblar.app.threshold.ThresholdService;
@@ -67,14 +67,10 @@ class WorkoutController {
 
     @OneLook
     @GetMapping
-    String library(
-            @PathVariable long athleteId,
-            Search search,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
+    String library(Visit visit, Search search, Model model) {
+        Pages.Opened page = pages.open(model, visit, "workouts");
         Zones zones = thresholds.zonesOf(page.athlete()).on(page.today());
-        List<Shelf> all = workouts.everything(viewer).stream()
+        List<Shelf> all = workouts.everything(visit.viewer()).stream()
                 .filter(kept -> search.namesASport()
                         || kept.isOwn()
                         || page.athlete().trains(kept.workout().sport()))
@@ -108,47 +104,38 @@ class WorkoutController {
     }
 
     @PostMapping("/{id}/copy")
-    String copy(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        athletes.require(athleteId, viewer);
-        return "redirect:/a/" + athleteId + "/workouts/design?id=" + workouts.copy(id, viewer);
+    String copy(Visit visit, @PathVariable long id) {
+        athletes.require(visit.athleteId(), visit.viewer());
+        return "redirect:/a/" + visit.athleteId() + "/workouts/design?id=" + workouts.copy(id, visit.viewer());
     }
 
     @PostMapping("/{id}/archive")
-    String archive(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam boolean archived,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        athletes.require(athleteId, viewer);
-        workouts.archive(id, viewer, archived);
+    String archive(Visit visit, @PathVariable long id, @RequestParam boolean archived, RedirectAttributes flash) {
+        athletes.require(visit.athleteId(), visit.viewer());
+        workouts.archive(id, visit.viewer(), archived);
         flash.addFlashAttribute(
                 "said",
                 archived
                         ? "Archived. It is no longer offered; sessions that come from it stay. Find it under "
                                 + "“archived”."
                         : "It is offered again.");
-        return "redirect:/a/" + athleteId + "/workouts" + (archived ? "" : "?whose=archived");
+        return "redirect:/a/" + visit.athleteId() + "/workouts" + (archived ? "" : "?whose=archived");
     }
 
     @OneLook
     @GetMapping("/design")
     String design(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(required = false) Long id,
             @RequestParam(defaultValue = "") String text,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
+        Pages.Opened page = pages.open(model, visit, "workouts");
         Sport sport = page.athlete().first();
         if (id == null) {
             String begun = text.isBlank() || text.length() > LONGEST_BEGUN ? Examples.of(sport) : text;
             form(model, null, "", sport, Basis.usualFor(sport), begun);
         } else {
-            Shelved kept = workouts.require(id, viewer);
+            Shelved kept = workouts.require(id, visit.viewer());
             form(
                     model,
                     kept.isOwn() ? id : null,
@@ -162,24 +149,23 @@ class WorkoutController {
                     new WorkoutService.Label(
                             kept.title(), kept.folder(), String.join(", ", kept.tags()), kept.shared()));
         }
-        forecast(page.athlete(), viewer, model, page.today());
+        forecast(page.athlete(), visit.viewer(), model, page.today());
         return "workout/design";
     }
 
     @PostMapping("/forecast")
     String forecast(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String text,
             @RequestParam Sport sport,
             @RequestParam Basis basis,
             @RequestParam(defaultValue = "time") String axis,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
         model.addAttribute("athlete", athlete);
         model.addAttribute("axis", axis);
         form(model, null, "", sport, basis, text);
-        forecast(athlete, viewer, model, athlete.dayOf(clock.instant()));
+        forecast(athlete, visit.viewer(), model, athlete.dayOf(clock.instant()));
         return "workout/design :: forecast";
     }
 
@@ -189,7 +175,7 @@ class WorkoutController {
      */
     @PostMapping("/edit")
     String edit(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String text,
             @RequestParam Sport sport,
             @RequestParam Basis basis,
@@ -198,9 +184,8 @@ class WorkoutController {
             @RequestParam(defaultValue = "") String other,
             @RequestParam(defaultValue = "0") double amount,
             @RequestParam(defaultValue = "time") String axis,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
         Zones zones = thresholds.zonesOf(athlete).on(athlete.dayOf(clock.instant()));
         String after = text;
         Shorthand.Reading reading = Shorthand.read(text, sport, basis);
@@ -211,12 +196,12 @@ class WorkoutController {
         } catch (IllegalArgumentException e) {
             model.addAttribute("editRefused", e.getMessage());
         }
-        return forecast(athleteId, after, sport, basis, axis, viewer, model);
+        return forecast(visit, after, sport, basis, axis, model);
     }
 
     @PostMapping
     String save(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(required = false) Long id,
             @RequestParam String title,
             @RequestParam(defaultValue = "") String folder,
@@ -225,7 +210,6 @@ class WorkoutController {
             @RequestParam String text,
             @RequestParam Sport sport,
             @RequestParam Basis basis,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         Shorthand.Reading reading = Shorthand.read(text, sport, basis);
         String problem = reading.problem().map(Shorthand.Problem::toString).orElse(null);
@@ -233,18 +217,18 @@ class WorkoutController {
             try {
                 workouts.save(
                         id,
-                        viewer,
+                        visit.viewer(),
                         new WorkoutService.Label(title, folder, tags, shared),
                         reading.workout().get());
-                return "redirect:/a/" + athleteId + "/workouts";
+                return "redirect:/a/" + visit.athleteId() + "/workouts";
             } catch (IllegalArgumentException e) {
                 problem = e.getMessage();
             }
         }
-        Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
+        Pages.Opened page = pages.open(model, visit, "workouts");
         form(model, id, title, sport, basis, text);
         model.addAttribute("label", new WorkoutService.Label(title, folder, tags, shared));
-        forecast(page.athlete(), viewer, model, page.today());
+        forecast(page.athlete(), visit.viewer(), model, page.today());
         model.addAttribute("refused", problem);
         return "workout/design";
     }

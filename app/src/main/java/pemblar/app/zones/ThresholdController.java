@@ -8,11 +8,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -21,7 +19,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.effort.EffortService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.load.TrendService;
@@ -89,9 +87,8 @@ class ThresholdController {
 
     @OneLook
     @GetMapping
-    String show(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
+    String show(Visit visit, Model model) {
+        Pages.Opened page = pages.open(model, visit, "thresholds");
         Athlete athlete = page.athlete();
         LocalDate today = page.today();
         DatedZones zones = thresholds.zonesOf(athlete);
@@ -106,7 +103,8 @@ class ThresholdController {
         model.addAttribute("warnings", warnings(athlete, zones, today));
         model.addAttribute("progress", recomputations.latest(athlete).orElse(null));
         model.addAttribute(
-                "undoValue", thresholds.latestChange(athleteId, viewer).orElse(null));
+                "undoValue",
+                thresholds.latestChange(visit.athleteId(), visit.viewer()).orElse(null));
         return "zones/thresholds";
     }
 
@@ -144,37 +142,26 @@ class ThresholdController {
 
     @PostMapping("/remove")
     String remove(
-            @PathVariable long athleteId,
-            @RequestParam Quantity quantity,
-            @RequestParam LocalDate from,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+            Visit visit, @RequestParam Quantity quantity, @RequestParam LocalDate from, RedirectAttributes flash) {
         thresholds.remove(
-                athleteId,
-                viewer,
+                visit.athleteId(),
+                visit.viewer(),
                 quantity,
                 from,
                 "The " + quantity.label() + " of " + shown.date(from) + " was removed.");
         flash.addFlashAttribute("changed", true);
-        return "redirect:/a/" + athleteId + "/thresholds";
+        return "redirect:/a/" + visit.athleteId() + "/thresholds";
     }
 
     @PostMapping("/sex")
-    String sex(
-            @PathVariable long athleteId,
-            @RequestParam Sex sex,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        thresholds.setSex(athleteId, viewer, sex);
-        return "redirect:/a/" + athleteId + "/thresholds";
+    String sex(Visit visit, @RequestParam Sex sex) {
+        thresholds.setSex(visit.athleteId(), visit.viewer(), sex);
+        return "redirect:/a/" + visit.athleteId() + "/thresholds";
     }
 
     /** What is trained, in the person's order; places may be left empty. */
     @PostMapping("/sports")
-    String sports(
-            @PathVariable long athleteId,
-            @RequestParam(required = false) List<Sport> sports,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String sports(Visit visit, @RequestParam(required = false) List<Sport> sports, RedirectAttributes flash) {
         List<Sport> trained = sports == null
                 ? List.of()
                 : sports.stream()
@@ -182,17 +169,16 @@ class ThresholdController {
                         .distinct()
                         .toList();
         try {
-            thresholds.setSports(athleteId, viewer, trained);
+            thresholds.setSports(visit.athleteId(), visit.viewer(), trained);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("refused", e.getMessage());
         }
-        return "redirect:/a/" + athleteId + "/thresholds";
+        return "redirect:/a/" + visit.athleteId() + "/thresholds";
     }
 
     @GetMapping("/progress")
-    String progress(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    String progress(Visit visit, Model model) {
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
         model.addAttribute("athlete", athlete);
         model.addAttribute("progress", recomputations.latest(athlete).orElse(null));
         model.addAttribute("changed", true);

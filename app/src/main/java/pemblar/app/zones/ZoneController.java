@@ -14,11 +14,9 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -28,6 +26,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.session.change.ScheduleService;
@@ -92,18 +91,14 @@ class ZoneController {
 
     @OneLook
     @GetMapping
-    String show(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> asked,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
+    String show(Visit visit, @RequestParam Map<String, String> asked, Model model) {
+        Pages.Opened page = pages.open(model, visit, "thresholds");
         ZoneView.Kind kind = kind(page.athlete(), asked);
         DatedZones zones = thresholds.zonesOf(page.athlete());
-        ZoneScheme start = chosen(asked.getOrDefault("scheme", ""), kind, viewer)
+        ZoneScheme start = chosen(asked.getOrDefault("scheme", ""), kind, visit.viewer())
                 .or(() -> zones.on(page.today()).scheme(kind.measure(), kind.sport()))
                 .orElseThrow();
-        fill(model, page.athlete(), kind, zones, page.today(), Draft.of(start, kind.sport()), viewer);
+        fill(model, page.athlete(), kind, zones, page.today(), Draft.of(start, kind.sport()), visit.viewer());
         return "zones/zones";
     }
 
@@ -218,12 +213,8 @@ class ZoneController {
      * The editor after an edit: computed, not saved. The day that is typed stays as it is, also while it is half typed.
      */
     @PostMapping("/edit")
-    String edit(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> form,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    String edit(Visit visit, @RequestParam Map<String, String> form, Model model) {
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
         LocalDate today = athlete.dayOf(clock.instant());
         ZoneView.Kind kind = kind(athlete, form);
         model.addAttribute("athlete", athlete);
@@ -236,29 +227,28 @@ class ZoneController {
     /** Lets the edited scheme hold from a day on, or keeps it as one's own. */
     @PostMapping
     String save(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam Map<String, String> form,
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model,
             RedirectAttributes flash) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
         ZoneView.Kind kind = kind(athlete, form);
         Draft draft = Draft.typed(form, kind.sport());
         if (!draft.problems().isEmpty()) {
-            Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
-            fill(model, athlete, kind, thresholds.zonesOf(athlete), page.today(), draft, viewer);
+            Pages.Opened page = pages.open(model, visit, "thresholds");
+            fill(model, athlete, kind, thresholds.zonesOf(athlete), page.today(), draft, visit.viewer());
             return "zones/zones";
         }
         try {
             if (form.getOrDefault("do", "").equals("keep")) {
-                schemes.save(viewer, draft.scheme());
+                schemes.save(visit.viewer(), draft.scheme());
                 flash.addFlashAttribute(
                         "said",
                         "Saved as your own scheme “" + draft.scheme().name()
                                 + "”. It can be used for every athlete you see.");
             } else {
-                Long ownId = schemes.own(viewer).stream()
+                Long ownId = schemes.own(visit.viewer()).stream()
                         .filter(k -> k.scheme().equals(draft.scheme()))
                         .map(ZoneSchemeService.Kept::id)
                         .findFirst()
@@ -266,32 +256,31 @@ class ZoneController {
                 String label = kind.title() + " has “" + draft.scheme().name() + "” from " + shown.date(from) + ".";
                 DatedZones.Dated set =
                         new DatedZones.Dated(new Zones.Key(kind.sport(), kind.measure()), from, draft.scheme());
-                thresholds.takeUp(athleteId, viewer, set, ownId, label);
+                thresholds.takeUp(visit.athleteId(), visit.viewer(), set, ownId, label);
                 boolean before = thresholds.zonesOf(athlete).holdsBackwards(set);
                 flash.addFlashAttribute("said", label + (before ? BEFORE_TOO : FROM_THEN));
             }
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return back(athleteId, kind);
+        return back(visit.athleteId(), kind);
     }
 
     /** Takes a dated set away, unless planned sessions name zones that would then not be there. */
     @PostMapping("/drop")
     String drop(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam Map<String, String> form,
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
         ZoneView.Kind kind = kind(athlete, form);
         Zones.Key key = new Zones.Key(kind.sport(), kind.measure());
         List<String> users = schedule.usersOfZones(athlete, key, from);
         if (users.isEmpty())
             thresholds.dropZoneSet(
-                    athleteId,
-                    viewer,
+                    visit.athleteId(),
+                    visit.viewer(),
                     key,
                     from,
                     "The " + kind.title().toLowerCase(Locale.ROOT) + " zones of " + shown.date(from)
@@ -301,30 +290,25 @@ class ZoneController {
                     "said",
                     "This set is in use and stays: planned sessions have targets in its zones: "
                             + String.join("; ", users) + ". Change their targets or drop them first.");
-        return back(athleteId, kind);
+        return back(visit.athleteId(), kind);
     }
 
     @PostMapping("/own/delete")
     String delete(
-            @PathVariable long athleteId,
-            @RequestParam long id,
-            @RequestParam Map<String, String> form,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+            Visit visit, @RequestParam long id, @RequestParam Map<String, String> form, RedirectAttributes flash) {
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
         try {
-            schemes.delete(viewer, id);
+            schemes.delete(visit.viewer(), id);
             flash.addFlashAttribute("said", "The scheme was deleted.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return back(athleteId, kind(athlete, form));
+        return back(visit.athleteId(), kind(athlete, form));
     }
 
     @GetMapping("/own.json")
-    ResponseEntity<byte[]> export(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        athletes.require(athleteId, viewer);
+    ResponseEntity<byte[]> export(Visit visit) {
+        athletes.require(visit.athleteId(), visit.viewer());
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
                 .header(
@@ -333,18 +317,17 @@ class ZoneController {
                                 .filename("pemblar-zones.json")
                                 .build()
                                 .toString())
-                .body(schemes.export(viewer).getBytes(StandardCharsets.UTF_8));
+                .body(schemes.export(visit.viewer()).getBytes(StandardCharsets.UTF_8));
     }
 
     @PostMapping("/import")
     String takeIn(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam MultipartFile file,
             @RequestParam Map<String, String> form,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash)
             throws IOException {
-        Athlete athlete = athletes.require(athleteId, viewer);
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
         String name = Optional.ofNullable(file.getOriginalFilename())
                 .filter(n -> !n.isBlank())
                 .orElse("the file");
@@ -354,8 +337,9 @@ class ZoneController {
                     name + " is too large for a file of zones: at most " + ZoneSchemeJson.MOST_BYTES / 1000 + " kB.");
         else
             flash.addFlashAttribute(
-                    "said", schemes.importFrom(viewer, name, new String(file.getBytes(), StandardCharsets.UTF_8)));
-        return back(athleteId, kind(athlete, form));
+                    "said",
+                    schemes.importFrom(visit.viewer(), name, new String(file.getBytes(), StandardCharsets.UTF_8)));
+        return back(visit.athleteId(), kind(athlete, form));
     }
 
     private static String back(long athleteId, ZoneView.Kind kind) {

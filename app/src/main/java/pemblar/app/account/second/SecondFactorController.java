@@ -9,7 +9,6 @@ import java.util.function.Supplier;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.GrantedAuthority;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
@@ -82,10 +81,7 @@ class SecondFactorController {
     }
 
     @PostMapping("/account/second/begin")
-    String begin(
-            @RequestParam(defaultValue = "") String present,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String begin(@RequestParam(defaultValue = "") String present, Viewer viewer, RedirectAttributes flash) {
         try {
             limits.takeCode(viewer);
             second.begin(viewer, present);
@@ -97,7 +93,7 @@ class SecondFactorController {
     }
 
     @GetMapping("/account/second")
-    String begun(@AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String begun(Viewer viewer, Model model) {
         SecondFactorService.Begun begun = second.begun(viewer).orElse(null);
         if (begun == null) return "redirect:/account";
         model.addAttribute("begun", begun);
@@ -108,7 +104,7 @@ class SecondFactorController {
     @PostMapping("/account/second/confirm")
     String confirm(
             @RequestParam(defaultValue = "") String code,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             HttpServletRequest request,
             Model model,
             RedirectAttributes flash) {
@@ -129,7 +125,7 @@ class SecondFactorController {
     String newCodes(
             @RequestParam(defaultValue = "") String present,
             @RequestParam(defaultValue = "") String code,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             Model model,
             RedirectAttributes flash) {
         try {
@@ -150,7 +146,7 @@ class SecondFactorController {
     String off(
             @RequestParam(defaultValue = "") String present,
             @RequestParam(defaultValue = "") String code,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             RedirectAttributes flash) {
         try {
             limits.takeCode(viewer);

@@ -1,16 +1,14 @@
 package pemblar.app.adjust.instead;
 
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
@@ -33,18 +31,18 @@ class InsteadController {
     @OneLook
     @GetMapping
     String offer(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "60") String minutes,
             @RequestParam(defaultValue = "AS_USUAL") Feeling feeling,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "today", null, null);
+        Pages.Opened page = pages.open(model, visit, "today");
         model.addAttribute("minutes", minutes);
         model.addAttribute("feeling", feeling);
         model.addAttribute("feelings", Feeling.values());
         try {
             int asked = Typed.whole("Minutes", minutes, InsteadService.LEAST_MINUTES, InsteadService.MOST_MINUTES);
-            model.addAttribute("offers", instead.of(page.athlete(), viewer, trends.of(page.athlete()), asked, feeling));
+            model.addAttribute(
+                    "offers", instead.of(page.athlete(), visit.viewer(), trends.of(page.athlete()), asked, feeling));
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
         }
@@ -52,18 +50,13 @@ class InsteadController {
     }
 
     @PostMapping
-    String put(
-            @PathVariable long athleteId,
-            @RequestParam long workout,
-            @RequestParam int percent,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String put(Visit visit, @RequestParam long workout, @RequestParam int percent, RedirectAttributes flash) {
         try {
-            flash.addFlashAttribute("good", instead.put(athleteId, viewer, workout, percent));
+            flash.addFlashAttribute("good", instead.put(visit.athleteId(), visit.viewer(), workout, percent));
             flash.addFlashAttribute("canUndo", true);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return "redirect:/a/" + athleteId + "/today";
+        return "redirect:/a/" + visit.athleteId() + "/today";
     }
 }

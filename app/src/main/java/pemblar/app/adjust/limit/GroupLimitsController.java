@@ -2,7 +2,6 @@ package pemblar.app.adjust.limit;
 
 import java.util.List;
 import java.util.Map;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,7 +25,7 @@ class GroupLimitsController {
     }
 
     @GetMapping
-    String limits(@PathVariable long id, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String limits(@PathVariable long id, Viewer viewer, Model model) {
         LimitService.Members members = limits.members(id, viewer);
         model.addAttribute("viewer", viewer);
         model.addAttribute("group", members.group());
@@ -42,7 +41,7 @@ class GroupLimitsController {
             @PathVariable long id,
             @RequestParam Map<String, String> typed,
             @RequestParam(required = false) List<Long> athletes,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             RedirectAttributes flash) {
         LimitService.Members members = limits.members(id, viewer);
         try {

@@ -1,17 +1,15 @@
 package pemblar.app.adjust.limit;
 
 import java.util.Map;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Units;
 
@@ -29,9 +27,8 @@ class LimitsController {
 
     @OneLook
     @GetMapping
-    String limits(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "proposals", null, null);
+    String limits(Visit visit, Model model) {
+        Pages.Opened page = pages.open(model, visit, "proposals");
         Limits held = limits.of(page.athlete());
         model.addAttribute("limits", held);
         model.addAttribute("usual", limits.usual(page.athlete()));
@@ -51,18 +48,14 @@ class LimitsController {
     }
 
     @PostMapping
-    String keep(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String keep(Visit visit, @RequestParam Map<String, String> typed, RedirectAttributes flash) {
         try {
-            limits.set(athleteId, viewer, TypedLimits.ofOne(typed));
+            limits.set(visit.athleteId(), visit.viewer(), TypedLimits.ofOne(typed));
             flash.addFlashAttribute("good", "The limits hold from now on.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             flash.addFlashAttribute("typed", typed);
         }
-        return "redirect:/a/" + athleteId + "/proposals/limits";
+        return "redirect:/a/" + visit.athleteId() + "/proposals/limits";
     }
 }

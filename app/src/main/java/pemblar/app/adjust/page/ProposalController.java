@@ -4,11 +4,9 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -21,7 +19,7 @@ import pemblar.app.adjust.limit.LimitService;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
@@ -50,12 +48,11 @@ class ProposalController {
     @OneLook
     @GetMapping
     String open(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "1") int number,
             @RequestParam(required = false) List<Integer> on,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "proposals", null, null);
+        Pages.Opened page = pages.open(model, visit, "proposals");
         TrendService.Trend trend = trends.of(page.athlete());
         Open open = adjusting.open(page.athlete(), trend);
         Shown chosen = open.proposals().stream()
@@ -67,8 +64,8 @@ class ProposalController {
         if (chosen != null)
             model.addAttribute("view", ProposalView.of(open, chosen, on == null ? null : new HashSet<>(on), trend));
         model.addAttribute("learning", adjusting.answered(page.athlete(), trend));
-        model.addAttribute("coached", adjusting.hasCoach(athleteId, viewer));
-        model.addAttribute("coaching", adjusting.isCoaching(athleteId, viewer));
+        model.addAttribute("coached", adjusting.hasCoach(visit.athleteId(), visit.viewer()));
+        model.addAttribute("coaching", adjusting.isCoaching(visit.athleteId(), visit.viewer()));
         model.addAttribute("limits", limits.of(page.athlete()));
         model.addAttribute("kinds", Away.Kind.values());
         return "adjust/proposals";
@@ -78,9 +75,8 @@ class ProposalController {
     record Mark(LocalDate day, int number, String title) {}
 
     @GetMapping("/days")
-    String days(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    String days(Visit visit, Model model) {
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
         Open open = adjusting.open(athlete, trends.of(athlete));
         List<Mark> marks = new ArrayList<>();
         for (Shown p : open.proposals())
@@ -93,14 +89,14 @@ class ProposalController {
 
     @PostMapping("/take")
     String take(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String fingerprint,
             @RequestParam(required = false) List<Integer> on,
             @RequestParam(defaultValue = "") String here,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return said(athleteId, here, flash, () -> {
-            String taken = adjusting.take(athleteId, viewer, fingerprint, on == null ? null : new HashSet<>(on));
+        return said(visit.athleteId(), here, flash, () -> {
+            String taken = adjusting.take(
+                    visit.athleteId(), visit.viewer(), fingerprint, on == null ? null : new HashSet<>(on));
             flash.addFlashAttribute("canUndo", true);
             return taken;
         });
@@ -109,79 +105,83 @@ class ProposalController {
     /** Takes what is switched on along to the board, where it can be changed; one undo takes it back. */
     @PostMapping("/board")
     String carry(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String fingerprint,
             @RequestParam(required = false) List<Integer> on,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            AdjustService.Carried carried =
-                    adjusting.carry(athleteId, viewer, fingerprint, on == null ? null : new HashSet<>(on));
+            AdjustService.Carried carried = adjusting.carry(
+                    visit.athleteId(), visit.viewer(), fingerprint, on == null ? null : new HashSet<>(on));
             flash.addFlashAttribute("carried", carried.sessions());
             flash.addFlashAttribute(
                     "carriedWords",
                     "Here is the plan with it: " + carried.title()
                             + ". What it moved or changed is outlined twice. Change what you like; "
                             + "Undo takes it all back.");
-            return "redirect:/a/" + athleteId + "/board" + (carried.first() == null ? "" : "?from=" + carried.first());
+            return "redirect:/a/" + visit.athleteId() + "/board"
+                    + (carried.first() == null ? "" : "?from=" + carried.first());
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
-            return "redirect:/a/" + athleteId + "/proposals";
+            return "redirect:/a/" + visit.athleteId() + "/proposals";
         }
     }
 
     @PostMapping("/suggest")
     String suggest(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String fingerprint,
             @RequestParam(defaultValue = "") String word,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return said(athleteId, "", flash, () -> adjusting.suggest(athleteId, viewer, fingerprint, word));
+        return said(
+                visit.athleteId(),
+                "",
+                flash,
+                () -> adjusting.suggest(visit.athleteId(), visit.viewer(), fingerprint, word));
     }
 
     @PostMapping("/undo")
-    String undo(
-            @PathVariable long athleteId,
-            @RequestParam(defaultValue = "") String here,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        return said(athleteId, here, flash, () -> adjusting.undo(athleteId, viewer));
+    String undo(Visit visit, @RequestParam(defaultValue = "") String here, RedirectAttributes flash) {
+        return said(visit.athleteId(), here, flash, () -> adjusting.undo(visit.athleteId(), visit.viewer()));
     }
 
     @PostMapping("/leave")
     String leave(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String fingerprint,
             @RequestParam(defaultValue = "") String reason,
             @RequestParam(defaultValue = "") String here,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return said(athleteId, here, flash, () -> adjusting.leave(athleteId, viewer, fingerprint, reason));
+        return said(
+                visit.athleteId(),
+                here,
+                flash,
+                () -> adjusting.leave(visit.athleteId(), visit.viewer(), fingerprint, reason));
     }
 
     @PostMapping("/ask")
     String ask(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String fingerprint,
             @RequestParam(defaultValue = "") String word,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return said(athleteId, "", flash, () -> adjusting.ask(athleteId, viewer, fingerprint, word));
+        return said(
+                visit.athleteId(),
+                "",
+                flash,
+                () -> adjusting.ask(visit.athleteId(), visit.viewer(), fingerprint, word));
     }
 
     @PostMapping("/away")
     String away(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String first,
             @RequestParam String last,
             @RequestParam Away.Kind kind,
             @RequestParam(defaultValue = "0") String hours,
             @RequestParam(defaultValue = "") String reason,
             @RequestParam(required = false) Sport only,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return said(athleteId, "", flash, () -> {
+        return said(visit.athleteId(), "", flash, () -> {
             LocalDate from = Typed.day("From", first);
             Away away = new Away(
                     from,
@@ -190,7 +190,7 @@ class ProposalController {
                     reason.isBlank() ? kind.name().toLowerCase(java.util.Locale.ROOT) : reason.strip(),
                     kind,
                     only);
-            adjusting.away(athleteId, viewer, away);
+            adjusting.away(visit.athleteId(), visit.viewer(), away);
             return "Away from " + Words.day(from) + " to " + Words.day(away.to())
                     + ". What falls into it is answered below.";
         });

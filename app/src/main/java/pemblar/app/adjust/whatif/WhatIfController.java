@@ -4,11 +4,9 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -17,7 +15,7 @@ import pemblar.app.adjust.AdjustService;
 import pemblar.app.adjust.Shown;
 import pemblar.app.adjust.page.ProposalView;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
@@ -56,12 +54,8 @@ class WhatIfController {
 
     @OneLook
     @GetMapping
-    String show(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "proposals", null, null);
+    String show(Visit visit, @RequestParam Map<String, String> typed, Model model) {
+        Pages.Opened page = pages.open(model, visit, "proposals");
         Trend trend = trends.of(page.athlete());
         AdjustService.Open open = adjusting.open(page.athlete(), trend);
         List<Line> lines = new ArrayList<>();
@@ -113,30 +107,23 @@ class WhatIfController {
     }
 
     @PostMapping("/keep")
-    String keep(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        LocalDate today = pages.today(pages.athlete(athleteId, viewer));
+    String keep(Visit visit, @RequestParam Map<String, String> typed, RedirectAttributes flash) {
+        LocalDate today = pages.today(pages.athlete(visit));
         try {
             Question question = Question.read(typed, today);
             if (question == null) throw new IllegalArgumentException("Question: ask one first.");
-            store.keep(athleteId, viewer, typed.getOrDefault("name", ""), question);
+            store.keep(visit.athleteId(), visit.viewer(), typed.getOrDefault("name", ""), question);
             flash.addFlashAttribute("good", "Kept for ten days; ask another, and both stand side by side.");
-            return "redirect:/a/" + athleteId + "/what-if?" + question.address();
+            return "redirect:/a/" + visit.athleteId() + "/what-if?" + question.address();
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
-            return "redirect:/a/" + athleteId + "/what-if";
+            return "redirect:/a/" + visit.athleteId() + "/what-if";
         }
     }
 
     @PostMapping("/drop")
-    String drop(
-            @PathVariable long athleteId,
-            @RequestParam long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        store.drop(athleteId, viewer, id);
-        return "redirect:/a/" + athleteId + "/what-if";
+    String drop(Visit visit, @RequestParam long id) {
+        store.drop(visit.athleteId(), visit.viewer(), id);
+        return "redirect:/a/" + visit.athleteId() + "/what-if";
     }
 }

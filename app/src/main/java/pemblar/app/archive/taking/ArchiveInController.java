@@ -6,7 +6,6 @@ import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -48,7 +47,7 @@ class ArchiveInController {
     }
 
     @GetMapping("/account/archive/in")
-    String state(@AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
+    String state(Viewer viewer, Model model) {
         model.addAttribute("archive", archives.latest(viewer).map(View::of).orElse(null));
         model.addAttribute("empty", archives.isEmpty(viewer));
         return "archive/in";
@@ -56,9 +55,7 @@ class ArchiveInController {
 
     /** The body is the archive itself, so that it can be taken off the wire as it comes. */
     @PostMapping("/account/archive/in")
-    ResponseEntity<String> bring(
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer, HttpServletRequest request)
-            throws IOException {
+    ResponseEntity<String> bring(Viewer viewer, HttpServletRequest request) throws IOException {
         if (!limits.allowUpload(viewer.accountId()))
             return said(HttpStatus.TOO_MANY_REQUESTS, "Too many uploads. Wait a minute, then try again.");
         try {

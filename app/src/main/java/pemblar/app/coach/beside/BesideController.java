@@ -3,7 +3,6 @@ package pemblar.app.coach.beside;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,7 +24,7 @@ class BesideController {
             @RequestParam(required = false) List<Long> athlete,
             @RequestParam(defaultValue = "false") boolean hide,
             @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             Model model) {
         List<Long> asked = athlete == null
                 ? List.of()

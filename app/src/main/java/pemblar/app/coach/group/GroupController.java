@@ -6,7 +6,6 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -78,7 +77,7 @@ class GroupController {
             @PathVariable long id,
             Asked asked,
             @RequestParam(defaultValue = "") String look,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             Model model) {
         Group group = groups.require(id, viewer);
         LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
@@ -116,11 +115,7 @@ class GroupController {
     }
 
     @PostMapping("/put")
-    String put(
-            @PathVariable long id,
-            Asked asked,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String put(@PathVariable long id, Asked asked, Viewer viewer, RedirectAttributes flash) {
         Group group = groups.require(id, viewer);
         return said(id, flash, () -> groups.put(group, asked.athletes(), asked.toWish(), viewer), "Put");
     }
@@ -133,7 +128,7 @@ class GroupController {
             @RequestParam GroupService.Change change,
             @RequestParam(defaultValue = "") String by,
             @RequestParam(required = false) Long athlete,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
+            Viewer viewer,
             RedirectAttributes flash) {
         Group group = groups.require(id, viewer);
         return said(

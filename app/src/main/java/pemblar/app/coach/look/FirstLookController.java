@@ -2,11 +2,9 @@ package pemblar.app.coach.look;
 
 import java.time.LocalDate;
 import java.util.List;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -15,7 +13,7 @@ import pemblar.app.athlete.Access;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.coach.beside.Bests;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
 import pemblar.app.season.PlanService;
@@ -64,14 +62,13 @@ class FirstLookController {
     }
 
     @GetMapping
-    String show(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "first look", null, null);
+    String show(Visit visit, Model model) {
+        Pages.Opened page = pages.open(model, visit, "first look");
         Athlete athlete = page.athlete();
         LocalDate today = page.today();
         SeasonSettings settings = plan.held(athlete).settings();
-        if (!model.containsAttribute("about")) model.addAttribute("about", about.of(athleteId));
-        model.addAttribute("changeable", access.changeable(athleteId, viewer));
+        if (!model.containsAttribute("about")) model.addAttribute("about", about.of(visit.athleteId()));
+        model.addAttribute("changeable", access.changeable(visit.athleteId(), visit.viewer()));
         model.addAttribute(
                 "events",
                 plan.events(athlete).stream()
@@ -83,7 +80,7 @@ class FirstLookController {
         model.addAttribute("bests", bests.of(athlete, athlete.first(), thresholds.of(athlete), today));
         model.addAttribute(
                 "tests",
-                workouts.library(viewer).stream()
+                workouts.library(visit.viewer()).stream()
                         .filter(w -> w.tags().contains("test") && w.workout().sport() == athlete.first())
                         .toList());
         model.addAttribute("values", look.values(athlete, today));
@@ -95,39 +92,39 @@ class FirstLookController {
 
     @PostMapping
     String write(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "") String goals,
             @RequestParam(defaultValue = "") String history,
             @RequestParam(defaultValue = "") String injuries,
             @RequestParam(defaultValue = "") String wishes,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            about.write(athleteId, viewer, goals, history, injuries, wishes);
+            about.write(visit.athleteId(), visit.viewer(), goals, history, injuries, wishes);
             flash.addFlashAttribute("good", "Kept.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             flash.addFlashAttribute(
-                    "about", new AboutStore.About(goals, history, injuries, wishes, viewer.name(), null));
+                    "about",
+                    new AboutStore.About(
+                            goals, history, injuries, wishes, visit.viewer().name(), null));
         }
-        return "redirect:/a/" + athleteId + "/first-look";
+        return "redirect:/a/" + visit.athleteId() + "/first-look";
     }
 
     /** Puts a test of the library on a day. */
     @PostMapping("/test")
     String test(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam long workout,
             @RequestParam(defaultValue = "") String day,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
             LocalDate on = Typed.dayOrNull(day);
             if (on == null) throw new IllegalArgumentException("Day: choose one for the test.");
-            Shelved test = workouts.require(workout, viewer);
+            Shelved test = workouts.require(workout, visit.viewer());
             schedule.scheduleAll(
-                    athleteId,
-                    viewer,
+                    visit.athleteId(),
+                    visit.viewer(),
                     List.of(new ScheduleService.Placed(
                             on,
                             null,
@@ -137,6 +134,6 @@ class FirstLookController {
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return "redirect:/a/" + athleteId + "/first-look";
+        return "redirect:/a/" + visit.athleteId() + "/first-look";
     }
 }

@@ -8,7 +8,6 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,7 +24,7 @@ import pemblar.app.compare.Content.Derivation;
 import pemblar.app.compare.Content.Line;
 import pemblar.app.compare.FigureUnits;
 import pemblar.app.compare.Grouping;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.reading.SessionService;
 import pemblar.app.undo.UndoService;
 import pemblar.core.comparison.Figure;
@@ -51,77 +50,70 @@ class ComparisonController {
     }
 
     @GetMapping
-    String list(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        pages.open(model, athleteId, viewer, "sessions", null, null);
-        model.addAttribute("comparisons", comparisons.all(athleteId, viewer));
+    String list(Visit visit, Model model) {
+        pages.open(model, visit, "sessions");
+        model.addAttribute("comparisons", comparisons.all(visit.athleteId(), visit.viewer()));
         return "compare/list";
     }
 
     /** Where a session's repetitions, or a stretch of it, go. */
     @GetMapping("/add")
     String choose(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam long session,
             @RequestParam(required = false) Integer from,
             @RequestParam(required = false) Integer to,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        pages.open(model, athleteId, viewer, "sessions", null, null);
-        model.addAttribute("slab", sessions.slab(athleteId, viewer, session));
+        pages.open(model, visit, "sessions");
+        model.addAttribute("slab", sessions.slab(visit.athleteId(), visit.viewer(), session));
         model.addAttribute("from", from);
         model.addAttribute("to", to);
-        model.addAttribute("comparisons", comparisons.all(athleteId, viewer));
+        model.addAttribute("comparisons", comparisons.all(visit.athleteId(), visit.viewer()));
         return "compare/add";
     }
 
     @PostMapping("/add")
     String add(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam long session,
             @RequestParam(required = false) Integer from,
             @RequestParam(required = false) Integer to,
             @RequestParam(required = false) Long comparison,
             @RequestParam(defaultValue = "") String name,
             @RequestParam String group,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            return "redirect:/a/" + athleteId + "/compare/"
-                    + comparisons.add(athleteId, viewer, comparison, name, group, session, from, to);
+            return "redirect:/a/" + visit.athleteId() + "/compare/"
+                    + comparisons.add(visit.athleteId(), visit.viewer(), comparison, name, group, session, from, to);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             flash.addFlashAttribute("typedName", name);
             flash.addFlashAttribute("typedGroup", group);
-            return "redirect:/a/" + athleteId + "/compare/add?session=" + session
+            return "redirect:/a/" + visit.athleteId() + "/compare/add?session=" + session
                     + (from == null ? "" : "&from=" + from) + (to == null ? "" : "&to=" + to);
         }
     }
 
     @PostMapping("/workout")
-    String overMonths(
-            @PathVariable long athleteId,
-            @RequestParam long session,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String overMonths(Visit visit, @RequestParam long session, RedirectAttributes flash) {
         try {
-            return "redirect:/a/" + athleteId + "/compare/" + comparisons.overMonths(athleteId, viewer, session);
+            return "redirect:/a/" + visit.athleteId() + "/compare/"
+                    + comparisons.overMonths(visit.athleteId(), visit.viewer(), session);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
-            return "redirect:/a/" + athleteId + "/sessions/" + session;
+            return "redirect:/a/" + visit.athleteId() + "/sessions/" + session;
         }
     }
 
     @GetMapping("/{id}")
     String comparison(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam(defaultValue = "") String sort,
             @RequestParam(defaultValue = "false") boolean falling,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        pages.open(model, athleteId, viewer, "sessions", null, null);
-        Held held = comparisons.open(athleteId, viewer, id);
+        pages.open(model, visit, "sessions");
+        Held held = comparisons.open(visit.athleteId(), visit.viewer(), id);
         int cut = ComparisonService.cutTo(held.content());
         model.addAttribute("held", held);
         model.addAttribute(
@@ -135,51 +127,43 @@ class ComparisonController {
 
     /** The repetitions over one another; fetched on request, as it reads the recordings. */
     @GetMapping("/{id}/overlay")
-    String overlay(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Held held = comparisons.open(athleteId, viewer, id);
-        model.addAttribute("overlay", overlay.of(athleteId, viewer, held.content()));
+    String overlay(Visit visit, @PathVariable long id, Model model) {
+        Held held = comparisons.open(visit.athleteId(), visit.viewer(), id);
+        model.addAttribute("overlay", overlay.of(visit.athleteId(), visit.viewer(), held.content()));
         return "compare/comparison :: overlay";
     }
 
     /** @param what hide, show, remove, group or enter */
     @PostMapping("/{id}/line")
     String line(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam int line,
             @RequestParam String what,
             @RequestParam(defaultValue = "") String group,
             @RequestParam(defaultValue = "") String column,
             @RequestParam(defaultValue = "") String value,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         return changed(
-                athleteId,
+                visit.athleteId(),
                 id,
                 flash,
-                () -> comparisons.change(athleteId, viewer, id, "Changed a comparison.", content -> switch (what) {
-                    case "hide" -> content.change(line, l -> l.shown(false));
-                    case "show" -> content.change(line, l -> l.shown(true));
-                    case "remove" -> content.remove(line);
-                    case "group" -> content.change(line, l -> l.in(Content.group(group)));
-                    case "enter" -> enter(content, line, column, value);
-                    default -> throw new IllegalArgumentException("This cannot be done with a repetition.");
-                }));
+                () -> comparisons.change(
+                        visit.athleteId(), visit.viewer(), id, "Changed a comparison.", content -> switch (what) {
+                            case "hide" -> content.change(line, l -> l.shown(false));
+                            case "show" -> content.change(line, l -> l.shown(true));
+                            case "remove" -> content.remove(line);
+                            case "group" -> content.change(line, l -> l.in(Content.group(group)));
+                            case "enter" -> enter(content, line, column, value);
+                            default -> throw new IllegalArgumentException("This cannot be done with a repetition.");
+                        }));
     }
 
     /** Groups by what the sessions are described with, or by date. */
     @PostMapping("/{id}/group")
-    String group(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam Grouping by,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        return changed(athleteId, id, flash, () -> comparisons.group(athleteId, viewer, id, by));
+    String group(Visit visit, @PathVariable long id, @RequestParam Grouping by, RedirectAttributes flash) {
+        return changed(
+                visit.athleteId(), id, flash, () -> comparisons.group(visit.athleteId(), visit.viewer(), id, by));
     }
 
     private static Content enter(Content content, int line, String column, String value) {
@@ -190,18 +174,17 @@ class ComparisonController {
 
     @PostMapping("/{id}/columns")
     String columns(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam(required = false) List<String> column,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         return changed(
-                athleteId,
+                visit.athleteId(),
                 id,
                 flash,
                 () -> comparisons.change(
-                        athleteId,
-                        viewer,
+                        visit.athleteId(),
+                        visit.viewer(),
                         id,
                         "Chose other columns.",
                         content -> content.columns(column == null ? List.of() : column)));
@@ -209,74 +192,66 @@ class ComparisonController {
 
     @PostMapping("/{id}/axes")
     String axes(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam String x,
             @RequestParam String y,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         return changed(
-                athleteId,
+                visit.athleteId(),
                 id,
                 flash,
-                () -> comparisons.change(athleteId, viewer, id, "Chose other axes.", content -> content.axes(x, y)));
+                () -> comparisons.change(
+                        visit.athleteId(), visit.viewer(), id, "Chose other axes.", content -> content.axes(x, y)));
     }
 
     @PostMapping("/{id}/derive")
     String derive(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam String name,
             @RequestParam String left,
             @RequestParam pemblar.core.recording.Derived.Operation operation,
             @RequestParam String right,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         return changed(
-                athleteId,
+                visit.athleteId(),
                 id,
                 flash,
                 () -> comparisons.change(
-                        athleteId,
-                        viewer,
+                        visit.athleteId(),
+                        visit.viewer(),
                         id,
                         "Derived a column.",
                         content -> content.derive(new Derivation(name, left, operation.name(), right))));
     }
 
     @PostMapping("/{id}/drop-derived")
-    String dropDerived(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam String name,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String dropDerived(Visit visit, @PathVariable long id, @RequestParam String name, RedirectAttributes flash) {
         return changed(
-                athleteId,
+                visit.athleteId(),
                 id,
                 flash,
                 () -> comparisons.change(
-                        athleteId, viewer, id, "Dropped a column.", content -> content.dropDerived(name)));
+                        visit.athleteId(),
+                        visit.viewer(),
+                        id,
+                        "Dropped a column.",
+                        content -> content.dropDerived(name)));
     }
 
     @PostMapping("/{id}/drop")
-    String drop(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        comparisons.drop(athleteId, viewer, id);
-        return "redirect:/a/" + athleteId + "/compare";
+    String drop(Visit visit, @PathVariable long id) {
+        comparisons.drop(visit.athleteId(), visit.viewer(), id);
+        return "redirect:/a/" + visit.athleteId() + "/compare";
     }
 
     /** @param id of the comparison to go back to; -1 for the list */
     @PostMapping("/{id}/undo")
-    String undo(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        flash.addFlashAttribute("good", undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
-        return "redirect:/a/" + athleteId + "/compare" + (id < 0 ? "" : "/" + id);
+    String undo(Visit visit, @PathVariable long id, RedirectAttributes flash) {
+        flash.addFlashAttribute(
+                "good", undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back."));
+        return "redirect:/a/" + visit.athleteId() + "/compare" + (id < 0 ? "" : "/" + id);
     }
 
     private static String changed(long athleteId, long id, RedirectAttributes flash, Runnable change) {
@@ -289,11 +264,8 @@ class ComparisonController {
     }
 
     @GetMapping("/{id}/comparison.csv")
-    ResponseEntity<String> csv(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        Held held = comparisons.open(athleteId, viewer, id);
+    ResponseEntity<String> csv(Visit visit, @PathVariable long id) {
+        Held held = comparisons.open(visit.athleteId(), visit.viewer(), id);
         Content content = held.content();
         List<String> header = new ArrayList<>(List.of("repetition", "day", "group", "hidden", "surface"));
         for (String key : content.columns()) {

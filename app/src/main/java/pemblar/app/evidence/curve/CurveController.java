@@ -9,11 +9,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.format.annotation.DateTimeFormat;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -22,7 +20,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.effort.EffortService;
 import pemblar.app.evidence.EvidenceService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
@@ -90,7 +88,7 @@ public class CurveController {
     @OneLook
     @GetMapping
     String show(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
             @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate to,
             @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate otherFrom,
@@ -99,9 +97,8 @@ public class CurveController {
             @RequestParam(defaultValue = "") String only,
             @RequestParam(defaultValue = "") String sport,
             @RequestParam(defaultValue = "") String by,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
+        Pages.Opened page = pages.open(model, visit, "thresholds");
         Athlete athlete = page.athlete();
         LocalDate today = page.today();
         LocalDate end = to == null ? today : to;
@@ -282,24 +279,24 @@ public class CurveController {
 
     @PostMapping("/test")
     String test(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "") String sport,
             @RequestParam int seconds,
             @RequestParam(defaultValue = "") String day,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        Sport of = pages.athlete(athleteId, viewer).orFirst(sport);
+        Sport of = pages.athlete(visit).orFirst(sport);
         try {
             LocalDate on = Typed.day("Day", day);
             ScheduleService.Chosen test = new ScheduleService.Chosen(
                     "Test: " + clock(seconds) + " all-out", DemandTest.of(of, seconds, 0), null, null);
             String label = "Put “" + test.title() + "” on the board.";
-            schedule.scheduleAll(athleteId, viewer, List.of(new ScheduleService.Placed(on, null, test)), label);
+            schedule.scheduleAll(
+                    visit.athleteId(), visit.viewer(), List.of(new ScheduleService.Placed(on, null, test)), label);
             flash.addFlashAttribute("put", "“" + test.title() + "” is on the board, on " + new Shown().day(on) + ".");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("put", e.getMessage());
         }
-        return "redirect:/a/" + athleteId + "/thresholds/curve?sport=" + of.key();
+        return "redirect:/a/" + visit.athleteId() + "/thresholds/curve?sport=" + of.key();
     }
 
     /** What a test would do for the estimates, in a sentence; or what is missing altogether. */
@@ -324,32 +321,27 @@ public class CurveController {
 
     @PostMapping("/set-aside")
     String setAside(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam long recording,
             @RequestParam int seconds,
             @RequestParam String reason,
             @RequestParam(defaultValue = "POWER") String measure,
             @RequestParam(defaultValue = "") String back,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
             Measure of = Typed.choice("Measure", Measure.class, measure);
-            setAsides.setAside(athleteId, viewer, new SetAsides.Which(recording, of, seconds), reason);
+            setAsides.setAside(visit.athleteId(), visit.viewer(), new SetAsides.Which(recording, of, seconds), reason);
             flash.addFlashAttribute("said", "Set aside. The curve is drawn without it; it can be brought back below.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return back(athleteId, back);
+        return back(visit.athleteId(), back);
     }
 
     @PostMapping("/bring-back")
-    String bringBack(
-            @PathVariable long athleteId,
-            @RequestParam long id,
-            @RequestParam(defaultValue = "") String back,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        setAsides.takeBack(athleteId, viewer, id);
-        return back(athleteId, back);
+    String bringBack(Visit visit, @RequestParam long id, @RequestParam(defaultValue = "") String back) {
+        setAsides.takeBack(visit.athleteId(), visit.viewer(), id);
+        return back(visit.athleteId(), back);
     }
 
     /** The same view again: only parameters of this page are followed. */

@@ -3,16 +3,14 @@ package pemblar.app.evidence.interval;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.core.sport.Measure;
@@ -55,13 +53,8 @@ class IntervalsController {
 
     @OneLook
     @GetMapping("/a/{athleteId}/thresholds/intervals")
-    String show(
-            @PathVariable long athleteId,
-            Asked asked,
-            @RequestParam(defaultValue = "false") boolean everybody,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
+    String show(Visit visit, Asked asked, @RequestParam(defaultValue = "false") boolean everybody, Model model) {
+        Pages.Opened page = pages.open(model, visit, "thresholds");
         LocalDate today = page.today();
         List<Sport> held = held(page.athlete());
         Sport sport = held.stream()
@@ -76,7 +69,7 @@ class IntervalsController {
         try {
             IntervalsService.Question question = asked.read(sport);
             model.addAttribute("answer", intervals.of(page.athlete(), question, today));
-            List<Athlete> roster = athletes.roster(viewer);
+            List<Athlete> roster = athletes.roster(visit.viewer());
             model.addAttribute("several", roster.size() > 1);
             if (everybody)
                 model.addAttribute(

@@ -8,18 +8,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.format.annotation.DateTimeFormat;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.session.reading.AdoptionPreview;
 import pemblar.app.threshold.Amounts;
@@ -49,12 +47,11 @@ class AdoptController {
 
     @GetMapping
     String preview(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam Map<String, String> asked,
             @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
+        Pages.Opened page = pages.open(model, visit, "thresholds");
         fill(page.athlete(), asked, from == null ? page.today() : from, model);
         return "evidence/adopt";
     }
@@ -103,13 +100,12 @@ class AdoptController {
 
     @PostMapping
     String adopt(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam Map<String, String> asked,
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model,
             RedirectAttributes flash) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
+        Pages.Opened page = pages.open(model, visit, "thresholds");
         Map<Quantity, Double> adopted = fill(page.athlete(), asked, from, model);
         AdoptionPreview.Effect effect = (AdoptionPreview.Effect) model.getAttribute("effect");
         boolean asks = asked.containsKey("ask") && effect != null && !effect.isNothing();
@@ -120,14 +116,14 @@ class AdoptController {
                 + " from " + shown.date(from) + ".";
         String sentence = Character.toUpperCase(label.charAt(0)) + label.substring(1);
         try {
-            thresholds.adopt(athleteId, viewer, from, adopted, sentence);
+            thresholds.adopt(visit.athleteId(), visit.viewer(), from, adopted, sentence);
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
             return "evidence/adopt";
         }
         flash.addFlashAttribute("said", sentence + " " + consequence(effect));
         flash.addFlashAttribute("changed", true);
-        return "redirect:/a/" + athleteId + "/thresholds";
+        return "redirect:/a/" + visit.athleteId() + "/thresholds";
     }
 
     private static String consequence(AdoptionPreview.Effect effect) {
@@ -145,12 +141,10 @@ class AdoptController {
     }
 
     @PostMapping("/undo")
-    String undo(
-            @PathVariable long athleteId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        flash.addFlashAttribute("said", thresholds.undo(athleteId, viewer).orElse("There is nothing to take back."));
+    String undo(Visit visit, RedirectAttributes flash) {
+        flash.addFlashAttribute(
+                "said", thresholds.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back."));
         flash.addFlashAttribute("changed", true);
-        return "redirect:/a/" + athleteId + "/thresholds";
+        return "redirect:/a/" + visit.athleteId() + "/thresholds";
     }
 }

@@ -8,11 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -22,7 +20,7 @@ import pemblar.app.athlete.Pages;
 import pemblar.app.evidence.Combined;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.evidence.Piece;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Units;
 import pemblar.app.session.reading.SessionService;
@@ -63,12 +61,8 @@ class EvidenceController {
 
     @OneLook
     @GetMapping
-    String show(
-            @PathVariable long athleteId,
-            @RequestParam(required = false) String of,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
+    String show(Visit visit, @RequestParam(required = false) String of, Model model) {
+        Pages.Opened page = pages.open(model, visit, "thresholds");
         Athlete athlete = page.athlete();
         Screen screen = Screen.of(athlete.sports(), of);
         LocalDate today = page.today();
@@ -96,7 +90,8 @@ class EvidenceController {
                     "drawing",
                     EvidenceDrawing.of(screen, pieces, adopted, suggestions, today.minusDays(SHOWN_DAYS), today));
         model.addAttribute(
-                "undoValue", thresholds.latestChange(athleteId, viewer).orElse(null));
+                "undoValue",
+                thresholds.latestChange(visit.athleteId(), visit.viewer()).orElse(null));
         return "evidence/evidence";
     }
 
@@ -166,15 +161,11 @@ class EvidenceController {
     }
 
     @GetMapping("/try")
-    String tryOut(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> asked,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
+    String tryOut(Visit visit, @RequestParam Map<String, String> asked, Model model) {
+        Pages.Opened page = pages.open(model, visit, "thresholds");
         Map<String, String> typed = new LinkedHashMap<>(asked);
         Optional<SessionService.Opened> session =
-                number(asked.get("session")).map(id -> sessions.open(athleteId, viewer, id));
+                number(asked.get("session")).map(id -> sessions.open(visit.athleteId(), visit.viewer(), id));
         List<Sport> sports = tested(page.athlete());
         Sport trained = session.map(s -> s.slab().sport())
                 .filter(TESTED::contains)
@@ -322,15 +313,10 @@ class EvidenceController {
     }
 
     @PostMapping
-    String keep(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model,
-            RedirectAttributes flash) {
+    String keep(Visit visit, @RequestParam Map<String, String> typed, Model model, RedirectAttributes flash) {
         Map<String, String> again = new LinkedHashMap<>(typed);
         again.put("calculate", "");
-        String form = tryOut(athleteId, again, viewer, model);
+        String form = tryOut(visit, again, model);
         Athlete athlete = (Athlete) model.getAttribute("athlete");
         Sport sport = (Sport) model.getAttribute("sport");
         Trial trial = trial(athlete, (Method) model.getAttribute("method"), sport, again);
@@ -346,46 +332,37 @@ class EvidenceController {
             model.addAttribute("refused", Map.of("day", "a result cannot lie ahead"));
             return form;
         }
-        evidence.keep(athleteId, viewer, trial.evidence(day), (Long) model.getAttribute("sessionId"));
+        evidence.keep(visit.athleteId(), visit.viewer(), trial.evidence(day), (Long) model.getAttribute("sessionId"));
         flash.addFlashAttribute("said", "Kept as evidence.");
         Quantity quantity = trial.calculation().estimates().get(0).quantity();
-        return back(athleteId, Screen.about(quantity).key());
+        return back(visit.athleteId(), Screen.about(quantity).key());
     }
 
     @PostMapping("/set-aside")
     String setAside(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String key,
             @RequestParam String reason,
             @RequestParam String of,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
-            evidence.setAside(athleteId, viewer, key, reason);
+            evidence.setAside(visit.athleteId(), visit.viewer(), key, reason);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return back(athleteId, of);
+        return back(visit.athleteId(), of);
     }
 
     @PostMapping("/bring-back")
-    String bringBack(
-            @PathVariable long athleteId,
-            @RequestParam String key,
-            @RequestParam String of,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        evidence.bringBack(athleteId, viewer, key);
-        return back(athleteId, of);
+    String bringBack(Visit visit, @RequestParam String key, @RequestParam String of) {
+        evidence.bringBack(visit.athleteId(), visit.viewer(), key);
+        return back(visit.athleteId(), of);
     }
 
     @PostMapping("/delete")
-    String delete(
-            @PathVariable long athleteId,
-            @RequestParam long id,
-            @RequestParam String of,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        evidence.delete(athleteId, viewer, id);
-        return back(athleteId, of);
+    String delete(Visit visit, @RequestParam long id, @RequestParam String of) {
+        evidence.delete(visit.athleteId(), visit.viewer(), id);
+        return back(visit.athleteId(), of);
     }
 
     private static String back(long athleteId, String of) {

@@ -12,11 +12,9 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -29,6 +27,7 @@ import pemblar.app.effort.EffortService;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.evidence.curve.CurveController;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.session.done.DescriptionService;
@@ -92,12 +91,11 @@ class ProfileController {
     @OneLook
     @GetMapping
     String show(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "") String only,
             @RequestParam(defaultValue = "") String sport,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "thresholds", null, null);
+        Pages.Opened page = pages.open(model, visit, "thresholds");
         Athlete athlete = page.athlete();
         List<Sport> told = told(athlete);
         Sport asked =
@@ -106,7 +104,7 @@ class ProfileController {
         model.addAttribute("sport", asked);
         boolean byPace = asked.ownMeasure() == Measure.SPEED;
         model.addAttribute("byPace", byPace);
-        return byPace ? byPace(athlete, asked, page.today(), model) : byPower(page, asked, only, viewer, model);
+        return byPace ? byPace(athlete, asked, page.today(), model) : byPower(page, asked, only, visit.viewer(), model);
     }
 
     /** Sports whose best efforts can be held against bands; never empty. */
@@ -220,9 +218,8 @@ class ProfileController {
     }
 
     @GetMapping("/bands.csv")
-    ResponseEntity<byte[]> bands(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        athletes.require(athleteId, viewer);
+    ResponseEntity<byte[]> bands(Visit visit) {
+        athletes.require(visit.athleteId(), visit.viewer());
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(
@@ -235,13 +232,8 @@ class ProfileController {
     }
 
     @PostMapping("/bands")
-    String replace(
-            @PathVariable long athleteId,
-            @RequestParam MultipartFile file,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash)
-            throws IOException {
-        athletes.require(athleteId, viewer);
+    String replace(Visit visit, @RequestParam MultipartFile file, RedirectAttributes flash) throws IOException {
+        athletes.require(visit.athleteId(), visit.viewer());
         String name =
                 file.getOriginalFilename() == null || file.getOriginalFilename().isBlank()
                         ? "the file"
@@ -249,24 +241,21 @@ class ProfileController {
         var problems = file.getSize() > 4L * pemblar.formats.csv.ProfileBandsCsv.MOST_CHARACTERS
                 ? List.of(pemblar.formats.Reading.Problem.expected(
                         "file", "size", file.getSize() + " bytes", "a few lines of text"))
-                : profile.replace(viewer, name, new String(file.getBytes(), StandardCharsets.UTF_8));
+                : profile.replace(visit.viewer(), name, new String(file.getBytes(), StandardCharsets.UTF_8));
         if (problems.isEmpty()) flash.addFlashAttribute("said", "The bands of " + name + " are used from now on.");
         else
             flash.addFlashAttribute(
                     "problems",
                     name + " was not taken; the bands stay as they were.\n"
                             + problems.stream().map(Object::toString).collect(Collectors.joining("\n")));
-        return "redirect:/a/" + athleteId + "/thresholds/profile";
+        return "redirect:/a/" + visit.athleteId() + "/thresholds/profile";
     }
 
     @PostMapping("/bands/reset")
-    String reset(
-            @PathVariable long athleteId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        athletes.require(athleteId, viewer);
-        profile.reset(viewer);
+    String reset(Visit visit, RedirectAttributes flash) {
+        athletes.require(visit.athleteId(), visit.viewer());
+        profile.reset(visit.viewer());
         flash.addFlashAttribute("said", "The bands that ship are used again.");
-        return "redirect:/a/" + athleteId + "/thresholds/profile";
+        return "redirect:/a/" + visit.athleteId() + "/thresholds/profile";
     }
 }

@@ -4,18 +4,16 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.season.Held;
@@ -63,13 +61,9 @@ class PutController {
 
     /** The days to come with what stands there. */
     @GetMapping
-    String days(
-            @PathVariable long athleteId,
-            @RequestParam long workout,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Athlete athlete = pages.athlete(athleteId, viewer);
-        Shelved kept = workouts.require(workout, viewer);
+    String days(Visit visit, @RequestParam long workout, Model model) {
+        Athlete athlete = pages.athlete(visit);
+        Shelved kept = workouts.require(workout, visit.viewer());
         LocalDate today = pages.today(athlete);
         Map<LocalDate, List<Slab>> there = sessions.between(athlete, today, today.plusDays(DAYS - 1L)).stream()
                 .collect(Collectors.groupingBy(Slab::day));
@@ -102,19 +96,18 @@ class PutController {
 
     @PostMapping
     String put(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam long workout,
             @RequestParam(defaultValue = "") String day,
             @RequestParam(defaultValue = "") String time,
             @RequestParam(defaultValue = "false") boolean page,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        Shelved kept = workouts.require(workout, viewer);
+        Shelved kept = workouts.require(workout, visit.viewer());
         try {
             LocalDate on = Typed.day("Day", day);
             schedule.schedule(
-                    athleteId,
-                    viewer,
+                    visit.athleteId(),
+                    visit.viewer(),
                     on,
                     Typed.minuteOrNull(time),
                     new ScheduleService.Chosen(kept.title(), kept.workout(), kept.id(), kept.version()));
@@ -122,21 +115,18 @@ class PutController {
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("putRefused", e.getMessage());
         }
-        return back(athleteId, page ? workout : null);
+        return back(visit.athleteId(), page ? workout : null);
     }
 
     @PostMapping("/undo")
-    String undo(
-            @PathVariable long athleteId,
-            @RequestParam(required = false) Long workout,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String undo(Visit visit, @RequestParam(required = false) Long workout, RedirectAttributes flash) {
         try {
-            flash.addFlashAttribute("putUndone", undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
+            flash.addFlashAttribute(
+                    "putUndone", undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back."));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("putRefused", e.getMessage());
         }
-        return back(athleteId, workout);
+        return back(visit.athleteId(), workout);
     }
 
     private static String back(long athleteId, Long workout) {

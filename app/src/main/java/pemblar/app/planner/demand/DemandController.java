@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,7 +15,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
@@ -85,12 +84,8 @@ class DemandController {
 
     @OneLook
     @GetMapping("/{id}")
-    String show(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
+    String show(Visit visit, @PathVariable long id, Model model) {
+        Pages.Opened page = pages.open(model, visit, "season");
         SeasonEvent event = plan.event(page.athlete(), id).orElseThrow(() -> new NotFoundException("event"));
         List<Line> lines = new ArrayList<>();
         for (DemandService.Answer answer : demands.answers(page.athlete(), event, page.today()))
@@ -176,27 +171,26 @@ class DemandController {
     /** Puts the test of what was not tried on a day. */
     @PostMapping("/{id}/test")
     String test(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam int index,
             @RequestParam(defaultValue = "") String day,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        Athlete athlete = pages.athlete(athleteId, viewer);
+        Athlete athlete = pages.athlete(visit);
         SeasonEvent event = plan.event(athlete, id).orElseThrow(() -> new NotFoundException("event"));
         try {
             LocalDate on = Typed.day("Day", day);
             ScheduleService.Chosen test = demands.test(athlete, event, index, pages.today(athlete));
             schedule.scheduleAll(
-                    athleteId,
-                    viewer,
+                    visit.athleteId(),
+                    visit.viewer(),
                     List.of(new ScheduleService.Placed(on, null, test)),
                     "Put “" + test.title() + "” on the board.");
             flash.addFlashAttribute("good", "“" + test.title() + "” is on the board, on " + shown.day(on) + ".");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("problem", e.getMessage());
         }
-        return "redirect:/a/" + athleteId + "/season/demands/" + id;
+        return "redirect:/a/" + visit.athleteId() + "/season/demands/" + id;
     }
 
     private static double zero(double value) {
@@ -209,7 +203,7 @@ class DemandController {
 
     @PostMapping("/{id}")
     String add(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam String length,
             @RequestParam("unit") String measure,
@@ -217,14 +211,12 @@ class DemandController {
             @RequestParam(defaultValue = "0") String stage,
             @RequestParam(defaultValue = "FRESH") String after,
             @RequestParam(required = false) Integer revision,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes answer) {
-        String back = "redirect:/a/" + athleteId + "/season/demands/" + id;
+        String back = "redirect:/a/" + visit.athleteId() + "/season/demands/" + id;
         try {
-            SeasonEvent event =
-                    plan.event(pages.athlete(athleteId, viewer), id).orElseThrow(() -> new NotFoundException("event"));
+            SeasonEvent event = plan.event(pages.athlete(visit), id).orElseThrow(() -> new NotFoundException("event"));
             Unit unit = named(Unit.values(), "Effort in", measure.split(":")[0]);
-            Sport sport = sport(pages.athlete(athleteId, viewer), event, measure);
+            Sport sport = sport(pages.athlete(visit), event, measure);
             int longest = after.equals("FRESH") ? LONGEST_SECONDS : LONGEST_TIRED_SECONDS;
             int seconds = Typed.seconds("Duration", length, 5, longest);
             double value = unit == Unit.SPEED
@@ -232,8 +224,7 @@ class DemandController {
                     : Typed.number("Effort", amount, unit == Unit.WATTS ? 30 : 0.5, unit == Unit.WATTS ? 3000 : 30);
             String[] state = after.split(":");
             add(
-                    athleteId,
-                    viewer,
+                    visit,
                     id,
                     revision,
                     new EventDemand(
@@ -271,13 +262,12 @@ class DemandController {
                 / Typed.seconds("Pace " + Shown.unit(sport).unit(), pace, 40, 1200);
     }
 
-    private void add(long athleteId, Viewer viewer, long id, Integer revision, EventDemand demand) {
-        SeasonEvent event =
-                plan.event(pages.athlete(athleteId, viewer), id).orElseThrow(() -> new NotFoundException("event"));
+    private void add(Visit visit, long id, Integer revision, EventDemand demand) {
+        SeasonEvent event = plan.event(pages.athlete(visit), id).orElseThrow(() -> new NotFoundException("event"));
         List<EventDemand> all = new ArrayList<>(event.demands());
         room(all);
         all.add(demand);
-        changes.demands(new Asking(athleteId, viewer, revision, false), id, all);
+        changes.demands(new Asking(visit.athleteId(), visit.viewer(), revision, false), id, all);
     }
 
     /** @throws IllegalArgumentException when an event has as many demands as it can */
@@ -288,22 +278,20 @@ class DemandController {
 
     @PostMapping("/{id}/remove")
     String remove(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam int index,
             @RequestParam(required = false) Integer revision,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes answer) {
-        SeasonEvent event =
-                plan.event(pages.athlete(athleteId, viewer), id).orElseThrow(() -> new NotFoundException("event"));
+        SeasonEvent event = plan.event(pages.athlete(visit), id).orElseThrow(() -> new NotFoundException("event"));
         if (index < 0 || index >= event.demands().size()) throw new NotFoundException("demand");
         List<EventDemand> all = new ArrayList<>(event.demands());
         all.remove(index);
         try {
-            changes.demands(new Asking(athleteId, viewer, revision, false), id, all);
+            changes.demands(new Asking(visit.athleteId(), visit.viewer(), revision, false), id, all);
         } catch (pemblar.app.season.SeasonChangedMeanwhile e) {
             answer.addFlashAttribute("problem", e.getMessage());
         }
-        return "redirect:/a/" + athleteId + "/season/demands/" + id;
+        return "redirect:/a/" + visit.athleteId() + "/season/demands/" + id;
     }
 }

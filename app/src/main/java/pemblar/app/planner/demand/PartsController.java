@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.UnaryOperator;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -13,7 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
 import pemblar.app.planner.SeasonChanges;
@@ -60,13 +59,12 @@ class PartsController {
 
     @PostMapping
     String add(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             Part part,
             @RequestParam(required = false) Integer revision,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes answer) {
-        boolean done = changed(new Asking(athleteId, viewer, revision, false), id, answer, parts -> {
+        boolean done = changed(new Asking(visit.athleteId(), visit.viewer(), revision, false), id, answer, parts -> {
             if (parts.size() >= MOST)
                 throw new IllegalArgumentException("Parts: an event has at most " + MOST + "; take one out first.");
             parts.add(part.read());
@@ -74,28 +72,26 @@ class PartsController {
             return parts;
         });
         if (!done) answer.addFlashAttribute("typedPart", part);
-        return back(athleteId, id);
+        return back(visit.athleteId(), id);
     }
 
     @PostMapping("/remove")
     String remove(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam int place,
             @RequestParam(required = false) Integer revision,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes answer) {
-        changed(new Asking(athleteId, viewer, revision, false), id, answer, parts -> {
+        changed(new Asking(visit.athleteId(), visit.viewer(), revision, false), id, answer, parts -> {
             if (place < 0 || place >= parts.size()) throw new IllegalArgumentException("This part is no longer there.");
             parts.remove(place);
             return parts;
         });
-        return back(athleteId, id);
+        return back(visit.athleteId(), id);
     }
 
     private boolean changed(Asking asking, long id, RedirectAttributes answer, UnaryOperator<List<EventPart>> change) {
-        SeasonEvent event = plan.event(pages.athlete(asking.athleteId(), asking.viewer()), id)
-                .orElseThrow(() -> new NotFoundException("event"));
+        SeasonEvent event = plan.event(pages.athlete(asking), id).orElseThrow(() -> new NotFoundException("event"));
         try {
             changes.parts(asking, id, change.apply(new ArrayList<>(event.parts())));
             return true;

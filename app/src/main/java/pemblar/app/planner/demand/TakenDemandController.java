@@ -2,11 +2,9 @@ package pemblar.app.planner.demand;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -15,6 +13,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.planner.SeasonChanges;
@@ -45,22 +44,16 @@ class TakenDemandController {
     /** Chooses the event that a selected stretch of a recording stands for. */
     @OneLook
     @GetMapping
-    String choose(
-            @PathVariable long athleteId,
-            @RequestParam long session,
-            @RequestParam int from,
-            @RequestParam int to,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
-        Athlete whose = whose(page.athlete(), viewer);
+    String choose(Visit visit, @RequestParam long session, @RequestParam int from, @RequestParam int to, Model model) {
+        Pages.Opened page = pages.open(model, visit, "season");
+        Athlete whose = whose(page.athlete(), visit.viewer());
         model.addAttribute("whose", whose);
         model.addAttribute(
                 "events",
                 plan.held(whose).events().stream()
                         .filter(e -> !e.last().isBefore(page.today()))
                         .toList());
-        taken.of(page.athlete(), whose, viewer, session, from, to).ifPresent(d -> {
+        taken.of(page.athlete(), whose, visit.viewer(), session, from, to).ifPresent(d -> {
             model.addAttribute("demand", d.demand());
             model.addAttribute("source", d.demand().source());
             model.addAttribute(
@@ -80,29 +73,28 @@ class TakenDemandController {
 
     /** Whom a demand is for: an other's recordings are kept for somebody. */
     private Athlete whose(Athlete athlete, Viewer viewer) {
-        return athlete.keptBy() == null ? athlete : pages.athlete(athlete.keptBy(), viewer);
+        return athlete.keptBy() == null ? athlete : pages.athlete(new Visit(athlete.keptBy(), viewer));
     }
 
     @PostMapping
     String take(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam long session,
             @RequestParam int from,
             @RequestParam int to,
             @RequestParam long event,
             @RequestParam(defaultValue = "0") int stage,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes answer) {
-        Athlete athlete = pages.athlete(athleteId, viewer);
-        Athlete whose = whose(athlete, viewer);
-        TakenDemand.Taken found =
-                taken.of(athlete, whose, viewer, session, from, to).orElseThrow(() -> new NotFoundException("stretch"));
+        Athlete athlete = pages.athlete(visit);
+        Athlete whose = whose(athlete, visit.viewer());
+        TakenDemand.Taken found = taken.of(athlete, whose, visit.viewer(), session, from, to)
+                .orElseThrow(() -> new NotFoundException("stretch"));
         SeasonEvent of = plan.event(whose, event).orElseThrow(() -> new NotFoundException("event"));
         try {
             List<EventDemand> all = new ArrayList<>(of.demands());
             DemandController.room(all);
             all.add(found.in(of, stage));
-            changes.demands(new Asking(whose.id(), viewer, null, false), event, all);
+            changes.demands(new Asking(whose.id(), visit.viewer(), null, false), event, all);
         } catch (IllegalArgumentException | SeasonChangedMeanwhile e) {
             answer.addFlashAttribute("problem", e.getMessage());
         }

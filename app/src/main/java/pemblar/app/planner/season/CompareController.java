@@ -3,18 +3,16 @@ package pemblar.app.planner.season;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.load.TrendService;
 import pemblar.app.planner.season.CompareService.Side;
@@ -48,15 +46,14 @@ class CompareController {
     @OneLook
     @GetMapping
     String compare(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(required = false) LocalDate from,
             @RequestParam(required = false) LocalDate to,
             @RequestParam(required = false) LocalDate otherFrom,
             @RequestParam(required = false) LocalDate otherTo,
             @RequestParam(required = false) Long other,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "season", from, to);
+        Pages.Opened page = pages.open(model, visit, "season", from, to);
         LocalDate race = plan.events(page.athlete()).stream()
                 .filter(e -> !e.day().isBefore(page.today()) && e.priority() != Priority.A)
                 .map(SeasonEvent::day)

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,7 +16,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
@@ -82,23 +81,18 @@ class SeasonController {
     @OneLook
     @GetMapping
     String season(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(required = false) LocalDate from,
             @RequestParam(required = false) LocalDate to,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        fill(athleteId, viewer, from, to, model);
+        fill(visit, from, to, model);
         return "planner/season";
     }
 
     /** What can be done to a block besides its load and hours; fetched when its menu is opened. */
     @GetMapping("/menu")
-    String menu(
-            @PathVariable long athleteId,
-            @RequestParam LocalDate first,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Athlete athlete = pages.athlete(athleteId, viewer);
+    String menu(Visit visit, @RequestParam LocalDate first, Model model) {
+        Athlete athlete = pages.athlete(visit);
         model.addAttribute("athlete", athlete);
         model.addAttribute(
                 "block",
@@ -112,19 +106,18 @@ class SeasonController {
     /** The drawing as it would be, for a drag; nothing is saved. */
     @PostMapping("/preview")
     String preview(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam SeasonChanges.Kind kind,
             @RequestParam LocalDate first,
             @RequestParam double value,
             @RequestParam(defaultValue = "false") boolean replan,
             @RequestParam(required = false) LocalDate from,
             @RequestParam(required = false) LocalDate to,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
+        Pages.Opened page = pages.open(model, visit, "season");
         try {
-            Held held =
-                    changes.preview(new Asking(athleteId, viewer, null, replan), new BlockChange(kind, first, value));
+            Held held = changes.preview(
+                    new Asking(visit.athleteId(), visit.viewer(), null, replan), new BlockChange(kind, first, value));
             draw(page, held, from, to, model);
         } catch (IllegalArgumentException e) {
             draw(page, plan.held(page.athlete()), from, to, model);
@@ -134,7 +127,7 @@ class SeasonController {
 
     @PostMapping("/block")
     String block(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam SeasonChanges.Kind kind,
             @RequestParam LocalDate first,
             @RequestParam(defaultValue = "0") String value,
@@ -142,32 +135,31 @@ class SeasonController {
             @RequestParam(required = false) Integer revision,
             @RequestParam(defaultValue = "false") boolean replan,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        return changed(athleteId, viewer, request, model, () -> {
+        return changed(visit, request, model, () -> {
             double amount = day != null
                     ? day.toEpochDay()
                     : Typed.number(kind == SeasonChanges.Kind.HOURS ? "Hours" : "Load", value, 0, 100_000);
-            changes.change(new Asking(athleteId, viewer, revision, replan), new BlockChange(kind, first, amount));
+            changes.change(
+                    new Asking(visit.athleteId(), visit.viewer(), revision, replan),
+                    new BlockChange(kind, first, amount));
         });
     }
 
     @PostMapping("/shift")
     String shift(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam LocalDate first,
             @RequestParam String by,
             @RequestParam(required = false) Integer revision,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> changes.shift(
-                        new Asking(athleteId, viewer, revision, false),
+                        new Asking(visit.athleteId(), visit.viewer(), revision, false),
                         first,
                         Typed.whole("Days", by, -1000, 1000),
                         true));
@@ -175,20 +167,18 @@ class SeasonController {
 
     @PostMapping("/settings")
     String settings(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam Map<String, String> typed,
             @RequestParam(required = false) Integer revision,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> changes.settings(
-                        new Asking(athleteId, viewer, revision, true),
-                        settings(typed, pages.athlete(athleteId, viewer))));
+                        new Asking(visit.athleteId(), visit.viewer(), revision, true),
+                        settings(typed, pages.athlete(visit))));
     }
 
     private SeasonSettings settings(Map<String, String> typed, pemblar.app.athlete.Athlete athlete) {
@@ -218,7 +208,7 @@ class SeasonController {
 
     @PostMapping("/event")
     String event(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "0") long id,
             @RequestParam String name,
             @RequestParam String day,
@@ -231,15 +221,14 @@ class SeasonController {
             @RequestParam(required = false) Integer revision,
             @RequestParam(defaultValue = "false") boolean replan,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        return changed(athleteId, viewer, request, model, () -> {
-            Sport of = sport == null ? pages.athlete(athleteId, viewer).first() : sport;
+        return changed(visit, request, model, () -> {
+            Sport of = sport == null ? pages.athlete(visit).first() : sport;
             Double metres =
                     kilometres.isBlank() ? null : (Double) Units.mine().metres("Distance", kilometres, 100, 5_000_000);
             Integer seconds = time.isBlank() ? null : (Integer) Typed.seconds("Expected time", time, 10, 864_000);
             changes.event(
-                    new Asking(athleteId, viewer, revision, replan),
+                    new Asking(visit.athleteId(), visit.viewer(), revision, replan),
                     new SeasonEvent(
                             id,
                             Typed.day("Day", day),
@@ -256,24 +245,22 @@ class SeasonController {
 
     @PostMapping("/event/{id}/remove")
     String removeEvent(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam(required = false) Integer revision,
             @RequestParam(defaultValue = "false") boolean replan,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
-                () -> changes.removeEvent(new Asking(athleteId, viewer, revision, replan), id));
+                () -> changes.removeEvent(new Asking(visit.athleteId(), visit.viewer(), revision, replan), id));
     }
 
     @PostMapping("/away")
     String away(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam("awayFrom") String first,
             @RequestParam("awayTo") String last,
             @RequestParam String hours,
@@ -283,15 +270,13 @@ class SeasonController {
             @RequestParam(required = false) Integer revision,
             @RequestParam(defaultValue = "false") boolean replan,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> changes.away(
-                        new Asking(athleteId, viewer, revision, replan),
+                        new Asking(visit.athleteId(), visit.viewer(), revision, replan),
                         new Away(
                                 Typed.day("From", first),
                                 Typed.day("To", last),
@@ -303,40 +288,33 @@ class SeasonController {
 
     @PostMapping("/away/{index}/remove")
     String removeAway(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable int index,
             @RequestParam(required = false) Integer revision,
             @RequestParam(defaultValue = "false") boolean replan,
             HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         return changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
-                () -> changes.removeAway(new Asking(athleteId, viewer, revision, replan), index));
+                () -> changes.removeAway(new Asking(visit.athleteId(), visit.viewer(), revision, replan), index));
     }
 
     @PostMapping("/undo")
-    String undo(
-            @PathVariable long athleteId,
-            HttpServletRequest request,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
+    String undo(Visit visit, HttpServletRequest request, Model model) {
         return changed(
-                athleteId,
-                viewer,
+                visit,
                 request,
                 model,
                 () -> model.addAttribute(
-                        "said", undo.undo(athleteId, viewer).orElse("There is nothing to take back.")));
+                        "said", undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back.")));
     }
 
     /**
      * What was typed is kept when it is refused; when somebody was quicker, both are shown and mine can still be done.
      */
-    private String changed(long athleteId, Viewer viewer, HttpServletRequest request, Model model, Runnable change) {
+    private String changed(Visit visit, HttpServletRequest request, Model model, Runnable change) {
         try {
             change.run();
         } catch (SeasonChangedMeanwhile e) {
@@ -347,12 +325,7 @@ class SeasonController {
             model.addAttribute("problem", sentence(e.getMessage()));
             model.addAttribute("typed", again(request));
         }
-        fill(
-                athleteId,
-                viewer,
-                Typed.dayOrNull(request.getParameter("from")),
-                Typed.dayOrNull(request.getParameter("to")),
-                model);
+        fill(visit, Typed.dayOrNull(request.getParameter("from")), Typed.dayOrNull(request.getParameter("to")), model);
         return "planner/season :: season";
     }
 
@@ -368,8 +341,8 @@ class SeasonController {
         return fields;
     }
 
-    private void fill(long athleteId, Viewer viewer, LocalDate from, LocalDate to, Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "season", from, to);
+    private void fill(Visit visit, LocalDate from, LocalDate to, Model model) {
+        Pages.Opened page = pages.open(model, visit, "season", from, to);
         Held held = plan.held(page.athlete());
         draw(page, held, from, to, model);
         model.addAttribute("held", held);

@@ -2,18 +2,16 @@ package pemblar.app.planner.setup;
 
 import java.time.LocalDate;
 import java.util.Map;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Units;
 import pemblar.app.load.DayLoad;
@@ -44,9 +42,8 @@ class SetupController {
 
     @OneLook
     @GetMapping("/setup")
-    String ask(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
+    String ask(Visit visit, Model model) {
+        Pages.Opened page = pages.open(model, visit, "season");
         Athlete athlete = page.athlete();
         SeasonSettings settings = plan.held(athlete).settings();
         model.addAttribute("sport", athlete.first().name());
@@ -81,15 +78,11 @@ class SetupController {
 
     /** Shows what would be planned; nothing is saved yet. */
     @PostMapping("/setup")
-    String review(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
+    String review(Visit visit, @RequestParam Map<String, String> typed, Model model) {
+        Pages.Opened page = pages.open(model, visit, "season");
         try {
             SetupService.Review review = setup.review(
-                    page.athlete(), viewer, trends.of(page.athlete()), SetupAnswers.read(typed, page.today()));
+                    page.athlete(), visit.viewer(), trends.of(page.athlete()), SetupAnswers.read(typed, page.today()));
             model.addAttribute("review", review);
             model.addAttribute("revision", plan.held(page.athlete()).revision());
             model.addAttribute("word", SeasonPlanner.sentence(review.outcome()));
@@ -101,18 +94,17 @@ class SetupController {
 
     @PostMapping("/setup/save")
     String save(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam Map<String, String> typed,
             @RequestParam(required = false) Integer revision,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model,
             RedirectAttributes after) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "season", null, null);
+        Pages.Opened page = pages.open(model, visit, "season");
         try {
             SetupAnswers answers = SetupAnswers.read(typed, page.today());
-            int sessions = setup.save(page.athlete(), viewer, trends.of(page.athlete()), answers, revision);
+            int sessions = setup.save(page.athlete(), visit.viewer(), trends.of(page.athlete()), answers, revision);
             after.addFlashAttribute("said", "The season is planned, and " + sessions + " sessions are on the board.");
-            return "redirect:/a/" + athleteId + "/board";
+            return "redirect:/a/" + visit.athleteId() + "/board";
         } catch (SeasonChangedMeanwhile | IllegalArgumentException e) {
             model.addAttribute("problem", e.getMessage());
             return show(model, typed);
@@ -121,18 +113,14 @@ class SetupController {
 
     /** Fills the blocks ahead with workouts; what was put by hand stays. */
     @PostMapping("/fill")
-    String fill(
-            @PathVariable long athleteId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model,
-            RedirectAttributes after) {
-        Athlete athlete = pages.athlete(athleteId, viewer);
-        int sessions = setup.fill(athlete, viewer, pages.today(athlete), Map.of());
+    String fill(Visit visit, Model model, RedirectAttributes after) {
+        Athlete athlete = pages.athlete(visit);
+        int sessions = setup.fill(athlete, visit.viewer(), pages.today(athlete), Map.of());
         after.addFlashAttribute(
                 "said",
                 sessions == 0
                         ? "No block ahead has a target, so there is nothing to fill. Plan the season first."
                         : sessions + " sessions are on the board.");
-        return "redirect:/a/" + athleteId + "/board";
+        return "redirect:/a/" + visit.athleteId() + "/board";
     }
 }

@@ -3,6 +3,7 @@ package pemblar.app.program.key;
 import java.util.List;
 import java.util.Set;
 import org.springframework.security.authentication.AbstractAuthenticationToken;
+import pemblar.app.frame.HasViewer;
 import pemblar.app.frame.Viewer;
 
 /** A program that acts for a person, within what its token may. */
@@ -12,7 +13,8 @@ public final class Program extends AbstractAuthenticationToken {
     private final Acting acting;
 
     /** What controllers take as the principal; pages' principals have the same property. */
-    public record Acting(Viewer viewer, Set<Scope> may) {
+    public record Acting(Viewer viewer, Set<Scope> may) implements HasViewer {
+        @Override
         public Viewer getViewer() {
             return viewer;
         }

@@ -3,15 +3,13 @@ package pemblar.app.progress.fitness;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
@@ -46,13 +44,12 @@ class FitnessController {
     @OneLook
     @GetMapping("/a/{athleteId}/progress/fitness")
     String fitness(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "") String sport,
             @RequestParam(defaultValue = "") String length,
             @RequestParam(defaultValue = "") String gradient,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
+        Pages.Opened page = pages.open(model, visit, "progress");
         List<Sport> told = FitnessService.told(page.athlete());
         Sport asked =
                 told.stream().filter(s -> s.key().equals(sport)).findFirst().orElse(told.get(0));

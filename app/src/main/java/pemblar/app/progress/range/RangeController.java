@@ -4,15 +4,13 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.progress.range.RangeReader.Asked;
@@ -61,12 +59,8 @@ class RangeController {
 
     @OneLook
     @GetMapping("/a/{athleteId}/progress/zones")
-    String show(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
+    String show(Visit visit, @RequestParam Map<String, String> typed, Model model) {
+        Pages.Opened page = pages.open(model, visit, "progress");
         Asked asked = reader.asked(page, typed, model);
         RangeReader.Found found = reader.found(page, asked);
         List<Item> items = found.items();

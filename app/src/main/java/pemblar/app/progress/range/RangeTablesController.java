@@ -5,15 +5,13 @@ import java.time.LocalDate;
 import java.util.Map;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.progress.range.RangeReader.Asked;
@@ -36,12 +34,8 @@ class RangeTablesController {
 
     @OneLook
     @GetMapping("/zones/table")
-    String table(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
+    String table(Visit visit, @RequestParam Map<String, String> typed, Model model) {
+        Pages.Opened page = pages.open(model, visit, "progress");
         Asked asked = reader.asked(page, typed, model);
         RangeReader.Found found = reader.found(page, asked);
         RangeTables tables = new RangeTables(shown, page.today());
@@ -57,12 +51,8 @@ class RangeTablesController {
 
     /** Week by week or block by block, for a spreadsheet. */
     @GetMapping("/zones.csv")
-    ResponseEntity<byte[]> csv(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
+    ResponseEntity<byte[]> csv(Visit visit, @RequestParam Map<String, String> typed, Model model) {
+        Pages.Opened page = pages.open(model, visit, "progress");
         Asked asked = reader.asked(page, typed, model);
         boolean byBlock = BY_BLOCK.equals(typed.get("rows"));
         LocalDate first = byBlock ? asked.from().minusDays(Block.LONGEST) : asked.from();

@@ -1,17 +1,15 @@
 package pemblar.app.progress.report;
 
 import java.time.LocalDate;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 
@@ -31,12 +29,11 @@ class ReportController {
     @OneLook
     @GetMapping
     String show(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "") String from,
             @RequestParam(defaultValue = "") String to,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "progress", null, null);
+        Pages.Opened page = pages.open(model, visit, "progress");
         LocalDate first = reports.usualFrom(page);
         LocalDate last = page.today();
         try {
@@ -56,17 +53,16 @@ class ReportController {
 
     @PostMapping
     String say(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String from,
             @RequestParam String to,
             @RequestParam(defaultValue = "") String words,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        String back = "redirect:/a/" + athleteId + "/progress/report";
+        String back = "redirect:/a/" + visit.athleteId() + "/progress/report";
         try {
             LocalDate first = Typed.day("From", from);
             LocalDate last = Typed.day("To", to);
-            reports.say(athleteId, viewer, first, last, words);
+            reports.say(visit.athleteId(), visit.viewer(), first, last, words);
             flash.addFlashAttribute("good", "Kept with this report.");
             return back + "?from=" + first + "&to=" + last;
         } catch (IllegalArgumentException e) {

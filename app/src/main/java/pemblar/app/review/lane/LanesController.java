@@ -6,7 +6,6 @@ import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -18,6 +17,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Units;
 import pemblar.app.review.Cuts;
@@ -50,11 +50,8 @@ class LanesController {
 
     @GetMapping(value = "/channels", produces = MediaType.APPLICATION_JSON_VALUE)
     @ResponseBody
-    Map<String, Object> channels(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+    Map<String, Object> channels(Visit visit, @PathVariable long id) {
+        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
         Recording recording = opened.recording().orElseThrow();
         Cuts cuts = Cuts.of(opened);
         Map<String, Object> answer = new LinkedHashMap<>();
@@ -65,7 +62,7 @@ class LanesController {
         answer.put("lengthMetres", Units.mine().lengthMetres());
         answer.put("decimal", Units.mine().decimal(0, 1).substring(1, 2));
         answer.put("trimmed", opened.trimmed());
-        List<Lanes.Lane> lanes = Lanes.of(opened, cuts, store.derived(athleteId));
+        List<Lanes.Lane> lanes = Lanes.of(opened, cuts, store.derived(visit.athleteId()));
         int shown = Math.max(1, MOST_VALUES / recording.seconds());
         answer.put("lanes", lanes.subList(0, Math.min(shown, lanes.size())));
         if (lanes.size() > shown)
@@ -76,10 +73,10 @@ class LanesController {
                             .toList());
         recording.channel(Channel.DISTANCE).ifPresent(d -> answer.put("metres", Lanes.deltas(d, 1)));
         answer.put("route", Lanes.route(recording));
-        answer.put("marks", marks(opened, cuts, viewer));
+        answer.put("marks", marks(opened, cuts, visit.viewer()));
         answer.put(
                 "view",
-                store.view(viewer.accountId(), recording.sport().key())
+                store.view(visit.viewer().accountId(), recording.sport().key())
                         .map(LaneView::read)
                         .orElse(null));
         return answer;
@@ -87,12 +84,9 @@ class LanesController {
 
     @GetMapping(value = "/marks", produces = MediaType.APPLICATION_JSON_VALUE)
     @ResponseBody
-    Map<String, Object> marks(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
-        return marks(opened, Cuts.of(opened), viewer);
+    Map<String, Object> marks(Visit visit, @PathVariable long id) {
+        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
+        return marks(opened, Cuts.of(opened), visit.viewer());
     }
 
     private Map<String, Object> marks(SessionService.Opened opened, Cuts cuts, Viewer viewer) {
@@ -108,15 +102,11 @@ class LanesController {
 
     /** Keeps how this person likes the lanes of the session's sport. */
     @PostMapping("/lanes")
-    ResponseEntity<Void> keepView(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam String settings,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+    ResponseEntity<Void> keepView(Visit visit, @PathVariable long id, @RequestParam String settings) {
+        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
         try {
             store.keepView(
-                    viewer.accountId(),
+                    visit.viewer().accountId(),
                     opened.recording().orElseThrow().sport().key(),
                     LaneView.read(settings).write());
             return ResponseEntity.noContent().build();
@@ -127,46 +117,36 @@ class LanesController {
 
     @PostMapping("/derive")
     String derive(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam String name,
             @RequestParam String left,
             @RequestParam Derived.Operation operation,
             @RequestParam String right,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        Recording recording = page.recorded(athleteId, viewer, id).recording().orElseThrow();
-        return said(athleteId, id, flash, () -> {
+        Recording recording =
+                page.recorded(visit.athleteId(), visit.viewer(), id).recording().orElseThrow();
+        return said(visit.athleteId(), id, flash, () -> {
             for (String key : List.of(left, right))
                 if (!recording.channels().containsKey(key))
                     throw new IllegalArgumentException("Channel: this recording has no “" + Shown.channel(key) + "”.");
-            if (store.derived(athleteId).size() >= MOST_DERIVED)
+            if (store.derived(visit.athleteId()).size() >= MOST_DERIVED)
                 throw new IllegalArgumentException("At most " + MOST_DERIVED + " derived channels. Drop one first.");
-            if (!store.derive(athleteId, new Derived(name.strip(), left, operation, right)))
+            if (!store.derive(visit.athleteId(), new Derived(name.strip(), left, operation, right)))
                 throw new IllegalArgumentException("Name: there is a derived channel “" + name.strip() + "” already.");
         });
     }
 
     @PostMapping("/derive/{derivedId}/drop")
-    String dropDerived(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @PathVariable long derivedId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        athletes.require(athleteId, viewer);
-        store.dropDerived(athleteId, derivedId);
-        return "redirect:/a/" + athleteId + "/sessions/" + id;
+    String dropDerived(Visit visit, @PathVariable long id, @PathVariable long derivedId) {
+        athletes.require(visit.athleteId(), visit.viewer());
+        store.dropDerived(visit.athleteId(), derivedId);
+        return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 
     @GetMapping("/range")
-    String range(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam int from,
-            @RequestParam int to,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+    String range(Visit visit, @PathVariable long id, @RequestParam int from, @RequestParam int to, Model model) {
+        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
         model.addAttribute("figures", Range.of(opened.recording().orElseThrow(), opened.thresholds(), from, to));
         model.addAttribute("athlete", opened.athlete());
         model.addAttribute("rangeSession", id);
@@ -179,15 +159,14 @@ class LanesController {
     /** Keeps a selection under a name. */
     @PostMapping("/ranges")
     String keep(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam int from,
             @RequestParam int to,
             @RequestParam String name,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
-        String redirect = said(athleteId, id, flash, () -> {
+        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
+        String redirect = said(visit.athleteId(), id, flash, () -> {
             if (name.isBlank() || name.strip().length() > LONGEST_NAME)
                 throw new IllegalArgumentException("Name: enter 1 to " + LONGEST_NAME + " characters.");
             if (from < 0 || to <= from || to > opened.recording().orElseThrow().seconds())
@@ -198,14 +177,10 @@ class LanesController {
     }
 
     @PostMapping("/ranges/{rangeId}/forget")
-    String forget(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @PathVariable long rangeId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        page.recorded(athleteId, viewer, id);
+    String forget(Visit visit, @PathVariable long id, @PathVariable long rangeId) {
+        page.recorded(visit.athleteId(), visit.viewer(), id);
         store.forget(id, rangeId);
-        return "redirect:/a/" + athleteId + "/sessions/" + id;
+        return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 
     /** Does something and goes back to the session; a refusal is said there. */

@@ -3,7 +3,6 @@ package pemblar.app.review.lane;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -11,7 +10,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.note.About;
 import pemblar.app.note.NoteService;
@@ -65,44 +64,42 @@ class MarginController {
     /** Accepts proposals: one by its place in the list, or all of a kind. */
     @PostMapping("/mend/accept")
     String accept(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam Proposal.Kind kind,
             @RequestParam(required = false) Integer from,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
         List<Wanted> wanted = new ArrayList<>();
         for (Proposal p : mending.sheet(opened).proposals())
             if (p.kind() == kind && (from == null || p.edit().from() == from)) wanted.add(wanted(p));
-        return LanesController.said(athleteId, id, flash, () -> {
+        return LanesController.said(visit.athleteId(), id, flash, () -> {
             if (wanted.isEmpty()) throw new IllegalArgumentException("This was mended already.");
-            mending.mend(athleteId, viewer, id, wanted);
+            mending.mend(visit.athleteId(), visit.viewer(), id, wanted);
         });
     }
 
     /** Accepts all proposals in one click, from a page that rests on the recording. @param here where to go back to */
     @PostMapping("/mend/all")
     String acceptAll(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam(defaultValue = "") String here,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
         List<Wanted> wanted = mending.sheet(opened).proposals().stream()
                 .map(MarginController::wanted)
                 .toList();
-        String back = LanesController.said(athleteId, id, flash, () -> {
+        String back = LanesController.said(visit.athleteId(), id, flash, () -> {
             if (wanted.isEmpty()) throw new IllegalArgumentException("This was mended already.");
-            mending.mend(athleteId, viewer, id, wanted);
+            mending.mend(visit.athleteId(), visit.viewer(), id, wanted);
             flash.addFlashAttribute("good", "Mended. The original stays; it can be taken back in the session.");
         });
         return switch (here) {
-            case "today" -> "redirect:/a/" + athleteId + "/today";
-            case "progress" -> "redirect:/a/" + athleteId + "/progress";
-            case "thresholds" -> "redirect:/a/" + athleteId + "/thresholds";
-            case "sessions" -> "redirect:/a/" + athleteId + "/sessions";
+            case "today" -> "redirect:/a/" + visit.athleteId() + "/today";
+            case "progress" -> "redirect:/a/" + visit.athleteId() + "/progress";
+            case "thresholds" -> "redirect:/a/" + visit.athleteId() + "/thresholds";
+            case "sessions" -> "redirect:/a/" + visit.athleteId() + "/sessions";
             case "morning" -> "redirect:/roster";
             default -> back;
         };
@@ -120,7 +117,7 @@ class MarginController {
     /** A correction by hand. @param from second of the recording as it is shown; without both the whole recording */
     @PostMapping("/mend")
     String mend(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam String what,
             @RequestParam(defaultValue = "") String channel,
@@ -129,15 +126,14 @@ class MarginController {
             @RequestParam(defaultValue = "") String reason,
             @RequestParam(required = false) Long other,
             @RequestParam(defaultValue = "0") String shift,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
-        return LanesController.said(athleteId, id, flash, () -> {
+        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
+        return LanesController.said(visit.athleteId(), id, flash, () -> {
             int begin = from == null ? 0 : from + opened.trimmed();
             int end = to == null ? opened.originalSeconds() : to + opened.trimmed();
             mending.mend(
-                    athleteId,
-                    viewer,
+                    visit.athleteId(),
+                    visit.viewer(),
                     id,
                     List.of(new Wanted(
                             what, channel, begin, end, reason, other, Typed.number("Clock", shift, -86_400, 86_400))));
@@ -145,30 +141,25 @@ class MarginController {
     }
 
     @PostMapping("/mend/{editId}/take-back")
-    String takeBack(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @PathVariable long editId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        return LanesController.said(athleteId, id, flash, () -> mending.takeBack(athleteId, viewer, id, editId));
+    String takeBack(Visit visit, @PathVariable long id, @PathVariable long editId, RedirectAttributes flash) {
+        return LanesController.said(
+                visit.athleteId(), id, flash, () -> mending.takeBack(visit.athleteId(), visit.viewer(), id, editId));
     }
 
     /** @param points typed load; counts only when the source is SET */
     @PostMapping("/load")
     String load(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam(defaultValue = "") String source,
             @RequestParam(defaultValue = "") String points,
             @RequestParam(defaultValue = "") String reason,
             @RequestParam(defaultValue = "") String effort,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         try {
             cost.choose(
-                    athleteId,
-                    viewer,
+                    visit.athleteId(),
+                    visit.viewer(),
                     id,
                     new LoadChoices.Wanted(
                             source.isBlank() ? null : Typed.choice("Load", Source.class, source),
@@ -180,87 +171,79 @@ class MarginController {
             flash.addFlashAttribute(
                     "typedLoad", Map.of("source", source, "points", points, "reason", reason, "effort", effort));
         }
-        return "redirect:/a/" + athleteId + "/sessions/" + id;
+        return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 
     @PostMapping("/describe")
     String describe(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam(required = false) String kind,
             @RequestParam(required = false) String equipment,
             @RequestParam(required = false) String surface,
             @RequestParam(required = false) String weather,
             @RequestParam(required = false) String tags,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         return LanesController.said(
-                athleteId,
+                visit.athleteId(),
                 id,
                 flash,
-                () -> descriptions.describe(athleteId, viewer, id, new Words(kind, equipment, surface, weather, tags)));
+                () -> descriptions.describe(
+                        visit.athleteId(), visit.viewer(), id, new Words(kind, equipment, surface, weather, tags)));
     }
 
     /** Keeps the verdict in a person's words, or sends them as a note. */
     @PostMapping("/verdict")
     String verdict(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam String words,
             @RequestParam(defaultValue = "keep") String then,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return LanesController.said(athleteId, id, flash, () -> {
-            if (then.equals("send")) notes.write(athleteId, viewer, id, null, words);
-            else descriptions.judge(athleteId, viewer, id, then.equals("computed") ? "" : words);
+        return LanesController.said(visit.athleteId(), id, flash, () -> {
+            if (then.equals("send")) notes.write(visit.athleteId(), visit.viewer(), id, null, words);
+            else descriptions.judge(visit.athleteId(), visit.viewer(), id, then.equals("computed") ? "" : words);
         });
     }
 
     /** @param second of the recording as it is shown */
     @PostMapping("/notes")
     String note(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam String body,
             @RequestParam(required = false) Integer second,
             @RequestParam(required = false) String part,
             @RequestParam(required = false) MultipartFile file,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         Integer stored = second == null
                 ? null
-                : Integer.valueOf(second + page.recorded(athleteId, viewer, id).trimmed());
+                : Integer.valueOf(second
+                        + page.recorded(visit.athleteId(), visit.viewer(), id).trimmed());
         About about = new About.OfSession(id, stored, part);
         return LanesController.said(
-                athleteId, id, flash, () -> notes.write(athleteId, viewer, about, body, NotesController.given(file)));
+                visit.athleteId(),
+                id,
+                flash,
+                () -> notes.write(visit.athleteId(), visit.viewer(), about, body, NotesController.given(file)));
     }
 
     @PostMapping("/notes/{noteId}/take-away")
-    String takeAway(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @PathVariable long noteId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        notes.takeAway(athleteId, viewer, noteId);
-        return "redirect:/a/" + athleteId + "/sessions/" + id;
+    String takeAway(Visit visit, @PathVariable long id, @PathVariable long noteId) {
+        notes.takeAway(visit.athleteId(), visit.viewer(), noteId);
+        return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 
     @PostMapping("/delete")
-    String delete(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        deletion.delete(athleteId, viewer, List.of(id));
-        return "redirect:/a/" + athleteId + "/sessions";
+    String delete(Visit visit, @PathVariable long id) {
+        deletion.delete(visit.athleteId(), visit.viewer(), List.of(id));
+        return "redirect:/a/" + visit.athleteId() + "/sessions";
     }
 
     @PostMapping("/undo")
-    String undo(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        flash.addFlashAttribute("good", undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
-        return "redirect:/a/" + athleteId + "/sessions/" + id;
+    String undo(Visit visit, @PathVariable long id, RedirectAttributes flash) {
+        flash.addFlashAttribute(
+                "good", undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back."));
+        return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 }

@@ -1,7 +1,6 @@
 package pemblar.app.review.lane;
 
 import java.util.function.UnaryOperator;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -9,6 +8,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.review.Cuts;
 import pemblar.app.review.ReviewPage;
@@ -34,108 +34,83 @@ class StretchController {
 
     @PostMapping("/move")
     String move(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam int index,
             @RequestParam int from,
             @RequestParam int to,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        return changed(athleteId, id, viewer, model, "Moved a boundary", cut -> cut.move(index, from, to));
+        return changed(
+                visit.athleteId(), id, visit.viewer(), model, "Moved a boundary", cut -> cut.move(index, from, to));
     }
 
     @PostMapping("/split")
-    String split(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam String at,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
+    String split(Visit visit, @PathVariable long id, @RequestParam String at, Model model) {
         return changed(
-                athleteId,
+                visit.athleteId(),
                 id,
-                viewer,
+                visit.viewer(),
                 model,
                 "Split a stretch",
                 cut -> cut.split(Typed.seconds("Split at", at, 1, MOST_SECONDS)));
     }
 
     @PostMapping("/join")
-    String join(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam int index,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        return changed(athleteId, id, viewer, model, "Joined two stretches", cut -> cut.join(index));
+    String join(Visit visit, @PathVariable long id, @RequestParam int index, Model model) {
+        return changed(visit.athleteId(), id, visit.viewer(), model, "Joined two stretches", cut -> cut.join(index));
     }
 
     @PostMapping("/add")
     String add(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long id,
             @RequestParam int from,
             @RequestParam int to,
             @RequestParam(defaultValue = "-1") int step,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        return changed(athleteId, id, viewer, model, "Added a stretch", cut -> cut.add(from, to, step));
+        return changed(visit.athleteId(), id, visit.viewer(), model, "Added a stretch", cut -> cut.add(from, to, step));
     }
 
     @PostMapping("/remove")
-    String remove(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam int index,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        return changed(athleteId, id, viewer, model, "Took a stretch away", cut -> cut.remove(index));
+    String remove(Visit visit, @PathVariable long id, @RequestParam int index, Model model) {
+        return changed(visit.athleteId(), id, visit.viewer(), model, "Took a stretch away", cut -> cut.remove(index));
     }
 
     @PostMapping("/ignore")
     String ignore(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam int index,
-            @RequestParam boolean ignored,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
+            Visit visit, @PathVariable long id, @RequestParam int index, @RequestParam boolean ignored, Model model) {
         return changed(
-                athleteId,
+                visit.athleteId(),
                 id,
-                viewer,
+                visit.viewer(),
                 model,
                 ignored ? "Left a stretch out" : "Took a stretch in again",
                 cut -> cut.ignore(index, ignored));
     }
 
     @PostMapping("/assign")
-    String assign(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @RequestParam int index,
-            @RequestParam int step,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        return changed(athleteId, id, viewer, model, "Gave a stretch another step", cut -> cut.assign(index, step));
+    String assign(Visit visit, @PathVariable long id, @RequestParam int index, @RequestParam int step, Model model) {
+        return changed(
+                visit.athleteId(),
+                id,
+                visit.viewer(),
+                model,
+                "Gave a stretch another step",
+                cut -> cut.assign(index, step));
     }
 
     /** Goes back to what laps or the pattern say. */
     @PostMapping("/reset")
-    String reset(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+    String reset(Visit visit, @PathVariable long id, Model model) {
+        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
         if (opened.described().stretches().isPresent())
             descriptions.cut(
-                    athleteId,
-                    viewer,
+                    visit.athleteId(),
+                    visit.viewer(),
                     id,
                     null,
                     "Stretches of “" + opened.slab().title() + "” follow the recording again.");
-        return answer(athleteId, id, viewer, model);
+        return answer(visit.athleteId(), id, visit.viewer(), model);
     }
 
     private String changed(

@@ -10,7 +10,6 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,7 +21,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.account.AccountService;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.note.About;
 import pemblar.app.note.Note;
@@ -46,46 +45,44 @@ public class NotesController {
     /** What was new is shown as new this once, and counts as read from now on. */
     @GetMapping
     String all(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "") String about,
             @RequestParam(defaultValue = "") String day,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
         LocalDate on = Typed.dayOrNull(day);
         About asked = on != null && (about.equals("DAY") || about.equals("BLOCK")) ? About.of(about, on) : null;
-        List<NoteService.Thread> threads = notes.threads(athleteId, viewer, asked);
+        List<NoteService.Thread> threads = notes.threads(visit.athleteId(), visit.viewer(), asked);
         notes.read(
-                viewer,
-                athleteId,
+                visit.viewer(),
+                visit.athleteId(),
                 threads.stream()
                         .flatMap(t -> Stream.concat(Stream.of(t.first()), t.answers().stream()))
                         .filter(Note::unread)
                         .map(Note::id)
                         .toList());
-        pages.open(model, athleteId, viewer, "notes", on, on);
+        pages.open(model, visit, "notes", on, on);
         model.addAttribute("threads", threads);
         model.addAttribute("asked", asked);
-        model.addAttribute("dailyMail", accounts.wantsDailyMail(viewer));
+        model.addAttribute("dailyMail", accounts.wantsDailyMail(visit.viewer()));
         return "review/threads";
     }
 
     @PostMapping
     String write(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "ATHLETE") String about,
             @RequestParam(defaultValue = "") String day,
             @RequestParam(defaultValue = "") String body,
             @RequestParam(required = false) MultipartFile file,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         LocalDate on = Typed.dayOrNull(day);
         String back = on == null || about.equals("ATHLETE") ? "" : "?about=" + about + "&day=" + on;
         return said(
-                athleteId,
+                visit.athleteId(),
                 back,
                 flash,
                 body,
-                () -> notes.write(athleteId, viewer, About.of(about, on), body, given(file)));
+                () -> notes.write(visit.athleteId(), visit.viewer(), About.of(about, on), body, given(file)));
     }
 
     /** What a form brought beside a note; null for nothing. @throws IllegalArgumentException as {@link NoteFiles} */
@@ -101,12 +98,8 @@ public class NotesController {
 
     /** Pictures open in the page's place, without any right to run or load a thing; all else is kept. */
     @GetMapping("/{noteId}/files/{fileId}")
-    ResponseEntity<byte[]> file(
-            @PathVariable long athleteId,
-            @PathVariable long noteId,
-            @PathVariable long fileId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        NoteFiles.Given file = notes.file(athleteId, viewer, noteId, fileId);
+    ResponseEntity<byte[]> file(Visit visit, @PathVariable long noteId, @PathVariable long fileId) {
+        NoteFiles.Given file = notes.file(visit.athleteId(), visit.viewer(), noteId, fileId);
         ContentDisposition.Builder how =
                 file.type().startsWith("image/") ? ContentDisposition.inline() : ContentDisposition.attachment();
         return ResponseEntity.ok()
@@ -122,42 +115,44 @@ public class NotesController {
 
     /** Of the person who asks, whoever the athlete is. */
     @PostMapping("/mail")
-    String mail(
-            @PathVariable long athleteId,
-            @RequestParam(defaultValue = "false") boolean wanted,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        pages.athlete(athleteId, viewer);
-        accounts.setDailyMail(viewer, wanted);
-        return "redirect:/a/" + athleteId + "/notes";
+    String mail(Visit visit, @RequestParam(defaultValue = "false") boolean wanted) {
+        pages.athlete(visit);
+        accounts.setDailyMail(visit.viewer(), wanted);
+        return "redirect:/a/" + visit.athleteId() + "/notes";
     }
 
     @PostMapping("/{noteId}/answer")
     String answer(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long noteId,
             @RequestParam(defaultValue = "") String body,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return said(athleteId, "#note-" + noteId, flash, body, () -> notes.answer(athleteId, viewer, noteId, body));
+        return said(
+                visit.athleteId(),
+                "#note-" + noteId,
+                flash,
+                body,
+                () -> notes.answer(visit.athleteId(), visit.viewer(), noteId, body));
     }
 
     @PostMapping("/{noteId}/edit")
     String edit(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long noteId,
             @RequestParam(defaultValue = "") String body,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return said(athleteId, "#note-" + noteId, flash, body, () -> notes.edit(athleteId, viewer, noteId, body));
+        return said(
+                visit.athleteId(),
+                "#note-" + noteId,
+                flash,
+                body,
+                () -> notes.edit(visit.athleteId(), visit.viewer(), noteId, body));
     }
 
     @PostMapping("/{noteId}/take-away")
-    String takeAway(
-            @PathVariable long athleteId,
-            @PathVariable long noteId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        notes.takeAway(athleteId, viewer, noteId);
-        return "redirect:/a/" + athleteId + "/notes";
+    String takeAway(Visit visit, @PathVariable long noteId) {
+        notes.takeAway(visit.athleteId(), visit.viewer(), noteId);
+        return "redirect:/a/" + visit.athleteId() + "/notes";
     }
 
     /** What was typed is kept when it is refused. */

@@ -11,11 +11,9 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -26,7 +24,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.exchange.ImportService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.WholeFiles;
 import pemblar.app.frame.door.Limits;
 import pemblar.app.frame.page.OneLook;
@@ -87,12 +85,8 @@ class SessionsController {
 
     @OneLook
     @GetMapping
-    String list(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> asked,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "sessions", null, null);
+    String list(Visit visit, @RequestParam Map<String, String> asked, Model model) {
+        Pages.Opened page = pages.open(model, visit, "sessions");
         Wanted wanted = wanted(asked);
         SessionSearch.Page found = search.find(page.athlete(), wanted);
         model.addAttribute("found", found.sessions());
@@ -106,11 +100,12 @@ class SessionsController {
         model.addAttribute("wanted", wanted);
         model.addAttribute("asked", asked);
         model.addAttribute("words", descriptions.known(page.athlete(), null, page.today()));
-        model.addAttribute("columns", columns(athleteId, asked, wanted));
-        model.addAttribute("here", address(athleteId, asked, Map.of()));
-        model.addAttribute("nextPage", address(athleteId, asked, Map.of("page", String.valueOf(wanted.page() + 1))));
+        model.addAttribute("columns", columns(visit.athleteId(), asked, wanted));
+        model.addAttribute("here", address(visit.athleteId(), asked, Map.of()));
         model.addAttribute(
-                "previousPage", address(athleteId, asked, Map.of("page", String.valueOf(wanted.page() - 1))));
+                "nextPage", address(visit.athleteId(), asked, Map.of("page", String.valueOf(wanted.page() + 1))));
+        model.addAttribute(
+                "previousPage", address(visit.athleteId(), asked, Map.of("page", String.valueOf(wanted.page() - 1))));
         uploads(page.athlete(), model);
         return "review/sessions";
     }
@@ -202,15 +197,14 @@ class SessionsController {
 
     @PostMapping("/mark")
     String mark(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(required = false) List<Long> chosen,
             @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return changed(athleteId, typed.get("here"), flash, () -> {
+        return changed(visit.athleteId(), typed.get("here"), flash, () -> {
             int count = descriptions.describeAll(
-                    athleteId,
-                    viewer,
+                    visit.athleteId(),
+                    visit.viewer(),
                     chosen,
                     new Words(
                             given(typed, "kind"),
@@ -229,13 +223,12 @@ class SessionsController {
 
     @PostMapping("/delete")
     String delete(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(required = false) List<Long> chosen,
             @RequestParam(required = false) String here,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return changed(athleteId, here, flash, () -> {
-            int count = deletion.delete(athleteId, viewer, chosen);
+        return changed(visit.athleteId(), here, flash, () -> {
+            int count = deletion.delete(visit.athleteId(), visit.viewer(), chosen);
             return count
                     + (count == 1
                             ? " session was deleted. It can be brought back for a day."
@@ -244,13 +237,12 @@ class SessionsController {
     }
 
     @PostMapping("/undo")
-    String undo(
-            @PathVariable long athleteId,
-            @RequestParam(required = false) String here,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
+    String undo(Visit visit, @RequestParam(required = false) String here, RedirectAttributes flash) {
         return changed(
-                athleteId, here, flash, () -> undo.undo(athleteId, viewer).orElse("There is nothing to take back."));
+                visit.athleteId(),
+                here,
+                flash,
+                () -> undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back."));
     }
 
     private static String changed(
@@ -274,15 +266,14 @@ class SessionsController {
     /** One file as it is, several as an archive. */
     @PostMapping("/export")
     void export(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(required = false) List<Long> chosen,
             @RequestParam ExportService.As as,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             HttpServletResponse response)
             throws IOException {
         List<ExportService.Item> items;
         try {
-            items = exports.items(athleteId, viewer, chosen);
+            items = exports.items(visit.athleteId(), visit.viewer(), chosen);
             if (items.size() == 1 && as == ExportService.As.GPX && !exports.hasPositions(items.get(0)))
                 throw new IllegalArgumentException(
                         "This recording has no positions, so there is no GPX file of it. Export CSV or JSON.");
@@ -314,13 +305,8 @@ class SessionsController {
     }
 
     @PostMapping("/upload")
-    String upload(
-            @PathVariable long athleteId,
-            @RequestParam("files") List<MultipartFile> files,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model)
-            throws IOException {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    String upload(Visit visit, @RequestParam("files") List<MultipartFile> files, Model model) throws IOException {
+        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
         List<MultipartFile> chosen = files.stream()
                 .filter(f -> f.getOriginalFilename() != null
                         && !f.getOriginalFilename().isBlank())
@@ -331,25 +317,24 @@ class SessionsController {
                     "refused",
                     "At most " + MOST_FILES + " files at once; " + chosen.size()
                             + " were chosen. Upload them in parts.");
-        else if (!limits.allowUpload(viewer.accountId()))
+        else if (!limits.allowUpload(visit.viewer().accountId()))
             model.addAttribute("refused", "That was a lot of uploads in a minute. Wait a minute and send these again.");
-        else for (MultipartFile file : chosen) whole.with(() -> take(athleteId, viewer, file));
+        else for (MultipartFile file : chosen) whole.with(() -> take(visit, file));
         uploads(athlete, model);
         return "review/sessions :: uploads";
     }
 
-    private Long take(long athleteId, Viewer viewer, MultipartFile file) {
+    private Long take(Visit visit, MultipartFile file) {
         try {
-            return imports.upload(athleteId, viewer, file.getOriginalFilename(), file.getBytes());
+            return imports.upload(visit.athleteId(), visit.viewer(), file.getOriginalFilename(), file.getBytes());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
     @GetMapping("/uploads")
-    String uploads(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer, Model model) {
-        uploads(athletes.require(athleteId, viewer), model);
+    String uploads(Visit visit, Model model) {
+        uploads(athletes.require(visit.athleteId(), visit.viewer()), model);
         return "review/sessions :: uploads";
     }
 

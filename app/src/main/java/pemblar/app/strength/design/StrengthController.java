@@ -6,11 +6,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -19,6 +17,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.session.done.LiftedSessions;
@@ -61,13 +60,12 @@ class StrengthController {
     @OneLook
     @GetMapping
     String list(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "") String folder,
             @RequestParam(defaultValue = "") String words,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
-        List<StrengthLibrary.Kept> all = library.all(viewer);
+        Pages.Opened page = pages.open(model, visit, "workouts");
+        List<StrengthLibrary.Kept> all = library.all(visit.viewer());
         model.addAttribute(
                 "kept",
                 all.stream()
@@ -124,32 +122,26 @@ class StrengthController {
 
     @OneLook
     @GetMapping("/design")
-    String design(
-            @PathVariable long athleteId,
-            @RequestParam(required = false) Long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
-        StrengthLibrary.Kept kept = id == null ? null : library.require(viewer, id);
+    String design(Visit visit, @RequestParam(required = false) Long id, Model model) {
+        Pages.Opened page = pages.open(model, visit, "workouts");
+        StrengthLibrary.Kept kept = id == null ? null : library.require(visit.viewer(), id);
         model.addAttribute("kept", kept);
         model.addAttribute(
                 "names",
-                exercises.all(viewer).stream().map(Exercises.Known::name).toList());
+                exercises.all(visit.viewer()).stream()
+                        .map(Exercises.Known::name)
+                        .toList());
         model.addAttribute("title", kept == null ? "" : kept.title());
-        fill(model, page.athlete(), page.today(), viewer, kept == null ? EXAMPLE : kept.text());
+        fill(model, page.athlete(), page.today(), visit.viewer(), kept == null ? EXAMPLE : kept.text());
         return "strength/design";
     }
 
     /** The drawing and figures of what is typed; nothing is kept. */
     @PostMapping("/preview")
-    String preview(
-            @PathVariable long athleteId,
-            @RequestParam String text,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Athlete athlete = pages.athlete(athleteId, viewer);
+    String preview(Visit visit, @RequestParam String text, Model model) {
+        Athlete athlete = pages.athlete(visit);
         model.addAttribute("athlete", athlete);
-        fill(model, athlete, pages.today(athlete), viewer, text);
+        fill(model, athlete, pages.today(athlete), visit.viewer(), text);
         return "strength/design :: preview";
     }
 
@@ -270,29 +262,26 @@ class StrengthController {
     }
 
     @PostMapping
-    String save(
-            @PathVariable long athleteId,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model,
-            RedirectAttributes flash) {
-        Athlete athlete = pages.athlete(athleteId, viewer);
+    String save(Visit visit, @RequestParam Map<String, String> typed, Model model, RedirectAttributes flash) {
+        Athlete athlete = pages.athlete(visit);
         Long id = typed.getOrDefault("id", "").matches("\\d{1,15}") ? Long.valueOf(typed.get("id")) : null;
         String text = typed.getOrDefault("text", "");
         try {
-            if (typed.containsKey("put")) return put(athlete, viewer, typed, text, flash);
-            long saved = library.save(viewer, id, label(typed), text);
+            if (typed.containsKey("put")) return put(athlete, visit.viewer(), typed, text, flash);
+            long saved = library.save(visit.viewer(), id, label(typed), text);
             flash.addFlashAttribute("good", "Kept.");
-            return "redirect:/a/" + athleteId + "/strength/design?id=" + saved;
+            return "redirect:/a/" + visit.athleteId() + "/strength/design?id=" + saved;
         } catch (IllegalArgumentException e) {
-            Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
+            Pages.Opened page = pages.open(model, visit, "workouts");
             model.addAttribute("said", e.getMessage());
-            model.addAttribute("kept", id == null ? null : library.require(viewer, id));
+            model.addAttribute("kept", id == null ? null : library.require(visit.viewer(), id));
             model.addAttribute(
                     "names",
-                    exercises.all(viewer).stream().map(Exercises.Known::name).toList());
+                    exercises.all(visit.viewer()).stream()
+                            .map(Exercises.Known::name)
+                            .toList());
             model.addAttribute("title", typed.getOrDefault("title", ""));
-            fill(model, page.athlete(), page.today(), viewer, text);
+            fill(model, page.athlete(), page.today(), visit.viewer(), text);
             return "strength/design";
         }
     }
@@ -330,38 +319,33 @@ class StrengthController {
 
     @PostMapping("/exercises")
     String own(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String name,
             @RequestParam String movement,
             @RequestParam String loaded,
             @RequestParam(defaultValue = "") String cue,
             @RequestParam(defaultValue = "") String link,
             @RequestParam(defaultValue = "") String sharedWith,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        pages.athlete(athleteId, viewer);
+        pages.athlete(visit);
         try {
-            exercises.add(viewer, new Exercises.New(name, movement, loaded, cue, link, sharedWith));
+            exercises.add(visit.viewer(), new Exercises.New(name, movement, loaded, cue, link, sharedWith));
             flash.addFlashAttribute("good", "“" + name.strip() + "” is in your list.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return "redirect:/a/" + athleteId + "/strength/maxima";
+        return "redirect:/a/" + visit.athleteId() + "/strength/maxima";
     }
 
     @PostMapping("/exercises/remove")
-    String removeOwn(
-            @PathVariable long athleteId,
-            @RequestParam(defaultValue = "") String name,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        Athlete athlete = pages.athlete(athleteId, viewer);
-        if (!exercises.remove(viewer, name)) throw new NotFoundException("exercise");
+    String removeOwn(Visit visit, @RequestParam(defaultValue = "") String name, RedirectAttributes flash) {
+        Athlete athlete = pages.athlete(visit);
+        if (!exercises.remove(visit.viewer(), name)) throw new NotFoundException("exercise");
         long ahead = sessions.ahead(athlete, pages.today(athlete)).stream()
                 .flatMap(session -> StrengthShorthand.read(session.text()).workout().stream())
                 .filter(workout -> workout.exercises().contains(name))
                 .count();
-        boolean known = exercises.named(viewer, name).isPresent();
+        boolean known = exercises.named(visit.viewer(), name).isPresent();
         flash.addFlashAttribute(
                 "good",
                 "“" + name + "” is off your list."
@@ -369,6 +353,6 @@ class StrengthController {
                                 ? " What was lifted keeps its name."
                                 : " " + ahead + (ahead == 1 ? " planned session uses" : " planned sessions use")
                                         + " it still: there it counts for no movement."));
-        return "redirect:/a/" + athleteId + "/strength/maxima#own";
+        return "redirect:/a/" + visit.athleteId() + "/strength/maxima#own";
     }
 }

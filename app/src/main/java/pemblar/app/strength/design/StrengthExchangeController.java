@@ -8,7 +8,6 @@ import java.util.Locale;
 import java.util.OptionalDouble;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,6 +20,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Download;
 import pemblar.app.strength.Kilograms;
 import pemblar.app.strength.maximum.MaximaService;
@@ -53,13 +53,9 @@ class StrengthExchangeController {
     }
 
     @GetMapping("/{id}/workout.{form}")
-    ResponseEntity<byte[]> out(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @PathVariable String form,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        pages.athlete(athleteId, viewer);
-        StrengthLibrary.Kept kept = library.require(viewer, id);
+    ResponseEntity<byte[]> out(Visit visit, @PathVariable long id, @PathVariable String form) {
+        pages.athlete(visit);
+        StrengthLibrary.Kept kept = library.require(visit.viewer(), id);
         return switch (form) {
             case "json" ->
                 Download.of(kept.title(), form, MediaType.APPLICATION_JSON, bytes(StrengthJson.write(workout(kept))));
@@ -79,13 +75,9 @@ class StrengthExchangeController {
 
     /** One page for the gym's floor. */
     @GetMapping("/{id}/sheet")
-    String sheet(
-            @PathVariable long athleteId,
-            @PathVariable long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model) {
-        Athlete athlete = pages.athlete(athleteId, viewer);
-        StrengthLibrary.Kept kept = library.require(viewer, id);
+    String sheet(Visit visit, @PathVariable long id, Model model) {
+        Athlete athlete = pages.athlete(visit);
+        StrengthLibrary.Kept kept = library.require(visit.viewer(), id);
         StrengthWorkout workout = workout(kept);
         MaximaService.Strength strength = maxima.on(athlete, pages.today(athlete), workout.exercises());
         model.addAttribute("athlete", athlete);
@@ -139,22 +131,18 @@ class StrengthExchangeController {
     }
 
     @PostMapping("/files")
-    String in(
-            @PathVariable long athleteId,
-            @RequestParam("files") List<MultipartFile> files,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash)
+    String in(Visit visit, @RequestParam("files") List<MultipartFile> files, RedirectAttributes flash)
             throws IOException {
-        pages.athlete(athleteId, viewer);
+        pages.athlete(visit);
         List<String> results = new ArrayList<>();
         for (MultipartFile file : files) {
             String name = file.getOriginalFilename();
             if (name != null && !name.isBlank() && results.size() < MOST_FILES)
-                results.add(name + ": " + taken(file, name, viewer));
+                results.add(name + ": " + taken(file, name, visit.viewer()));
         }
         flash.addFlashAttribute(
                 "good", results.isEmpty() ? "Choose JSON or text files of workouts first." : String.join(" ", results));
-        return "redirect:/a/" + athleteId + "/strength";
+        return "redirect:/a/" + visit.athleteId() + "/strength";
     }
 
     private String taken(MultipartFile file, String name, Viewer viewer) throws IOException {

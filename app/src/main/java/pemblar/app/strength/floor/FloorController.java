@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -18,6 +17,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
 import pemblar.app.note.About;
@@ -84,30 +84,25 @@ class FloorController {
             boolean untouched) {}
 
     @GetMapping
-    String show(
-            @PathVariable long athleteId,
-            @PathVariable long sessionId,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model,
-            RedirectAttributes flash) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "sessions", null, null);
+    String show(Visit visit, @PathVariable long sessionId, Model model, RedirectAttributes flash) {
+        Pages.Opened page = pages.open(model, visit, "sessions");
         FloorService.Open open;
         try {
-            open = floor.open(athleteId, viewer, sessionId);
+            open = floor.open(visit.athleteId(), visit.viewer(), sessionId);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
-            return "redirect:/a/" + athleteId + "/strength";
+            return "redirect:/a/" + visit.athleteId() + "/strength";
         }
         model.addAttribute("lifted", open.session());
         model.addAttribute("ahead", open.session().day().isAfter(page.today()));
-        model.addAttribute("stations", stations(open, viewer));
+        model.addAttribute("stations", stations(open, visit.viewer()));
         model.addAttribute("strokes", Strokes.of(open.rows()));
-        model.addAttribute("would", floor.wouldMove(athleteId, viewer, open));
-        model.addAttribute("volume", volume(open, viewer));
+        model.addAttribute("would", floor.wouldMove(visit.athleteId(), visit.viewer(), open));
+        model.addAttribute("volume", volume(open, visit.viewer()));
         model.addAttribute("extra", FloorService.EXTRA);
         model.addAttribute(
                 "noted",
-                notes.ofSession(athleteId, viewer, sessionId).stream()
+                notes.ofSession(visit.athleteId(), visit.viewer(), sessionId).stream()
                         .filter(n -> n.part() != null && !n.takenAway())
                         .toList());
         return "strength/floor";
@@ -250,21 +245,17 @@ class FloorController {
     /** Logs a set; a page without scripts comes back to itself, a script gets what follows from it. */
     @PostMapping("/set")
     @ResponseBody
-    ResponseEntity<Object> set(
-            @PathVariable long athleteId,
-            @PathVariable long sessionId,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
+    ResponseEntity<Object> set(Visit visit, @PathVariable long sessionId, @RequestParam Map<String, String> typed) {
         boolean script = typed.containsKey("script");
         try {
-            FloorService.Answer answer = floor.log(athleteId, viewer, sessionId, told(typed));
+            FloorService.Answer answer = floor.log(visit.athleteId(), visit.viewer(), sessionId, told(typed));
             if (script) return ResponseEntity.ok(shown(answer));
         } catch (IllegalArgumentException e) {
             if (script) return ResponseEntity.unprocessableEntity().body(Map.of("refused", e.getMessage()));
             throw e;
         }
         return ResponseEntity.status(303)
-                .header("Location", "/a/" + athleteId + "/sessions/" + sessionId + "/floor")
+                .header("Location", "/a/" + visit.athleteId() + "/sessions/" + sessionId + "/floor")
                 .build();
     }
 
@@ -298,93 +289,82 @@ class FloorController {
     }
 
     @PostMapping("/take")
-    String take(
-            @PathVariable long athleteId,
-            @PathVariable long sessionId,
-            @RequestParam long set,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        return back(athleteId, sessionId, flash, () -> floor.take(athleteId, viewer, sessionId, set));
+    String take(Visit visit, @PathVariable long sessionId, @RequestParam long set, RedirectAttributes flash) {
+        return back(
+                visit.athleteId(),
+                sessionId,
+                flash,
+                () -> floor.take(visit.athleteId(), visit.viewer(), sessionId, set));
     }
 
     @PostMapping("/remove")
-    String remove(
-            @PathVariable long athleteId,
-            @PathVariable long sessionId,
-            @RequestParam long set,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        return back(athleteId, sessionId, flash, () -> {
-            floor.remove(athleteId, viewer, sessionId, set);
+    String remove(Visit visit, @PathVariable long sessionId, @RequestParam long set, RedirectAttributes flash) {
+        return back(visit.athleteId(), sessionId, flash, () -> {
+            floor.remove(visit.athleteId(), visit.viewer(), sessionId, set);
             return "The set was removed.";
         });
     }
 
     @PostMapping("/swap")
     String swap(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long sessionId,
             @RequestParam String exercise,
             @RequestParam String with,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return back(athleteId, sessionId, flash, () -> {
-            floor.swap(athleteId, viewer, sessionId, exercise, with);
+        return back(visit.athleteId(), sessionId, flash, () -> {
+            floor.swap(visit.athleteId(), visit.viewer(), sessionId, exercise, with);
             return with + " in the place of " + exercise + ".";
         });
     }
 
     @PostMapping("/add")
     String add(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long sessionId,
             @RequestParam(defaultValue = "") String line,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return back(athleteId, sessionId, flash, () -> {
-            floor.add(athleteId, viewer, sessionId, line);
+        return back(visit.athleteId(), sessionId, flash, () -> {
+            floor.add(visit.athleteId(), visit.viewer(), sessionId, line);
             return "Added at the end: " + line.strip() + ".";
         });
     }
 
     @PostMapping("/drop")
     String drop(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long sessionId,
             @RequestParam(defaultValue = "") String exercise,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return back(athleteId, sessionId, flash, () -> {
-            floor.drop(athleteId, viewer, sessionId, exercise);
+        return back(visit.athleteId(), sessionId, flash, () -> {
+            floor.drop(visit.athleteId(), visit.viewer(), sessionId, exercise);
             return "Without " + exercise + " this time.";
         });
     }
 
     @PostMapping("/notes")
     String note(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long sessionId,
             @RequestParam(defaultValue = "") String exercise,
             @RequestParam(defaultValue = "") String body,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return back(athleteId, sessionId, flash, () -> {
-            notes.write(athleteId, viewer, new About.OfSession(sessionId, null, exercise), body);
+        return back(visit.athleteId(), sessionId, flash, () -> {
+            notes.write(visit.athleteId(), visit.viewer(), new About.OfSession(sessionId, null, exercise), body);
             return "Noted on " + exercise + ".";
         });
     }
 
     @PostMapping("/finish")
     String finish(
-            @PathVariable long athleteId,
+            Visit visit,
             @PathVariable long sessionId,
             @RequestParam(defaultValue = "") String minutes,
             @RequestParam String effort,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return back(athleteId, sessionId, flash, () -> {
+        return back(visit.athleteId(), sessionId, flash, () -> {
             Integer length = minutes.isBlank() ? null : (Integer) Typed.whole("Minutes", minutes, 1, 600);
-            floor.finish(athleteId, viewer, sessionId, length, Typed.number("Effort", effort, 0, 10));
+            floor.finish(visit.athleteId(), visit.viewer(), sessionId, length, Typed.number("Effort", effort, 0, 10));
             return "Done. It counts in the load with the minutes and the effort.";
         });
     }

@@ -7,17 +7,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
@@ -59,13 +57,12 @@ class MaximaController {
     @OneLook
     @GetMapping
     String show(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(required = false) String ask,
             @RequestParam(required = false) String kilograms,
             @RequestParam(required = false) String day,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
+        Pages.Opened page = pages.open(model, visit, "workouts");
         List<MaximaService.Dated> history = maxima.history(page.athlete());
         List<MaximaService.Link> links = maxima.links(page.athlete());
         MaximaService.Strength now = maxima.on(page.athlete(), page.today(), List.of());
@@ -77,15 +74,19 @@ class MaximaController {
         model.addAttribute("plate", Kilograms.figure(now.loadable().plate()));
         model.addAttribute(
                 "names",
-                exercises.all(viewer).stream().map(Exercises.Known::name).toList());
+                exercises.all(visit.viewer()).stream()
+                        .map(Exercises.Known::name)
+                        .toList());
         model.addAttribute(
                 "movements",
                 java.util.Arrays.stream(Movement.values()).map(Movement::word).toList());
         model.addAttribute("loaded", Exercises.LOADED);
-        model.addAttribute("groups", exercises.groups(viewer));
+        model.addAttribute("groups", exercises.groups(visit.viewer()));
         model.addAttribute(
                 "own",
-                exercises.all(viewer).stream().filter(Exercises.Known::own).toList());
+                exercises.all(visit.viewer()).stream()
+                        .filter(Exercises.Known::own)
+                        .toList());
         if (ask != null) preview(model, page, ask, kilograms, day);
         return "strength/maxima";
     }
@@ -174,16 +175,15 @@ class MaximaController {
 
     @PostMapping
     String set(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String exercise,
             @RequestParam String kilograms,
             @RequestParam String day,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return back(athleteId, flash, () -> {
+        return back(visit.athleteId(), flash, () -> {
             maxima.set(
-                    athleteId,
-                    viewer,
+                    visit.athleteId(),
+                    visit.viewer(),
                     exercise,
                     Typed.day("Day", day),
                     Units.mine().kilograms("Maximum", kilograms, 1, 999),
@@ -195,60 +195,50 @@ class MaximaController {
     }
 
     @PostMapping("/remove")
-    String remove(
-            @PathVariable long athleteId,
-            @RequestParam long id,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        return back(athleteId, flash, () -> {
-            maxima.remove(athleteId, viewer, id);
+    String remove(Visit visit, @RequestParam long id, RedirectAttributes flash) {
+        return back(visit.athleteId(), flash, () -> {
+            maxima.remove(visit.athleteId(), visit.viewer(), id);
             return "Removed.";
         });
     }
 
     @PostMapping("/link")
     String link(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam String exercise,
             @RequestParam String of,
             @RequestParam String percent,
             @RequestParam(defaultValue = "false") boolean reportsBack,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
-        return back(athleteId, flash, () -> {
+        return back(visit.athleteId(), flash, () -> {
             maxima.link(
-                    athleteId,
-                    viewer,
+                    visit.athleteId(),
+                    visit.viewer(),
                     new MaximaService.Link(exercise, of, Typed.number("Percent", percent, 1, 300), reportsBack));
             return exercise.strip() + " takes its maximum from " + of.strip() + ".";
         });
     }
 
     @PostMapping("/unlink")
-    String unlink(
-            @PathVariable long athleteId,
-            @RequestParam String exercise,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            RedirectAttributes flash) {
-        return back(athleteId, flash, () -> {
-            maxima.unlink(athleteId, viewer, exercise);
+    String unlink(Visit visit, @RequestParam String exercise, RedirectAttributes flash) {
+        return back(visit.athleteId(), flash, () -> {
+            maxima.unlink(visit.athleteId(), visit.viewer(), exercise);
             return exercise + " has a maximum of its own again.";
         });
     }
 
     @PostMapping("/loadable")
     String loadable(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "") String bar,
             @RequestParam(defaultValue = "") String plate,
             @RequestParam(defaultValue = "") String step,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             RedirectAttributes flash) {
         Units units = Units.mine();
-        return back(athleteId, flash, () -> {
+        return back(visit.athleteId(), flash, () -> {
             maxima.setLoadable(
-                    athleteId,
-                    viewer,
+                    visit.athleteId(),
+                    visit.viewer(),
                     units.kilograms("Bar", bar, 0, 60),
                     units.kilograms("Smallest plate", plate, 0.25, 25),
                     units.kilograms("Step", step, 0.25, 20));

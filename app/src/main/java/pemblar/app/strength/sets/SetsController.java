@@ -12,15 +12,14 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.strength.Exercises;
@@ -61,12 +60,11 @@ class SetsController {
     @OneLook
     @GetMapping
     String show(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "") String exercise,
             @RequestParam(defaultValue = "") String weeks,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model) {
-        Pages.Opened page = pages.open(model, athleteId, viewer, "workouts", null, null);
+        Pages.Opened page = pages.open(model, visit, "workouts");
         LocalDate today = page.today();
         int back = WEEKS.stream()
                 .filter(w -> weeks.equals(String.valueOf(w)))
@@ -88,7 +86,7 @@ class SetsController {
         String asked = names.contains(exercise) ? exercise : names.get(0);
         model.addAttribute("exercise", asked);
         one(model, page, sets.stream().filter(s -> s.exercise().equals(asked)).toList(), from, asked);
-        counts(model, sets, viewer, today);
+        counts(model, sets, visit.viewer(), today);
         return "strength/sets";
     }
 
@@ -174,9 +172,8 @@ class SetsController {
     }
 
     @GetMapping("/sets.csv")
-    ResponseEntity<byte[]> csv(
-            @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        String csv = store.csv(pages.athlete(athleteId, viewer));
+    ResponseEntity<byte[]> csv(Visit visit) {
+        String csv = store.csv(pages.athlete(visit));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
                 .header("Content-Disposition", "attachment; filename=\"sets.csv\"")

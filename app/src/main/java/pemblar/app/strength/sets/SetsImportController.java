@@ -5,17 +5,15 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.strength.Exercises;
 import pemblar.formats.Reading.Problem;
 import pemblar.formats.csv.StrengthSetsCsv;
@@ -36,27 +34,21 @@ class SetsImportController {
     }
 
     @PostMapping
-    String upload(
-            @PathVariable long athleteId,
-            @RequestParam MultipartFile file,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            Model model,
-            RedirectAttributes flash)
+    String upload(Visit visit, @RequestParam MultipartFile file, Model model, RedirectAttributes flash)
             throws IOException {
         if (file.getSize() > 4L * StrengthSetsCsv.MOST_CHARACTERS) {
             flash.addFlashAttribute("said", "File: " + file.getSize() + " bytes are too many for sets.");
-            return "redirect:/a/" + athleteId + "/strength/sets";
+            return "redirect:/a/" + visit.athleteId() + "/strength/sets";
         }
-        return look(athleteId, viewer, new String(file.getBytes(), StandardCharsets.UTF_8), model, flash);
+        return look(visit, new String(file.getBytes(), StandardCharsets.UTF_8), model, flash);
     }
 
     /** The answers to what was asked, with the file's text as it came. */
     @PostMapping("/names")
     String names(
-            @PathVariable long athleteId,
+            Visit visit,
             @RequestParam(defaultValue = "") String text,
             @RequestParam Map<String, String> fields,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             Model model,
             RedirectAttributes flash) {
         Map<String, String> meant = new LinkedHashMap<>();
@@ -64,24 +56,24 @@ class SetsImportController {
             if (name.startsWith(MEANS) && !value.isBlank()) meant.put(name.substring(MEANS.length()), value);
         });
         try {
-            imports.remember(viewer, meant);
+            imports.remember(visit.viewer(), meant);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage() + " Nothing was taken in.");
-            return "redirect:/a/" + athleteId + "/strength/sets";
+            return "redirect:/a/" + visit.athleteId() + "/strength/sets";
         }
-        return look(athleteId, viewer, text, model, flash);
+        return look(visit, text, model, flash);
     }
 
-    private String look(long athleteId, Viewer viewer, String text, Model model, RedirectAttributes flash) {
-        String back = "redirect:/a/" + athleteId + "/strength/sets";
-        SetsImport.Looked looked = imports.look(pages.athlete(athleteId, viewer), viewer, text);
+    private String look(Visit visit, String text, Model model, RedirectAttributes flash) {
+        String back = "redirect:/a/" + visit.athleteId() + "/strength/sets";
+        SetsImport.Looked looked = imports.look(pages.athlete(visit), visit.viewer(), text);
         if (!looked.problems().isEmpty()) {
             flash.addFlashAttribute("said", "Nothing was taken in. " + words(looked.problems()));
             return back;
         }
         if (looked.unknown().isEmpty()) {
             try {
-                SetsImport.Taken taken = imports.take(athleteId, viewer, text);
+                SetsImport.Taken taken = imports.take(visit.athleteId(), visit.viewer(), text);
                 flash.addFlashAttribute(
                         "good",
                         "Taken in: " + count(taken.sets(), "set") + " of " + count(taken.sessions(), "session")
@@ -91,10 +83,10 @@ class SetsImportController {
             }
             return back;
         }
-        pages.open(model, athleteId, viewer, "workouts", null, null);
+        pages.open(model, visit, "workouts");
         model.addAttribute("looked", looked);
         model.addAttribute("text", text);
-        model.addAttribute("known", exercises.all(viewer));
+        model.addAttribute("known", exercises.all(visit.viewer()));
         return "strength/names";
     }
 
