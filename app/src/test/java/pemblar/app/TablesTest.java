@@ -22,6 +22,9 @@ class TablesTest {
     private static final Path SOURCES = Path.of("src/main/java/pemblar/app");
     private static final Path MIGRATIONS = Path.of("src/main/resources/db/migration");
     private static final Pattern STRING = Pattern.compile("\"((?:[^\"\\\\]|\\\\.)*)\"");
+    /** Between two strings that are no halves of one. */
+    private static final Pattern NEXT = Pattern.compile("[,;{)]");
+
     private static final Pattern USE = Pattern.compile("\\b(?:from|join|into|update)\\s+([a-z_]+)\\b");
     private static final Pattern MADE = Pattern.compile("create table (?:if not exists )?([a-z_]+)");
 
@@ -179,8 +182,15 @@ class TablesTest {
     /** Tables that the SQL of a file names; strings that are put together are read as one. */
     private static Set<String> used(Path file, Set<String> tables) {
         StringBuilder text = new StringBuilder();
-        Matcher strings = STRING.matcher(read(file));
-        while (strings.find()) text.append(strings.group(1)).append(' ');
+        String source = read(file);
+        Matcher strings = STRING.matcher(source);
+        int end = 0;
+        while (strings.find()) {
+            boolean goesOn =
+                    NEXT.matcher(source.substring(end, strings.start())).find();
+            text.append(goesOn ? " ; " : " ").append(strings.group(1));
+            end = strings.end();
+        }
         Set<String> used = new TreeSet<>();
         Matcher use = USE.matcher(text);
         while (use.find()) if (tables.contains(use.group(1))) used.add(use.group(1));

@@ -20,6 +20,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.door.Limits;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Units;
@@ -66,7 +67,7 @@ class DoorController {
         model.addAttribute("second", second.state(viewer));
         model.addAttribute("signIns", signIns.of(address, here(request)));
         units(model);
-        athletes.own(viewer).ifPresent(id -> zones(athletes.require(id, viewer), model));
+        athletes.own(viewer).ifPresent(id -> zones(athletes.require(new Visit(id, viewer)), model));
         return "account/account";
     }
 

@@ -12,6 +12,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
 
@@ -56,10 +57,10 @@ class PreferenceController {
             RedirectAttributes flash) {
         long athleteId = athletes.own(viewer).orElseThrow(() -> new NotFoundException("athlete"));
         try {
-            Athlete athlete = athletes.require(athleteId, viewer);
+            Athlete athlete = athletes.require(new Visit(athleteId, viewer));
             LocalDate today = athlete.dayOf(clock.instant());
             LocalDate day = from.isBlank() ? today : Typed.near("From", Typed.day("From", from), today);
-            athletes.moveTo(athleteId, viewer, zone, day);
+            athletes.moveTo(new Visit(athleteId, viewer), zone, day);
             flash.addFlashAttribute("good", "Days from " + day + " are those of " + zone + ".");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());

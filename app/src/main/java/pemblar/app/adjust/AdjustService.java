@@ -16,6 +16,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.CoachingService;
 import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.note.About;
@@ -222,10 +223,8 @@ public class AdjustService {
 
     /** Takes a proposal, or the part of it that is switched on, as one step. @return what to say */
     @Transactional
-    public String take(long athleteId, Viewer viewer, String fingerprint, Set<Integer> on) {
-        return "Taken: "
-                + apply(athleteId, viewer, fingerprint, on, AnswerStore.Kind.TAKEN)
-                        .title() + ".";
+    public String take(Visit visit, String fingerprint, Set<Integer> on) {
+        return "Taken: " + apply(visit, fingerprint, on, AnswerStore.Kind.TAKEN).title() + ".";
     }
 
     /**
@@ -234,8 +233,8 @@ public class AdjustService {
      * @return the sessions that it touched, and the first day
      */
     @Transactional
-    public Carried carry(long athleteId, Viewer viewer, String fingerprint, Set<Integer> on) {
-        Shown shown = apply(athleteId, viewer, fingerprint, on, AnswerStore.Kind.CARRIED);
+    public Carried carry(Visit visit, String fingerprint, Set<Integer> on) {
+        Shown shown = apply(visit, fingerprint, on, AnswerStore.Kind.CARRIED);
         List<Change> changes = chosen(shown, on);
         List<String> touched =
                 changes.stream().flatMap(c -> c.touched().stream()).toList();
@@ -249,47 +248,46 @@ public class AdjustService {
     /** @param first null when nothing lands on a day */
     public record Carried(String title, List<String> sessions, LocalDate first) {}
 
-    private Shown apply(long athleteId, Viewer viewer, String fingerprint, Set<Integer> on, AnswerStore.Kind kind) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    private Shown apply(Visit visit, String fingerprint, Set<Integer> on, AnswerStore.Kind kind) {
+        Athlete athlete = athletes.require(visit);
         Shown shown = require(athlete, fingerprint);
-        refuseUnlessDecides(athlete, viewer, shown);
+        refuseUnlessDecides(athlete, visit.viewer(), shown);
         List<Change> changes = chosen(shown, on);
         if (changes.isEmpty())
             throw new IllegalArgumentException("Nothing is switched on, which is the same as leaving it.");
         String label = TOOK + shown.title() + ".";
-        answer(athlete, viewer, new Answering(shown, kind, ""), changes); // rests on the plan as it was
-        undo.asOne(athleteId, viewer, label, () -> {
-            adjusted.apply(athleteId, viewer, changes, label);
-            season.apply(new SeasonChanges.Asking(athleteId, viewer, null, false), changes);
+        answer(athlete, visit.viewer(), new Answering(shown, kind, ""), changes); // rests on the plan as it was
+        undo.asOne(visit, label, () -> {
+            adjusted.apply(visit, changes, label);
+            season.apply(new SeasonChanges.Asking(visit, null, false), changes);
         });
         return shown;
     }
 
     /** A coach puts a proposal before the athlete, who may take it from then on. */
     @Transactional
-    public String suggest(long athleteId, Viewer viewer, String fingerprint, String word) {
+    public String suggest(Visit visit, String fingerprint, String word) {
         if (word.length() > LONGEST_REASON)
             throw new IllegalArgumentException("Word: enter at most " + LONGEST_REASON + " characters.");
-        Athlete athlete = athletes.require(athleteId, viewer);
-        if (isOwn(athleteId, viewer))
+        Athlete athlete = athletes.require(visit);
+        if (isOwn(visit))
             throw new IllegalArgumentException("This is the coach’s to do: take the proposal, or ask the coach.");
         Shown shown = require(athlete, fingerprint);
         notes.write(
-                athleteId,
-                viewer,
+                visit,
                 new About.OfAthlete(),
                 "I suggest this proposal: " + shown.title() + ". " + shown.why() + " " + shown.price()
                         + (word.isBlank() ? "" : "\n\n" + word.strip()));
         answer(
                 athlete,
-                viewer,
+                visit.viewer(),
                 new Answering(shown, AnswerStore.Kind.SUGGESTED, word.strip()),
                 shown.proposal().changes());
         return "Suggested: it stands before the athlete as a note, and can be taken from now on.";
     }
 
     private void refuseUnlessDecides(Athlete athlete, Viewer viewer, Shown shown) {
-        if (!isOwn(athlete.id(), viewer)) return;
+        if (!isOwn(new Visit(athlete.id(), viewer))) return;
         boolean coached = coachings.ofAthlete(athlete.id()).stream().anyMatch(c -> c.stands() && c.plans());
         Limits.Decides decides = limits.decides(athlete.id());
         if (!coached || decides == Limits.Decides.ATHLETE) return;
@@ -309,39 +307,39 @@ public class AdjustService {
 
     /** Whether it is a coach who looks, who may put proposals before the athlete. */
     @Transactional(readOnly = true)
-    public boolean isCoaching(long athleteId, Viewer viewer) {
-        return !isOwn(athleteId, viewer);
+    public boolean isCoaching(Visit visit) {
+        return !isOwn(visit);
     }
 
-    private boolean isOwn(long athleteId, Viewer viewer) {
-        return athletes.own(viewer).filter(id -> id == athleteId).isPresent();
+    private boolean isOwn(Visit visit) {
+        return athletes.own(visit.viewer())
+                .filter(id -> id == visit.athleteId())
+                .isPresent();
     }
 
     /** Whether it is the athlete who asks, and there is a coach to be asked. */
     @Transactional(readOnly = true)
-    public boolean hasCoach(long athleteId, Viewer viewer) {
-        return isOwn(athleteId, viewer)
-                && coachings.ofAthlete(athleteId).stream().anyMatch(c -> c.stands());
+    public boolean hasCoach(Visit visit) {
+        return isOwn(visit) && coachings.ofAthlete(visit.athleteId()).stream().anyMatch(c -> c.stands());
     }
 
     /** Takes the latest change back, within a day. */
     @Transactional
-    public String undo(long athleteId, Viewer viewer) {
-        String said = undo.undo(athleteId, viewer).orElse("There is nothing to take back.");
-        if (said.startsWith("Taken back: " + TOOK))
-            answers.forgetTaken(athleteId, viewer); // nothing could be learnt from it
+    public String undo(Visit visit) {
+        String said = undo.undo(visit).orElse("There is nothing to take back.");
+        if (said.startsWith("Taken back: " + TOOK)) answers.forgetTaken(visit); // nothing could be learnt from it
         return said;
     }
 
     @Transactional
-    public String leave(long athleteId, Viewer viewer, String fingerprint, String reason) {
+    public String leave(Visit visit, String fingerprint, String reason) {
         if (reason.length() > LONGEST_REASON)
             throw new IllegalArgumentException("Reason: enter at most " + LONGEST_REASON + " characters.");
-        Athlete athlete = athletes.require(athleteId, viewer);
+        Athlete athlete = athletes.require(visit);
         Shown shown = require(athlete, fingerprint);
         answer(
                 athlete,
-                viewer,
+                visit.viewer(),
                 new Answering(shown, AnswerStore.Kind.LEFT, reason.strip()),
                 shown.proposal().changes());
         return "Left as it is.";
@@ -349,22 +347,21 @@ public class AdjustService {
 
     /** Puts a proposal before the coach as a note, which is answered in its thread; it stays open. */
     @Transactional
-    public String ask(long athleteId, Viewer viewer, String fingerprint, String word) {
+    public String ask(Visit visit, String fingerprint, String word) {
         if (word.length() > LONGEST_REASON)
             throw new IllegalArgumentException("Word: enter at most " + LONGEST_REASON + " characters.");
-        Athlete athlete = athletes.require(athleteId, viewer);
-        if (coachings.ofAthlete(athleteId).stream().noneMatch(c -> c.stands()))
+        Athlete athlete = athletes.require(visit);
+        if (coachings.ofAthlete(visit.athleteId()).stream().noneMatch(c -> c.stands()))
             throw new IllegalArgumentException("No coach has access to this training, so there is nobody to ask.");
         Shown shown = require(athlete, fingerprint);
         notes.write(
-                athleteId,
-                viewer,
+                visit,
                 new About.OfAthlete(),
                 "Shall I take this proposal? " + shown.title() + ". " + shown.why() + " " + shown.price()
                         + (word.isBlank() ? "" : "\n\n" + word.strip()));
         answer(
                 athlete,
-                viewer,
+                visit.viewer(),
                 new Answering(shown, AnswerStore.Kind.ASKED, word.strip()),
                 shown.proposal().changes());
         return "Asked. The answer comes as a note; until then the proposal stays open.";
@@ -391,7 +388,7 @@ public class AdjustService {
 
     /** Marks days as away with their reason, in one step; what falls in and the return are then proposed. */
     @Transactional
-    public void away(long athleteId, Viewer viewer, SeasonSettings.Away away) {
-        season.away(new SeasonChanges.Asking(athleteId, viewer, null, false), away);
+    public void away(Visit visit, SeasonSettings.Away away) {
+        season.away(new SeasonChanges.Asking(visit, null, false), away);
     }
 }

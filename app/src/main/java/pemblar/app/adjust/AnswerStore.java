@@ -10,6 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.load.TrendService.Trend;
 
 /** What somebody answered to proposals. */
@@ -71,10 +72,10 @@ class AnswerStore {
     }
 
     /** The latest that somebody took, as when it is taken back at once. */
-    void forgetTaken(long athleteId, Viewer viewer) {
+    void forgetTaken(Visit visit) {
         sql.sql("delete from proposal_answer where id = (select max(id) from proposal_answer where athlete_id = ? and"
                         + " account_id = ? and answer in ('TAKEN', 'CARRIED'))")
-                .params(athleteId, viewer.accountId())
+                .params(visit.athleteId(), visit.viewer().accountId())
                 .update();
     }
 

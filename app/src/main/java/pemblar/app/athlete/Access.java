@@ -8,7 +8,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import pemblar.app.frame.ChangeGuard;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.replica.Elsewhere;
 
 /**
@@ -26,41 +26,41 @@ public class Access implements ChangeGuard {
     }
 
     @Override
-    public void before(long athleteId, Viewer viewer, boolean seenSuffices) {
-        Optional<Boolean> plans = plans(athleteId, viewer);
+    public void before(Visit visit, boolean seenSuffices) {
+        Optional<Boolean> plans = plans(visit);
         if (plans.isEmpty()) return; // the athlete, or a stranger whom the service itself turns away
         if (!plans.get() && !seenSuffices) throw new NotFoundException("athlete");
-        trail(athleteId, viewer, 0, 1);
+        trail(visit, 0, 1);
     }
 
     /** True for the athlete and for coaches who may plan. */
-    public boolean changeable(long athleteId, Viewer viewer) {
-        return plans(athleteId, viewer).orElse(true);
+    public boolean changeable(Visit visit) {
+        return plans(visit).orElse(true);
     }
 
     /** Empty for who is no coach of this athlete. */
-    private Optional<Boolean> plans(long athleteId, Viewer viewer) {
+    private Optional<Boolean> plans(Visit visit) {
         return sql.sql("select plans from coaching where athlete_id = (select coalesce(kept_by, id) from athlete where "
                         + "id = ?) and coach_account_id = ? and "
                         + "accepted_at is not null and ended_at is null")
-                .params(athleteId, viewer.accountId())
+                .params(visit.athleteId(), visit.viewer().accountId())
                 .query(Boolean.class)
                 .optional();
     }
 
     /** A page was opened by somebody else than the athlete. */
-    public void looked(long athleteId, Viewer viewer) {
-        if (plans(athleteId, viewer).isEmpty()) return;
-        Elsewhere.writtenAtMain(() -> trail(athleteId, viewer, 1, 0));
+    public void looked(Visit visit) {
+        if (plans(visit).isEmpty()) return;
+        Elsewhere.writtenAtMain(() -> trail(visit, 1, 0));
     }
 
-    private void trail(long athleteId, Viewer viewer, int looks, int changes) {
+    private void trail(Visit visit, int looks, int changes) {
         sql.sql("insert into access_trail as t (athlete_id, account_id, day, looks, changes) values "
                         + "(?, ?, ?, ?, ?) on conflict (athlete_id, account_id, day) do update set "
                         + "looks = t.looks + ?, changes = t.changes + ?")
                 .params(
-                        athleteId,
-                        viewer.accountId(),
+                        visit.athleteId(),
+                        visit.viewer().accountId(),
                         LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC),
                         looks,
                         changes,

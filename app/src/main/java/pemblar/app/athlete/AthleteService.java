@@ -14,6 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Once;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
@@ -33,11 +34,11 @@ public class AthleteService {
 
     /** @throws NotFoundException when there is no such athlete for this person */
     @Transactional(readOnly = true)
-    public Athlete require(long athleteId, Viewer viewer) {
+    public Athlete require(Visit visit) {
         return Once.of(
                 "athlete",
-                List.of(athleteId, viewer.accountId()),
-                () -> athletes.findWithRole(athleteId, viewer.accountId())
+                List.of(visit),
+                () -> athletes.findWithRole(visit.athleteId(), visit.viewer().accountId())
                         .map(AthleteRepository.Seen::toAthlete)
                         .orElseThrow(() -> new NotFoundException("athlete")));
     }
@@ -135,32 +136,36 @@ public class AthleteService {
 
     /** What the athlete trains, the first one first. */
     @Transactional
-    public void setSports(long athleteId, Viewer viewer, List<Sport> sports) {
+    public void setSports(Visit visit, List<Sport> sports) {
         if (sports.isEmpty()) throw new IllegalArgumentException("Sports: choose at least one.");
-        athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete")).sports =
+        athletes.findSeen(visit.athleteId(), visit.viewer().accountId())
+                        .orElseThrow(() -> new NotFoundException("athlete"))
+                        .sports =
                 AthleteRow.text(sports.stream().distinct().toList());
     }
 
     /** Days from this one on are lived in another zone; those before keep theirs. */
     @Transactional
-    public void moveTo(long athleteId, Viewer viewer, String zone, LocalDate from) {
+    public void moveTo(Visit visit, String zone, LocalDate from) {
         if (!ZONES.contains(zone)) throw new IllegalArgumentException("Time zone: choose one of the list.");
-        AthleteRow row =
-                athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete"));
+        AthleteRow row = athletes.findSeen(visit.athleteId(), visit.viewer().accountId())
+                .orElseThrow(() -> new NotFoundException("athlete"));
         row.zonesSince = LivedZones.read(row.timeZone, row.zonesSince)
                 .with(ZoneId.of(zone), from)
                 .text();
     }
 
     @Transactional
-    public void setSex(long athleteId, Viewer viewer, Sex sex) {
-        athletes.findSeen(athleteId, viewer.accountId()).orElseThrow(() -> new NotFoundException("athlete")).sex = sex;
+    public void setSex(Visit visit, Sex sex) {
+        athletes.findSeen(visit.athleteId(), visit.viewer().accountId())
+                .orElseThrow(() -> new NotFoundException("athlete"))
+                .sex = sex;
     }
 
     /** What a coach plans up to this day is shared at once. */
     @Transactional
-    public void setSharedUntil(long athleteId, Viewer viewer, LocalDate day) {
-        athletes.findSeen(athleteId, viewer.accountId())
+    public void setSharedUntil(Visit visit, LocalDate day) {
+        athletes.findSeen(visit.athleteId(), visit.viewer().accountId())
                 .orElseThrow(() -> new NotFoundException("athlete"))
                 .sharedUntil = day;
     }
@@ -173,10 +178,10 @@ public class AthleteService {
 
     /** Load per day that the athlete was used to before the first session; it begins the load trend. */
     @Transactional
-    public void setStartLoad(long athleteId, Viewer viewer, double loadPerDay) {
+    public void setStartLoad(Visit visit, double loadPerDay) {
         if (!(loadPerDay >= 0 && loadPerDay <= 500))
             throw new IllegalArgumentException("loadPerDay must be in 0..500, was " + loadPerDay);
-        athletes.findSeen(athleteId, viewer.accountId())
+        athletes.findSeen(visit.athleteId(), visit.viewer().accountId())
                 .orElseThrow(() -> new NotFoundException("athlete"))
                 .startChronic = loadPerDay;
     }

@@ -5,7 +5,6 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.ui.Model;
-import pemblar.app.frame.OfAthlete;
 import pemblar.app.frame.Once;
 import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Looking;
@@ -31,8 +30,8 @@ public class Pages {
     public record Opened(Athlete athlete, LocalDate today) {}
 
     /** The athlete, for whom is asked for leave. */
-    public Athlete athlete(OfAthlete asked) {
-        return athletes.require(asked.athleteId(), asked.viewer());
+    public Athlete athlete(Visit asked) {
+        return athletes.require(asked);
     }
 
     /** The athlete's own day. */
@@ -44,7 +43,7 @@ public class Pages {
     public Athlete begin(Visit visit) {
         return Once.of("begun", List.of(visit), () -> {
             Athlete athlete = athlete(visit);
-            access.looked(visit.athleteId(), visit.viewer());
+            access.looked(visit);
             looking.begin();
             return athlete;
         });

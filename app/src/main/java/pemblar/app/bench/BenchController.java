@@ -24,12 +24,12 @@ class BenchController {
 
     @GetMapping("/workout.fit")
     ResponseEntity<byte[]> workout(Visit visit, @PathVariable long id) {
-        return sent(bench.workoutFile(visit.athleteId(), visit.viewer(), id));
+        return sent(bench.workoutFile(visit, id));
     }
 
     @GetMapping("/zones.fit")
     ResponseEntity<byte[]> zones(Visit visit, @PathVariable long id) {
-        return sent(bench.zonesFile(visit.athleteId(), visit.viewer(), id));
+        return sent(bench.zonesFile(visit, id));
     }
 
     private static ResponseEntity<byte[]> sent(BenchService.WorkoutFile file) {
@@ -47,7 +47,7 @@ class BenchController {
     @PostMapping("/bench-unit")
     String perform(Visit visit, @PathVariable long id, RedirectAttributes flash) {
         try {
-            bench.perform(visit.athleteId(), visit.viewer(), id);
+            bench.perform(visit, id);
             flash.addFlashAttribute("benchRan", true);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());

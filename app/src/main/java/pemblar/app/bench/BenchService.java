@@ -19,6 +19,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.bench.sync.DeviceFiles;
 import pemblar.app.exchange.ImportService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.Slab;
 import pemblar.app.session.reading.SessionService;
 import pemblar.app.threshold.ThresholdService;
@@ -80,15 +81,15 @@ public class BenchService {
     public record Device(List<OnDevice> workouts, List<String> outdated, boolean isSynced) {}
 
     @Transactional(readOnly = true)
-    public Device device(long athleteId, Viewer viewer) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public Device device(Visit visit) {
+        Athlete athlete = athletes.require(visit);
         List<OnDevice> workouts = new ArrayList<>();
         boolean synced = false;
         LocalDate today = athlete.dayOf(clock.instant());
         Map<Long, LocalDate> days =
                 sessions.between(athlete, today.minusDays(DAYS_ON_DEVICE), today.plusDays(2 * DAYS_ON_DEVICE)).stream()
                         .collect(Collectors.toMap(Slab::id, Slab::day));
-        for (DeviceFiles.DeviceFile file : files.inbox(athleteId)) {
+        for (DeviceFiles.DeviceFile file : files.inbox(visit.athleteId())) {
             synced = true;
             if (!file.name().startsWith("workout-")) continue;
             FitWorkout.Answer answer = FitWorkout.read(file.bytes());
@@ -135,15 +136,15 @@ public class BenchService {
      * Puts the workouts of today and the next days and the zones of today on the device, and fetches what it recorded.
      * Not in one transaction: a file leaves the outbox only after its upload is committed.
      */
-    public int sync(long athleteId, Viewer viewer) {
-        Athlete athlete = athletes.require(athleteId, viewer).seeingDrafts(false);
+    public int sync(Visit visit) {
+        Athlete athlete = athletes.require(visit).seeingDrafts(false);
         LocalDate today = athlete.dayOf(clock.instant());
         List<DeviceFiles.DeviceFile> made = new ArrayList<>();
         for (Slab slab : sessions.between(athlete, today, today.plusDays(DAYS_ON_DEVICE)))
             if (slab.planned() && slab.done() == null && slab.plannedSeconds() != null)
                 made.add(new DeviceFiles.DeviceFile(
                         DeviceFiles.workoutName(slab.id()),
-                        workoutFile(athleteId, viewer, slab.id()).bytes()));
+                        workoutFile(visit, slab.id()).bytes()));
         Zones zones = thresholds.zonesOf(athlete).on(today);
         for (Sport sport : athlete.sports()) {
             FitZones own = FitZones.of(zones, sport, clock.instant());
@@ -152,16 +153,16 @@ public class BenchService {
                     || !own.speed().isEmpty())
                 made.add(new DeviceFiles.DeviceFile(DeviceFiles.zonesName(sport), own.write(SERIAL)));
         }
-        inTransaction.executeWithoutResult(status -> files.load(athleteId, made));
-        for (long sessionId : rides.waiting(athleteId)) deliver(athleteId, viewer, sessionId);
-        collect(athleteId, viewer);
+        inTransaction.executeWithoutResult(status -> files.load(visit.athleteId(), made));
+        for (long sessionId : rides.waiting(visit.athleteId())) deliver(visit, sessionId);
+        collect(visit);
         return made.size();
     }
 
-    private void collect(long athleteId, Viewer viewer) {
-        for (DeviceFiles.DeviceFile file : files.outbox(athleteId)) {
-            imports.upload(athleteId, viewer, file.name(), file.bytes());
-            files.collected(athleteId, file.name());
+    private void collect(Visit visit) {
+        for (DeviceFiles.DeviceFile file : files.outbox(visit.athleteId())) {
+            imports.upload(visit, file.name(), file.bytes());
+            files.collected(visit.athleteId(), file.name());
         }
     }
 
@@ -171,18 +172,18 @@ public class BenchService {
      * @throws IllegalArgumentException when it is done already, lies ahead or cannot be sent, with the reason
      */
     @Transactional
-    public void start(long athleteId, Viewer viewer, long sessionId, int speed) {
-        rides.start(ride(athleteId, viewer, sessionId, speed, null));
+    public void start(Visit visit, long sessionId, int speed) {
+        rides.start(ride(visit, sessionId, speed, null));
     }
 
     /** Starts it by the clock of a group: the unit goes where the group is, whenever it comes. */
     @Transactional
-    public void join(long athleteId, Viewer viewer, long sessionId, long hourId) {
-        rides.start(ride(athleteId, viewer, sessionId, 1, hourId));
+    public void join(Visit visit, long sessionId, long hourId) {
+        rides.start(ride(visit, sessionId, 1, hourId));
     }
 
-    private Ride ride(long athleteId, Viewer viewer, long sessionId, int speed, Long hourId) {
-        SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
+    private Ride ride(Visit visit, long sessionId, int speed, Long hourId) {
+        SessionService.Opened opened = sessions.open(visit, sessionId);
         if (opened.slab().done() != null) throw new IllegalArgumentException("This session has a recording already.");
         if (opened.slab().day().isAfter(opened.athlete().dayOf(clock.instant())))
             throw new IllegalArgumentException("“" + opened.slab().title() + "” is planned for "
@@ -190,10 +191,10 @@ public class BenchService {
         Thresholds own = opened.thresholds().forSport(opened.slab().sport());
         return new Ride(
                 sessionId,
-                athleteId,
-                viewer.accountId(),
+                visit.athleteId(),
+                visit.viewer().accountId(),
                 hourId,
-                onDevice(athleteId, viewer, sessionId, hourId != null),
+                onDevice(visit, sessionId, hourId != null),
                 body(opened.slab().sport(), opened.thresholds()),
                 own.knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME)
                         ? new Reserve(own.require(Quantity.CRITICAL_POWER), own.require(Quantity.W_PRIME))
@@ -204,19 +205,19 @@ public class BenchService {
     }
 
     /** The workout as it lies on the unit, or as it is now when it is not there or must be of this moment. */
-    private byte[] onDevice(long athleteId, Viewer viewer, long sessionId, boolean anew) {
+    private byte[] onDevice(Visit visit, long sessionId, boolean anew) {
         String name = DeviceFiles.workoutName(sessionId);
-        Optional<DeviceFiles.DeviceFile> there = anew ? Optional.empty() : files.named(athleteId, name);
+        Optional<DeviceFiles.DeviceFile> there = anew ? Optional.empty() : files.named(visit.athleteId(), name);
         if (there.isPresent()) return there.get().bytes();
-        byte[] sent = workoutFile(athleteId, viewer, sessionId).bytes();
-        files.add(athleteId, new DeviceFiles.DeviceFile(name, sent));
+        byte[] sent = workoutFile(visit, sessionId).bytes();
+        files.add(visit.athleteId(), new DeviceFiles.DeviceFile(name, sent));
         return sent;
     }
 
     /** The running unit; empty when none runs for this session. */
-    public Optional<LiveRides.State> state(long athleteId, Viewer viewer, long sessionId) {
-        athletes.require(athleteId, viewer);
-        return finish(athleteId, viewer, sessionId, rides.state(athleteId, sessionId));
+    public Optional<LiveRides.State> state(Visit visit, long sessionId) {
+        athletes.require(visit);
+        return finish(visit, sessionId, rides.state(visit.athleteId(), sessionId));
     }
 
     /** Screens of all units that a group's clock leads; for those who may see the group. */
@@ -224,17 +225,16 @@ public class BenchService {
         return rides.ofHour(hourId).stream().map(Screen::of).toList();
     }
 
-    public Optional<LiveRides.State> key(long athleteId, Viewer viewer, long sessionId, String key) {
-        athletes.require(athleteId, viewer);
-        return finish(athleteId, viewer, sessionId, rides.key(athleteId, sessionId, key));
+    public Optional<LiveRides.State> key(Visit visit, long sessionId, String key) {
+        athletes.require(visit);
+        return finish(visit, sessionId, rides.key(visit.athleteId(), sessionId, key));
     }
 
     /**
      * A unit that has just finished leaves its file in the outbox, and Pemblar fetches it through the ordinary upload.
      */
-    private Optional<LiveRides.State> finish(
-            long athleteId, Viewer viewer, long sessionId, Optional<LiveRides.State> state) {
-        if (state.isPresent() && state.get().view().finished()) deliver(athleteId, viewer, sessionId);
+    private Optional<LiveRides.State> finish(Visit visit, long sessionId, Optional<LiveRides.State> state) {
+        if (state.isPresent() && state.get().view().finished()) deliver(visit, sessionId);
         return state;
     }
 
@@ -242,15 +242,15 @@ public class BenchService {
      * What cannot be delivered now stays with the unit, and the next look, sync or round of the job tries again. The
      * recording arrives in the name of whoever started the unit.
      */
-    private void deliver(long athleteId, Viewer viewer, long sessionId) {
+    private void deliver(Visit visit, long sessionId) {
         boolean delivered = rides.finish(
-                athleteId,
+                visit.athleteId(),
                 sessionId,
                 (ride, bytes) -> files.deliver(
-                        athleteId,
+                        visit.athleteId(),
                         new DeviceFiles.DeviceFile(
                                 "bench-unit-" + sessionId + "-" + ride.startedMillis() + ".fit", bytes)));
-        if (delivered) collect(athleteId, viewer);
+        if (delivered) collect(visit);
     }
 
     /** Brings in what units that nobody looks at any more have finished. */
@@ -258,7 +258,7 @@ public class BenchService {
         for (Ride ride : rides.unseen())
             try {
                 rides.look(ride);
-                deliver(ride.athleteId(), new Viewer(ride.accountId(), "bench unit"), ride.sessionId());
+                deliver(new Visit(ride.athleteId(), new Viewer(ride.accountId(), "bench unit")), ride.sessionId());
             } catch (RuntimeException e) {
                 LOG.warn("a bench unit could not be brought in: {}", e.getMessage());
             }
@@ -269,8 +269,8 @@ public class BenchService {
 
     /** @throws IllegalArgumentException when the session has no plan or a threshold is missing */
     @Transactional(readOnly = true)
-    public WorkoutFile workoutFile(long athleteId, Viewer viewer, long sessionId) {
-        SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
+    public WorkoutFile workoutFile(Visit visit, long sessionId) {
+        SessionService.Opened opened = sessions.open(visit, sessionId);
         var workout = opened.workout()
                 .orElseThrow(() -> new IllegalArgumentException("This session has no workout to send."));
         String title = opened.slab().title();
@@ -281,8 +281,8 @@ public class BenchService {
 
     /** The zones of the session's day and sport, as a device gets them beside the workout. */
     @Transactional(readOnly = true)
-    public WorkoutFile zonesFile(long athleteId, Viewer viewer, long sessionId) {
-        SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
+    public WorkoutFile zonesFile(Visit visit, long sessionId) {
+        SessionService.Opened opened = sessions.open(visit, sessionId);
         return new WorkoutFile(
                 "zones-" + opened.slab().sport().key() + ".fit",
                 FitZones.of(opened.zones(), opened.slab().sport(), clock.instant())
@@ -291,17 +291,17 @@ public class BenchService {
 
     /** Does the session on the bench unit and uploads what it recorded. */
     @Transactional
-    public void perform(long athleteId, Viewer viewer, long sessionId) {
-        SessionService.Opened opened = sessions.open(athleteId, viewer, sessionId);
+    public void perform(Visit visit, long sessionId) {
+        SessionService.Opened opened = sessions.open(visit, sessionId);
         if (opened.slab().done() != null) throw new IllegalArgumentException("This session has a recording already.");
-        WorkoutFile file = workoutFile(athleteId, viewer, sessionId);
+        WorkoutFile file = workoutFile(visit, sessionId);
         byte[] activity = HeadUnit.follow(
                 file.bytes(),
                 body(opened.slab().sport(), opened.thresholds()),
                 begin(opened),
                 new Random(sessionId),
                 Faults.NONE);
-        imports.upload(athleteId, viewer, "bench-unit-" + opened.slab().day() + ".fit", activity);
+        imports.upload(visit, "bench-unit-" + opened.slab().day() + ".fit", activity);
     }
 
     /** A simulated session happens at its planned time; one of a day ahead is done today, and has just ended. */

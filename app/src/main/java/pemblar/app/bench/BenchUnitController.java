@@ -38,7 +38,7 @@ class BenchUnitController {
     @GetMapping
     String device(Visit visit, Model model) {
         LocalDate today = pages.open(model, visit, "bench").today();
-        BenchService.Device device = bench.device(visit.athleteId(), visit.viewer());
+        BenchService.Device device = bench.device(visit);
         model.addAttribute(
                 "workouts",
                 device.workouts().stream()
@@ -55,13 +55,13 @@ class BenchUnitController {
                         .toList());
         model.addAttribute("outdated", device.outdated());
         model.addAttribute("synced", device.isSynced());
-        model.addAttribute("devices", devices.of(visit.athleteId(), visit.viewer()));
+        model.addAttribute("devices", devices.of(visit));
         return "bench/device";
     }
 
     @PostMapping("/sync")
     String sync(Visit visit, RedirectAttributes flash) {
-        int files = bench.sync(visit.athleteId(), visit.viewer());
+        int files = bench.sync(visit);
         flash.addFlashAttribute("said", "Synced: " + files + " files are on the device.");
         return "redirect:/a/" + visit.athleteId() + "/bench";
     }
@@ -69,7 +69,7 @@ class BenchUnitController {
     @PostMapping("/devices")
     String add(Visit visit, @RequestParam String name, RedirectAttributes flash) {
         try {
-            flash.addFlashAttribute("newToken", devices.add(visit.athleteId(), visit.viewer(), name));
+            flash.addFlashAttribute("newToken", devices.add(visit, name));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
@@ -78,7 +78,7 @@ class BenchUnitController {
 
     @PostMapping("/devices/{id}/revoke")
     String revoke(Visit visit, @PathVariable long id, @RequestParam boolean revoked) {
-        devices.revoke(visit.athleteId(), visit.viewer(), id, revoked);
+        devices.revoke(visit, id, revoked);
         return "redirect:/a/" + visit.athleteId() + "/bench";
     }
 
@@ -89,7 +89,7 @@ class BenchUnitController {
             @RequestParam(defaultValue = "1") int speed,
             RedirectAttributes flash) {
         try {
-            bench.start(visit.athleteId(), visit.viewer(), sessionId, speed);
+            bench.start(visit, sessionId, speed);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             return "redirect:/a/" + visit.athleteId() + "/bench";
@@ -100,7 +100,7 @@ class BenchUnitController {
     @GetMapping("/{sessionId}")
     String ride(Visit visit, @PathVariable long sessionId, Model model, RedirectAttributes flash) {
         pages.open(model, visit, "bench");
-        if (bench.state(visit.athleteId(), visit.viewer(), sessionId).isEmpty()) {
+        if (bench.state(visit, sessionId).isEmpty()) {
             flash.addFlashAttribute("said", "The bench unit is not running this workout.");
             return "redirect:/a/" + visit.athleteId() + "/bench";
         }
@@ -111,7 +111,7 @@ class BenchUnitController {
     @GetMapping("/{sessionId}/state")
     @ResponseBody
     ResponseEntity<Screen> state(Visit visit, @PathVariable long sessionId) {
-        return bench.state(visit.athleteId(), visit.viewer(), sessionId)
+        return bench.state(visit, sessionId)
                 .map(s -> ResponseEntity.ok(Screen.of(s)))
                 .orElseThrow(() -> new NotFoundException("bench unit"));
     }
@@ -119,7 +119,7 @@ class BenchUnitController {
     @PostMapping("/{sessionId}/key")
     @ResponseBody
     ResponseEntity<Object> key(Visit visit, @PathVariable long sessionId, @RequestParam String key) {
-        return bench.key(visit.athleteId(), visit.viewer(), sessionId, key)
+        return bench.key(visit, sessionId, key)
                 .<ResponseEntity<Object>>map(s -> ResponseEntity.ok(Screen.of(s)))
                 .orElseGet(() -> ResponseEntity.ok(Map.of("finished", true)));
     }

@@ -39,7 +39,7 @@ class CalendarController {
 
     @PostMapping("/a/{athleteId}/season/calendar/renew")
     String renew(Visit visit, RedirectAttributes answer) {
-        String token = calendar.renew(visit.athleteId(), visit.viewer());
+        String token = calendar.renew(visit);
         answer.addFlashAttribute(
                 "address",
                 ServletUriComponentsBuilder.fromCurrentContextPath()
@@ -50,7 +50,7 @@ class CalendarController {
 
     @PostMapping("/a/{athleteId}/season/calendar/close")
     String close(Visit visit) {
-        calendar.close(visit.athleteId(), visit.viewer());
+        calendar.close(visit);
         return "redirect:/a/" + visit.athleteId() + "/season/calendar";
     }
 

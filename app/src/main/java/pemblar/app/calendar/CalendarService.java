@@ -11,7 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Secret;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService;
 import pemblar.app.season.PlanService;
@@ -56,22 +56,22 @@ class CalendarService {
 
     /** Makes a new address; the one before no longer works. It is told once and cannot be read again. */
     @Transactional
-    String renew(long athleteId, Viewer viewer) {
-        athletes.require(athleteId, viewer);
+    String renew(Visit visit) {
+        athletes.require(visit);
         String token = Secret.random();
         sql.sql("insert into calendar_feed (athlete_id, token_sha256, created_at) values (?, ?, ?) on "
                         + "conflict (athlete_id) do update set token_sha256 = excluded.token_sha256, "
                         + "created_at = excluded.created_at")
-                .params(athleteId, Secret.hash(token), java.sql.Timestamp.from(clock.instant()))
+                .params(visit.athleteId(), Secret.hash(token), java.sql.Timestamp.from(clock.instant()))
                 .update();
         return token;
     }
 
     @Transactional
-    void close(long athleteId, Viewer viewer) {
-        athletes.require(athleteId, viewer);
+    void close(Visit visit) {
+        athletes.require(visit);
         sql.sql("delete from calendar_feed where athlete_id = ?")
-                .param(athleteId)
+                .param(visit.athleteId())
                 .update();
     }
 

@@ -18,7 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.LivedZones;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.mail.MailService;
 
 /** What athletes want to be asked in the morning, and the mail that reminds those who have said nothing yet. */
@@ -48,11 +48,11 @@ public class AskedStore {
     }
 
     @Transactional
-    public void keep(long athleteId, Viewer viewer, Asked asked) {
-        athletes.require(athleteId, viewer);
+    public void keep(Visit visit, Asked asked) {
+        athletes.require(visit);
         sql.sql("insert into checkin_choice (athlete_id, asked, remind_minute) values (?, ?, ?) on conflict "
                         + "(athlete_id) do update set asked = excluded.asked, remind_minute = excluded.remind_minute")
-                .params(athleteId, asked.stored(), asked.remindMinute())
+                .params(visit.athleteId(), asked.stored(), asked.remindMinute())
                 .update();
     }
 

@@ -91,11 +91,7 @@ class CheckinController {
             Visit visit, @RequestParam String day, @RequestParam Map<String, String> typed, RedirectAttributes flash) {
         String back = "redirect:/a/" + visit.athleteId() + ("lanes".equals(typed.get("here")) ? "/checkins" : "/today");
         try {
-            checkins.keep(
-                    visit.athleteId(),
-                    visit.viewer(),
-                    CheckinService.Source.HAND,
-                    Typing.of(Typed.day("Day", day), typed));
+            checkins.keep(visit, CheckinService.Source.HAND, Typing.of(Typed.day("Day", day), typed));
             flash.addFlashAttribute("good", "Noted.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
@@ -117,7 +113,7 @@ class CheckinController {
             Integer minute = Typed.minuteOrNull(remind.strip());
             if (minute == null && !remind.isBlank())
                 throw new IllegalArgumentException("Reminder: enter a time of day, e.g. 06:30, or nothing.");
-            asked.keep(visit.athleteId(), visit.viewer(), new Asked(fields, minute));
+            asked.keep(visit, new Asked(fields, minute));
             flash.addFlashAttribute(
                     "good",
                     minute == null
@@ -141,11 +137,7 @@ class CheckinController {
             if (reading.problems().isEmpty())
                 flash.addFlashAttribute(
                         "good",
-                        checkins.keepAll(
-                                        visit.athleteId(),
-                                        visit.viewer(),
-                                        CheckinService.Source.FILE,
-                                        reading.checkins())
+                        checkins.keepAll(visit, CheckinService.Source.FILE, reading.checkins())
                                 + " mornings were read.");
             else flash.addFlashAttribute("problems", reading.problems());
         } catch (IllegalArgumentException e) {

@@ -18,7 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Once;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.core.checkin.Bands;
 import pemblar.core.checkin.Measure;
 
@@ -54,18 +54,18 @@ public class CheckinService {
      * come
      */
     @Transactional
-    public void keep(long athleteId, Viewer viewer, Source source, Checkin checkin) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        write(athlete, source, viewer.name(), checkin);
-        events.publishEvent(new Changed(athleteId));
+    public void keep(Visit visit, Source source, Checkin checkin) {
+        Athlete athlete = athletes.require(visit);
+        write(athlete, source, visit.viewer().name(), checkin);
+        events.publishEvent(new Changed(visit.athleteId()));
     }
 
     /** Many mornings at once, all or none. */
     @Transactional
-    public int keepAll(long athleteId, Viewer viewer, Source source, List<Checkin> all) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        for (Checkin checkin : all) write(athlete, source, viewer.name(), checkin);
-        events.publishEvent(new Changed(athleteId));
+    public int keepAll(Visit visit, Source source, List<Checkin> all) {
+        Athlete athlete = athletes.require(visit);
+        for (Checkin checkin : all) write(athlete, source, visit.viewer().name(), checkin);
+        events.publishEvent(new Changed(visit.athleteId()));
         return all.size();
     }
 

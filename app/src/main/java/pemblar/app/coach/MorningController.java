@@ -85,7 +85,7 @@ class MorningController {
     /** What is behind a strand, in place: the last session, notes with a field to answer, proposals. */
     @GetMapping("/roster/{athleteId}")
     String open(Visit visit, Model model) {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         model.addAttribute("athlete", athlete);
         model.addAttribute("viewer", visit.viewer());
         model.addAttribute("open", adjusting.open(athlete, trends.of(athlete)));
@@ -98,7 +98,7 @@ class MorningController {
     /** In which groups an athlete is, and could be; fetched when it is asked for. */
     @GetMapping("/roster/{athleteId}/groups")
     String groups(Visit visit, Model model) {
-        model.addAttribute("athlete", athletes.require(visit.athleteId(), visit.viewer()));
+        model.addAttribute("athlete", athletes.require(visit));
         model.addAttribute("groups", morning.groups(visit.viewer()));
         model.addAttribute("in", morning.groupsOf(visit.viewer(), visit.athleteId()));
         return "coach/groups :: groups";
@@ -115,7 +115,7 @@ class MorningController {
     @PostMapping("/roster/{athleteId}/reply")
     String reply(Visit visit, @RequestParam long note, @RequestParam String body, RedirectAttributes flash) {
         return said(flash, () -> {
-            notes.answer(visit.athleteId(), visit.viewer(), note, body);
+            notes.answer(visit, note, body);
             return "Answered.";
         });
     }

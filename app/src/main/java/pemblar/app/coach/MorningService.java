@@ -22,6 +22,7 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Recent;
 import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.reading.Looks;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -280,7 +281,7 @@ public class MorningService {
 
     /** The coach has dealt with an athlete, until something new is said. */
     public void dealt(Viewer coach, long athleteId) {
-        Athlete athlete = athletes.require(athleteId, coach);
+        Athlete athlete = athletes.require(new Visit(athleteId, coach));
         sql.sql("insert into morning_dealt (athlete_id, account_id, fingerprint, dealt_at) values (?, "
                         + "?, ?, ?) on conflict (athlete_id, account_id) do update set fingerprint = "
                         + "excluded.fingerprint, dealt_at = excluded.dealt_at")
@@ -334,7 +335,7 @@ public class MorningService {
     /** Puts an athlete into a group or takes them out. */
     @Transactional
     public void member(Viewer coach, long groupId, long athleteId, boolean in) {
-        athletes.require(athleteId, coach);
+        athletes.require(new Visit(athleteId, coach));
         if (sql.sql("select count(*) from coach_group where id = ? and account_id = ?")
                         .params(groupId, coach.accountId())
                         .query(Integer.class)

@@ -14,7 +14,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.compare.ComparisonStore.Held;
 import pemblar.app.compare.Content.Line;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.review.RepetitionFinder;
 import pemblar.app.session.done.DescriptionService;
 import pemblar.app.session.reading.SessionService;
@@ -61,18 +61,18 @@ public class ComparisonService implements Undoable {
         this.clock = clock;
     }
 
-    public List<ComparisonStore.Named> all(long athleteId, Viewer viewer) {
-        athletes.require(athleteId, viewer);
-        return store.all(athleteId);
+    public List<ComparisonStore.Named> all(Visit visit) {
+        athletes.require(visit);
+        return store.all(visit.athleteId());
     }
 
     /** As it now is: repetitions of mended recordings are measured anew, those of deleted sessions have no figures. */
     @Transactional
-    public Held open(long athleteId, Viewer viewer, long id) {
-        athletes.require(athleteId, viewer);
-        Held held = store.find(athleteId, id).orElseThrow(() -> new NotFoundException("comparison"));
+    public Held open(Visit visit, long id) {
+        athletes.require(visit);
+        Held held = store.find(visit.athleteId(), id).orElseThrow(() -> new NotFoundException("comparison"));
         Map<Long, Integer> revisions = sessions.revisions(
-                athleteId,
+                visit.athleteId(),
                 held.content().lines().stream().map(Line::session).distinct().toList());
         Map<Long, SessionService.Opened> opened = new HashMap<>();
         Content fresh = held.content().changeAll(line -> {
@@ -82,13 +82,12 @@ public class ComparisonService implements Undoable {
                     ? line.measured(Map.of(), -1)
                     : line.measured(
                             figures(
-                                    opened.computeIfAbsent(line.session(), s -> sessions.open(athleteId, viewer, s)),
+                                    opened.computeIfAbsent(line.session(), s -> sessions.open(visit, s)),
                                     line.from(),
                                     line.to()),
                             now);
         });
-        fresh = started(
-                fresh, line -> opened.computeIfAbsent(line.session(), s -> sessions.open(athleteId, viewer, s)));
+        fresh = started(fresh, line -> opened.computeIfAbsent(line.session(), s -> sessions.open(visit, s)));
         if (!fresh.equals(held.content()) && store.save(held, held.name(), fresh, clock.instant()))
             return new Held(held.id(), held.name(), fresh, held.version() + 1);
         return new Held(held.id(), held.name(), fresh, held.version());
@@ -169,44 +168,30 @@ public class ComparisonService implements Undoable {
 
     /** Adds to a comparison, or begins one. @param comparison null for a new one @return its id */
     @Transactional
-    public long add(
-            long athleteId,
-            Viewer viewer,
-            Long comparison,
-            String name,
-            String group,
-            long session,
-            Integer from,
-            Integer to) {
-        SessionService.Opened opened = sessions.open(athleteId, viewer, session);
+    public long add(Visit visit, Long comparison, String name, String group, long session, Integer from, Integer to) {
+        SessionService.Opened opened = sessions.open(visit, session);
         List<Line> lines = lines(opened, Content.group(group), from, to);
-        if (comparison == null) return create(athleteId, viewer, name, Content.EMPTY.add(lines));
-        change(
-                athleteId,
-                viewer,
-                comparison,
-                "Added " + lines.size() + " to a comparison.",
-                content -> content.add(lines));
+        if (comparison == null) return create(visit, name, Content.EMPTY.add(lines));
+        change(visit, comparison, "Added " + lines.size() + " to a comparison.", content -> content.add(lines));
         return comparison;
     }
 
     /** Begins a comparison of the repetitions of several sessions by group. @return its id */
     @Transactional
-    public long begin(long athleteId, Viewer viewer, String name, Map<String, List<Long>> sessionsByGroup) {
+    public long begin(Visit visit, String name, Map<String, List<Long>> sessionsByGroup) {
         Content content = Content.EMPTY;
         for (var group : sessionsByGroup.entrySet())
             for (long session : group.getValue())
-                content = content.add(
-                        lines(sessions.open(athleteId, viewer, session), Content.group(group.getKey()), null, null));
-        return create(athleteId, viewer, name, content);
+                content = content.add(lines(sessions.open(visit, session), Content.group(group.getKey()), null, null));
+        return create(visit, name, content);
     }
 
-    private long create(long athleteId, Viewer viewer, String name, Content content) {
-        athletes.require(athleteId, viewer);
+    private long create(Visit visit, String name, Content content) {
+        athletes.require(visit);
         String kept = name.strip();
         if (kept.isEmpty() || kept.length() > LONGEST_NAME)
             throw new IllegalArgumentException("Name: enter 1 to " + LONGEST_NAME + " characters.");
-        return store.create(athleteId, kept, suited(content), clock.instant());
+        return store.create(visit.athleteId(), kept, suited(content), clock.instant());
     }
 
     /** Starts with quantities that these repetitions have: power against heart rate, or speed without power. */
@@ -225,15 +210,15 @@ public class ComparisonService implements Undoable {
      * month. @return id of the new comparison
      */
     @Transactional
-    public long overMonths(long athleteId, Viewer viewer, long session) {
-        SessionService.Opened asked = sessions.open(athleteId, viewer, session);
+    public long overMonths(Visit visit, long session) {
+        SessionService.Opened asked = sessions.open(visit, session);
         if (asked.workout().isEmpty())
             throw new IllegalArgumentException("This session has no workout that could have been done before.");
-        List<Long> ids =
-                sessions.ofWorkout(athleteId, asked.workoutId(), asked.slab().title());
+        List<Long> ids = sessions.ofWorkout(
+                visit.athleteId(), asked.workoutId(), asked.slab().title());
         List<Long> latest = ids.subList(Math.max(0, ids.size() - MOST_SESSIONS), ids.size());
         List<SessionService.Opened> all = latest.stream()
-                .map(id -> sessions.open(athleteId, viewer, id))
+                .map(id -> sessions.open(visit, id))
                 .filter(o -> !repetitions.of(o).isEmpty())
                 .toList();
         boolean surfaces =
@@ -250,8 +235,7 @@ public class ComparisonService implements Undoable {
         if (content.lines().isEmpty())
             throw new IllegalArgumentException("No repetitions were found in the sessions of this workout.");
         String name = asked.slab().title() + ", over months";
-        return create(
-                athleteId, viewer, name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name, content);
+        return create(visit, name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name, content);
     }
 
     /** Months while they are few, else years: more than four groups cannot be told apart in a drawing. */
@@ -266,10 +250,10 @@ public class ComparisonService implements Undoable {
 
     /** @throws IllegalArgumentException when it cannot be, or somebody was quicker */
     @Transactional
-    public void change(long athleteId, Viewer viewer, long id, String label, UnaryOperator<Content> change) {
-        Held held = open(athleteId, viewer, id);
+    public void change(Visit visit, long id, String label, UnaryOperator<Content> change) {
+        Held held = open(visit, id);
         Content after = change.apply(held.content());
-        undo.remember(athleteId, viewer, label, KIND, held);
+        undo.remember(visit, label, KIND, held);
         if (!store.save(held, held.name(), after, clock.instant()))
             throw new IllegalArgumentException(
                     "Somebody else changed this comparison just now. Look at it again, then repeat your change.");
@@ -277,16 +261,15 @@ public class ComparisonService implements Undoable {
 
     /** @throws IllegalArgumentException when that does not make two to four groups, or somebody was quicker */
     @Transactional
-    public void group(long athleteId, Viewer viewer, long id, Grouping by) {
+    public void group(Visit visit, long id, Grouping by) {
         change(
-                athleteId,
-                viewer,
+                visit,
                 id,
                 "Grouped by " + by.words() + ".",
                 content -> by.group(
                         content,
                         descriptions.of(
-                                athleteId,
+                                visit.athleteId(),
                                 content.lines().stream()
                                         .map(Line::session)
                                         .distinct()
@@ -294,10 +277,10 @@ public class ComparisonService implements Undoable {
     }
 
     @Transactional
-    public void drop(long athleteId, Viewer viewer, long id) {
-        Held held = open(athleteId, viewer, id);
-        undo.remember(athleteId, viewer, "Dropped the comparison “" + held.name() + "”.", KIND, held);
-        store.drop(athleteId, id);
+    public void drop(Visit visit, long id) {
+        Held held = open(visit, id);
+        undo.remember(visit, "Dropped the comparison “" + held.name() + "”.", KIND, held);
+        store.drop(visit.athleteId(), id);
     }
 
     @Override

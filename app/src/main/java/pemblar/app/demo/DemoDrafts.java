@@ -6,6 +6,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.change.SharingService;
 
 /** Plans of the coach that are shared up to a day, with drafts after it. */
@@ -30,6 +31,6 @@ public class DemoDrafts {
                 coach.name(),
                 athlete.id(),
                 today);
-        sharing.shareUpTo(athlete.id(), coach, today.plusDays(days));
+        sharing.shareUpTo(new Visit(athlete.id(), coach), today.plusDays(days));
     }
 }

@@ -26,6 +26,7 @@ import pemblar.app.demo.people.DemoMornings;
 import pemblar.app.demo.people.DemoOthers;
 import pemblar.app.demo.people.DemoRoster;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService;
 import pemblar.app.season.PlanService;
@@ -276,7 +277,7 @@ class DemoLoader implements ApplicationRunner {
     }
 
     private void set(Athlete athlete, Viewer viewer, Quantity quantity, LocalDate from, double value) {
-        thresholds.set(athlete.id(), viewer, quantity, from, value);
+        thresholds.set(new Visit(athlete.id(), viewer), quantity, from, value);
     }
 
     private void season(DemoAthlete demo, Athlete athlete) {

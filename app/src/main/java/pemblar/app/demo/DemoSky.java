@@ -4,6 +4,7 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.sky.Place;
 import pemblar.app.sky.SkyService;
 import pemblar.core.sport.Sport;
@@ -20,6 +21,6 @@ class DemoSky {
     }
 
     void add(Athlete athlete, Viewer viewer) {
-        sky.train(athlete.id(), viewer, PLACES.get(athlete.first()));
+        sky.train(new Visit(athlete.id(), viewer), PLACES.get(athlete.first()));
     }
 }

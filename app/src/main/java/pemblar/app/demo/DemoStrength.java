@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.strength.StrengthMaking;
 
 /** Twenty weeks of strength work beside the endurance, with maxima that rose. */
@@ -35,23 +36,23 @@ class DemoStrength {
         for (int rise = 0; rise < 3; rise++) {
             LocalDate day = today.minusWeeks(WEEKS - 7L * rise);
             String said = rise == 0 ? "typed" : Math.round(share * (80 + 4 * rise)) + " kg × 5";
-            making.maximum(athlete.id(), viewer, "back squat", day, Math.rint(share * (92 + 5 * rise)), said);
+            making.maximum(
+                    new Visit(athlete.id(), viewer), "back squat", day, Math.rint(share * (92 + 5 * rise)), said);
         }
         LocalDate first = today.minusWeeks(WEEKS);
-        making.maximum(athlete.id(), viewer, "deadlift", first, Math.rint(share * 118), "107.5 kg × 3");
-        making.maximum(athlete.id(), viewer, "bench press", first, Math.rint(share * 62), "typed");
-        making.maximum(athlete.id(), viewer, "row", first, Math.rint(share * 66), "typed");
-        making.maximum(athlete.id(), viewer, "calf raise", first, Math.rint(share * 120), "typed");
-        making.maximum(athlete.id(), viewer, "pull-up", first, Math.rint(share * 88), "3 with 10 kg");
-        making.link(athlete.id(), viewer, "split squat", "back squat", 35, false);
-        making.link(athlete.id(), viewer, "romanian deadlift", "deadlift", 80, true);
+        making.maximum(new Visit(athlete.id(), viewer), "deadlift", first, Math.rint(share * 118), "107.5 kg × 3");
+        making.maximum(new Visit(athlete.id(), viewer), "bench press", first, Math.rint(share * 62), "typed");
+        making.maximum(new Visit(athlete.id(), viewer), "row", first, Math.rint(share * 66), "typed");
+        making.maximum(new Visit(athlete.id(), viewer), "calf raise", first, Math.rint(share * 120), "typed");
+        making.maximum(new Visit(athlete.id(), viewer), "pull-up", first, Math.rint(share * 88), "3 with 10 kg");
+        making.link(new Visit(athlete.id(), viewer), "split squat", "back squat", 35, false);
+        making.link(new Visit(athlete.id(), viewer), "romanian deadlift", "deadlift", 80, true);
         for (int week = -WEEKS; week < WEEKS_AHEAD; week++) {
             LocalDate monday = today.plusWeeks(week).with(DayOfWeek.MONDAY);
             if (monday.isBefore(first)) continue;
             boolean legs = week % 2 == 0;
             making.session(
-                    athlete.id(),
-                    viewer,
+                    new Visit(athlete.id(), viewer),
                     athlete,
                     monday,
                     legs ? "Legs, heavy" : "Upper body and trunk",

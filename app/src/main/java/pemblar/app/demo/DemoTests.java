@@ -10,6 +10,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.core.model.Effort;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
@@ -47,7 +48,7 @@ class DemoTests {
             if (day == DemoAthlete.CLUB_RACE && demo.rides()) race(pieces, athlete, date);
             if (day == DemoAthlete.SWIM_TEST && demo.swims())
                 swims(pieces, demo.ability(day) * DemoAthlete.SWIM_SPEED, date);
-            if (!pieces.isEmpty()) evidence.keep(athlete.id(), viewer, pieces, null);
+            if (!pieces.isEmpty()) evidence.keep(new Visit(athlete.id(), viewer), pieces, null);
         }
     }
 

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.compare.ComparisonService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 
 /**
  * What the demo's people say about their sessions: written at once, so that nothing of it stands as somebody's last
@@ -117,6 +118,6 @@ class DemoWords {
         Map<String, List<Long>> groups = new LinkedHashMap<>();
         groups.put("old wheels", List.of(done.get(3), done.get(2)));
         groups.put("new wheels", List.of(done.get(1), done.get(0)));
-        comparisons.begin(athlete, viewer, "Old and new wheels", groups);
+        comparisons.begin(new Visit(athlete, viewer), "Old and new wheels", groups);
     }
 }

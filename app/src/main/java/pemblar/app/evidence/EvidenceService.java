@@ -15,7 +15,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.effort.EffortService;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.reading.SessionEfforts;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
@@ -151,34 +151,35 @@ public class EvidenceService {
 
     /** Keeps what a calculator answered, every estimate of it. */
     @Transactional
-    public void keep(long athleteId, Viewer viewer, List<Evidence> pieces, Long sessionId) {
-        athletes.require(athleteId, viewer);
+    public void keep(Visit visit, List<Evidence> pieces, Long sessionId) {
+        athletes.require(visit);
         for (Evidence piece : pieces)
-            evidence.save(new EvidenceRow(athleteId, viewer.accountId(), piece, sessionId, clock.instant()));
+            evidence.save(
+                    new EvidenceRow(visit.athleteId(), visit.viewer().accountId(), piece, sessionId, clock.instant()));
     }
 
     @Transactional
-    public void delete(long athleteId, Viewer viewer, long id) {
-        athletes.require(athleteId, viewer);
-        evidence.delete(
-                evidence.findByIdAndAthleteId(id, athleteId).orElseThrow(() -> new NotFoundException("evidence")));
+    public void delete(Visit visit, long id) {
+        athletes.require(visit);
+        evidence.delete(evidence.findByIdAndAthleteId(id, visit.athleteId())
+                .orElseThrow(() -> new NotFoundException("evidence")));
     }
 
     @Transactional
-    public void setAside(long athleteId, Viewer viewer, String key, String reason) {
-        athletes.require(athleteId, viewer);
+    public void setAside(Visit visit, String key, String reason) {
+        athletes.require(visit);
         if (reason.isBlank() || reason.length() > LONGEST_REASON)
             throw new IllegalArgumentException(
                     "Reason: say in up to " + LONGEST_REASON + " characters why it does not count.");
         if (!key.matches("(kept|bests|reserve)-[A-Z_0-9]{1,40}")) throw new NotFoundException("evidence");
-        setAsides.save(new SetAsideRow(athleteId, key, reason.strip()));
+        setAsides.save(new SetAsideRow(visit.athleteId(), key, reason.strip()));
     }
 
     @Transactional
-    public void bringBack(long athleteId, Viewer viewer, String key) {
-        athletes.require(athleteId, viewer);
+    public void bringBack(Visit visit, String key) {
+        athletes.require(visit);
         setAsides.delete(setAsides
-                .findById(new SetAsideRow.Key(athleteId, key))
+                .findById(new SetAsideRow.Key(visit.athleteId(), key))
                 .orElseThrow(() -> new NotFoundException("evidence")));
     }
 

@@ -18,7 +18,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.IntakeService;
 import pemblar.app.session.IntakeService.Taken;
 
@@ -55,12 +55,12 @@ public class ImportService {
 
     /** Stores a file and queues it. */
     @Transactional
-    public long upload(long athleteId, Viewer viewer, String fileName, byte[] content) {
-        athletes.require(athleteId, viewer);
+    public long upload(Visit visit, String fileName, byte[] content) {
+        athletes.require(visit);
         String name = fileName.replaceAll("[\\p{Cntrl}/\\\\]", "_");
         ImportFileRow row = files.save(new ImportFileRow(
-                athleteId,
-                viewer.accountId(),
+                visit.athleteId(),
+                visit.viewer().accountId(),
                 name.length() > 200 ? name.substring(0, 200) : name,
                 content,
                 clock.instant()));

@@ -6,6 +6,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Handover;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.reading.ExportService;
 
 /**
@@ -35,6 +36,6 @@ class RecordingHandover implements Handover {
     @Override
     public void hand(Athlete from, Athlete to, Viewer person, boolean seasonToo) {
         for (ExportService.Item item : recordings.originals(from))
-            imports.upload(to.id(), person, item.originalName(), recordings.original(item));
+            imports.upload(new Visit(to.id(), person), item.originalName(), recordings.original(item));
     }
 }

@@ -15,10 +15,10 @@ final class AskedOnce {
     private record Change(long athleteId, long accountId, boolean seenSuffices) {}
 
     /** False when it was asked for in this transaction already, as strictly. */
-    static boolean isFirst(long athleteId, Viewer viewer, boolean seenSuffices) {
+    static boolean isFirst(Visit visit, boolean seenSuffices) {
         Set<Object> asked = asked();
-        if (asked.contains(new Change(athleteId, viewer.accountId(), false))) return false;
-        return asked.add(new Change(athleteId, viewer.accountId(), seenSuffices));
+        if (asked.contains(new Change(visit.athleteId(), visit.viewer().accountId(), false))) return false;
+        return asked.add(new Change(visit.athleteId(), visit.viewer().accountId(), seenSuffices));
     }
 
     @SuppressWarnings("unchecked")

@@ -6,5 +6,5 @@ public interface ChangeGuard {
      * @param seenSuffices the change is one that whoever sees may make, such as a note
      * @throws NotFoundException when this person may see but not change
      */
-    void before(long athleteId, Viewer viewer, boolean seenSuffices);
+    void before(Visit visit, boolean seenSuffices);
 }

@@ -42,8 +42,8 @@ class OneWriterConfiguration {
                 lock(sql.getObject(), athleteId);
                 boolean seenSuffices = call.getMethod().isAnnotationPresent(SeenSuffices.class);
                 viewer(call.getArguments())
-                        .filter(viewer -> AskedOnce.isFirst(athleteId, viewer, seenSuffices))
-                        .ifPresent(viewer -> guard.getObject().before(athleteId, viewer, seenSuffices));
+                        .filter(viewer -> AskedOnce.isFirst(new Visit(athleteId, viewer), seenSuffices))
+                        .ifPresent(viewer -> guard.getObject().before(new Visit(athleteId, viewer), seenSuffices));
             }
             return call.proceed();
         };

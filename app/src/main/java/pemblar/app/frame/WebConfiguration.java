@@ -14,6 +14,7 @@ import org.thymeleaf.cache.StandardCacheManager;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import org.thymeleaf.spring6.view.ThymeleafViewResolver;
 import pemblar.app.frame.page.DayReading;
+import pemblar.app.frame.page.FormFields;
 import pemblar.app.frame.page.Looking;
 import pemblar.app.frame.page.WhoAsks;
 import pemblar.app.frame.page.WholePage;
@@ -26,8 +27,10 @@ class WebConfiguration implements WebMvcConfigurer {
     private final DayReading days;
     private final Looking looking;
     private final WhoAsks asks;
+    private final FormFields fields;
 
-    WebConfiguration(DayReading days, Looking looking, WhoAsks asks) {
+    WebConfiguration(DayReading days, Looking looking, WhoAsks asks, FormFields fields) {
+        this.fields = fields;
         this.asks = asks;
         this.days = days;
         this.looking = looking;
@@ -58,6 +61,7 @@ class WebConfiguration implements WebMvcConfigurer {
     @Override
     public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
         resolvers.add(asks);
+        resolvers.add(fields);
     }
 
     @Override

@@ -22,6 +22,7 @@ import pemblar.app.bench.Lead;
 import pemblar.app.bench.Screen;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.Slab;
 import pemblar.app.session.change.ScheduleService;
 import pemblar.app.session.reading.SessionService;
@@ -82,7 +83,7 @@ public class HourService {
     /** The zone in which a coach reads and types clock times: their own, else that of the group's first athlete. */
     ZoneId zone(Memberships.Group group, Viewer coach) {
         return athletes.own(coach)
-                .map(id -> athletes.require(id, coach))
+                .map(id -> athletes.require(new Visit(id, coach)))
                 .or(() -> groups.members(group.id(), coach).stream().findFirst())
                 .map(a -> a.local(clock.instant()).getZone())
                 .orElse(ZoneOffset.UTC);
@@ -210,19 +211,19 @@ public class HourService {
      * @throws IllegalArgumentException when it is over or a threshold is missing
      */
     @Transactional
-    public long join(long athleteId, Viewer viewer, long hourId) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public long join(Visit visit, long hourId) {
+        Athlete athlete = athletes.require(visit);
         Hour hour = store.find(hourId)
-                .filter(h -> groups.groupsOf(athleteId).contains(h.groupId()))
+                .filter(h -> groups.groupsOf(visit.athleteId()).contains(h.groupId()))
                 .orElseThrow(() -> new NotFoundException("group hour"));
         if (clock(hour).at().over()) throw new IllegalArgumentException("The group has finished this hour.");
         LocalDate day = athlete.dayOf(hour.startsAt());
         if (day.isAfter(athlete.dayOf(clock.instant())))
             throw new IllegalArgumentException("It begins tomorrow: join on its day.");
-        long session = planned(athlete, viewer, day, hour)
-                .orElseGet(() -> schedule.schedule(athleteId, viewer, day, minute(athlete, hour), chosen(hour)));
-        store.join(hourId, athleteId, session);
-        bench.join(athleteId, viewer, session, hourId);
+        long session = planned(athlete, visit.viewer(), day, hour)
+                .orElseGet(() -> schedule.schedule(visit, day, minute(athlete, hour), chosen(hour)));
+        store.join(hourId, visit.athleteId(), session);
+        bench.join(visit, session, hourId);
         return session;
     }
 
@@ -233,7 +234,7 @@ public class HourService {
                         && s.done() == null
                         && Long.valueOf(hour.workoutId()).equals(s.workoutId()))
                 .map(Slab::id)
-                .filter(id -> sessions.open(athlete.id(), viewer, id)
+                .filter(id -> sessions.open(new Visit(athlete.id(), viewer), id)
                         .workout()
                         .filter(hour.workout()::equals)
                         .isPresent())

@@ -18,8 +18,7 @@ class JoinController {
     @PostMapping("/a/{athleteId}/hours/{hourId}/join")
     String join(Visit visit, @PathVariable long hourId, RedirectAttributes flash) {
         try {
-            return "redirect:/a/" + visit.athleteId() + "/bench/"
-                    + hours.join(visit.athleteId(), visit.viewer(), hourId);
+            return "redirect:/a/" + visit.athleteId() + "/bench/" + hours.join(visit, hourId);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             return "redirect:/a/" + visit.athleteId() + "/today";

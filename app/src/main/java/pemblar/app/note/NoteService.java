@@ -20,6 +20,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.SeenSuffices;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 
 /**
@@ -66,13 +67,15 @@ public class NoteService {
     }
 
     @Transactional(readOnly = true)
-    public List<Note> ofSession(long athleteId, Viewer viewer, long sessionId) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        return files.beside(
-                notes(athlete, viewer.accountId(), "and n.session_id = :session order by coalesce(n.second, -1), n.id")
-                        .param("session", sessionId)
-                        .query(NoteService::note)
-                        .list());
+    public List<Note> ofSession(Visit visit, long sessionId) {
+        Athlete athlete = athletes.require(visit);
+        return files.beside(notes(
+                        athlete,
+                        visit.viewer().accountId(),
+                        "and n.session_id = :session order by coalesce(n.second, -1), n.id")
+                .param("session", sessionId)
+                .query(NoteService::note)
+                .list());
     }
 
     private JdbcClient.StatementSpec notes(Athlete athlete, long accountId, String rest) {
@@ -108,16 +111,16 @@ public class NoteService {
 
     /** Threads in which something was said last first. @param about null for all of them */
     @Transactional(readOnly = true)
-    public List<Thread> threads(long athleteId, Viewer viewer, About about) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public List<Thread> threads(Visit visit, About about) {
+        Athlete athlete = athletes.require(visit);
         List<Note> all = files.beside(
                 about == null
-                        ? notes(athlete, viewer.accountId(), "order by n.id desc limit " + MOST_NOTES)
+                        ? notes(athlete, visit.viewer().accountId(), "order by n.id desc limit " + MOST_NOTES)
                                 .query(NoteService::note)
                                 .list()
                         : notes(
                                         athlete,
-                                        viewer.accountId(),
+                                        visit.viewer().accountId(),
                                         "and n.about = :about and n.day is not distinct from cast(:day as date)")
                                 .param("about", about.word())
                                 .param("day", about.day())
@@ -173,7 +176,7 @@ public class NoteService {
     /** A person has read some notes; that is no change of the athlete's data. */
     @Transactional
     public void read(Viewer viewer, long athleteId, List<Long> ids) {
-        athletes.require(athleteId, viewer);
+        athletes.require(new Visit(athleteId, viewer));
         if (ids.isEmpty()) return;
         sql.sql("insert into note_read (note_id, account_id) select id, ? from note where athlete_id = ? and id in ("
                         + ids.stream().map(String::valueOf).collect(Collectors.joining(","))
@@ -188,21 +191,20 @@ public class NoteService {
      */
     @SeenSuffices
     @Transactional
-    public long write(long athleteId, Viewer viewer, long sessionId, Integer second, String body) {
-        return write(athleteId, viewer, new About.OfSession(sessionId, second, null), body);
+    public long write(Visit visit, long sessionId, Integer second, String body) {
+        return write(visit, new About.OfSession(sessionId, second, null), body);
     }
 
     /** @return its id @throws IllegalArgumentException when it is empty or too long */
     @SeenSuffices
     @Transactional
-    public long write(long athleteId, Viewer viewer, About about, String body) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public long write(Visit visit, About about, String body) {
+        Athlete athlete = athletes.require(visit);
         if (about.sessionId() != null) require(athlete, about.sessionId());
         if (about.day() != null) Typed.near("Note", about.day(), athlete.dayOf(clock.instant()));
         Integer second = about instanceof About.OfSession session ? session.second() : null;
         return insert(
-                athleteId,
-                viewer,
+                visit,
                 new Place(about.word(), about.sessionId(), about.day(), second, about.part()),
                 checked(body),
                 null);
@@ -211,9 +213,9 @@ public class NoteService {
     /** Writes with a picture or a PDF beside; both or neither. */
     @SeenSuffices
     @Transactional
-    public void write(long athleteId, Viewer viewer, About about, String body, NoteFiles.Given file) {
-        long id = write(athleteId, viewer, about, body);
-        if (file != null) files.attach(athleteId, id, file);
+    public void write(Visit visit, About about, String body, NoteFiles.Given file) {
+        long id = write(visit, about, body);
+        if (file != null) files.attach(visit.athleteId(), id, file);
     }
 
     /** Where a note stands, as it is stored. */
@@ -222,17 +224,16 @@ public class NoteService {
     /** Answers a note, in its thread. */
     @SeenSuffices
     @Transactional
-    public void answer(long athleteId, Viewer viewer, long noteId, String body) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        Note asked = notes(athlete, viewer.accountId(), "and n.id = :id")
+    public void answer(Visit visit, long noteId, String body) {
+        Athlete athlete = athletes.require(visit);
+        Note asked = notes(athlete, visit.viewer().accountId(), "and n.id = :id")
                 .param("id", noteId)
                 .query(NoteService::note)
                 .optional()
                 .orElseThrow(() -> new NotFoundException("note"));
         long first = asked.answers() == null ? asked.id() : asked.answers();
         insert(
-                athleteId,
-                viewer,
+                visit,
                 new Place(asked.about(), asked.sessionId(), asked.day(), asked.second(), asked.part()),
                 checked(body),
                 first);
@@ -241,22 +242,22 @@ public class NoteService {
                 .param(first)
                 .query(Long.class)
                 .list());
-        read(viewer, athleteId, thread);
+        read(visit.viewer(), visit.athleteId(), thread);
     }
 
-    private long insert(long athleteId, Viewer viewer, Place place, String body, Long answers) {
+    private long insert(Visit visit, Place place, String body, Long answers) {
         return sql.sql("insert into note (athlete_id, about, session_id, day, second, part, body, author_id, author,"
                         + " written_at, answers_id) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) returning id")
                 .params(
-                        athleteId,
+                        visit.athleteId(),
                         place.about(),
                         place.sessionId(),
                         place.day(),
                         place.second(),
                         place.part(),
                         body,
-                        viewer.accountId(),
-                        viewer.name(),
+                        visit.viewer().accountId(),
+                        visit.viewer().name(),
                         Timestamp.from(clock.instant()),
                         answers)
                 .query(Long.class)
@@ -280,35 +281,44 @@ public class NoteService {
     /** Puts other words in the place of one's own note; that it was changed is shown. */
     @SeenSuffices
     @Transactional
-    public void edit(long athleteId, Viewer viewer, long noteId, String body) {
-        athletes.require(athleteId, viewer);
+    public void edit(Visit visit, long noteId, String body) {
+        athletes.require(visit);
         own(sql.sql("update note set body = ?, edited_at = ? where id = ? and athlete_id = ? and author_id = ? and"
                         + " taken_away_at is null")
-                .params(checked(body), Timestamp.from(clock.instant()), noteId, athleteId, viewer.accountId())
+                .params(
+                        checked(body),
+                        Timestamp.from(clock.instant()),
+                        noteId,
+                        visit.athleteId(),
+                        visit.viewer().accountId())
                 .update());
     }
 
     /** The words go for good; that there was a note stays. */
     @SeenSuffices
     @Transactional
-    public void takeAway(long athleteId, Viewer viewer, long noteId) {
-        athletes.require(athleteId, viewer);
+    public void takeAway(Visit visit, long noteId) {
+        athletes.require(visit);
         own(sql.sql("update note set body = '', taken_away_at = ? where id = ? and athlete_id = ? and author_id = ?"
                         + " and taken_away_at is null")
-                .params(Timestamp.from(clock.instant()), noteId, athleteId, viewer.accountId())
+                .params(
+                        Timestamp.from(clock.instant()),
+                        noteId,
+                        visit.athleteId(),
+                        visit.viewer().accountId())
                 .update());
         files.remove(noteId);
     }
 
     /** @throws NotFoundException when there is no such file beside a note that this person sees */
     @Transactional(readOnly = true)
-    public NoteFiles.Given file(long athleteId, Viewer viewer, long noteId, long fileId) {
-        notes(athletes.require(athleteId, viewer), viewer.accountId(), "and n.id = :id")
+    public NoteFiles.Given file(Visit visit, long noteId, long fileId) {
+        notes(athletes.require(visit), visit.viewer().accountId(), "and n.id = :id")
                 .param("id", noteId)
                 .query(NoteService::note)
                 .optional()
                 .orElseThrow(() -> new NotFoundException("note"));
-        return files.read(athleteId, noteId, fileId);
+        return files.read(visit.athleteId(), noteId, fileId);
     }
 
     private static void own(int changed) {

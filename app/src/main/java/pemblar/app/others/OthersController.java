@@ -70,7 +70,7 @@ class OthersController {
                     mass.isBlank() ? null : (Double) Units.mine().kilograms("Body mass", mass, 30, 200),
                     threshold.isBlank() ? null : (Double) threshold(sport, threshold));
             List<MultipartFile> chosen = chosen(visit.viewer(), files);
-            take(visit, others.keep(visit.athleteId(), visit.viewer(), told), chosen);
+            take(visit, others.keep(visit, told), chosen);
             flash.addFlashAttribute("good", "Kept. The files are being read; what they hold stands below in a moment.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("problem", e.getMessage());
@@ -113,7 +113,7 @@ class OthersController {
     private void take(Visit visit, long otherId, List<MultipartFile> files) {
         for (MultipartFile file : files)
             whole.with(() -> {
-                others.add(visit.athleteId(), visit.viewer(), otherId, name(file), content(file));
+                others.add(visit, otherId, name(file), content(file));
                 return otherId;
             });
     }
@@ -146,7 +146,7 @@ class OthersController {
 
     @PostMapping("/{otherId}/remove")
     String remove(Visit visit, @PathVariable long otherId, RedirectAttributes flash) {
-        others.remove(visit.athleteId(), visit.viewer(), otherId);
+        others.remove(visit, otherId);
         flash.addFlashAttribute("good", "Removed with their recordings. Demands taken from them stay with the event.");
         return back(visit.athleteId());
     }

@@ -13,6 +13,7 @@ import pemblar.app.exchange.ImportService;
 import pemblar.app.exchange.ImportService.Progress;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.Slab;
 import pemblar.app.session.reading.SessionService;
 import pemblar.app.threshold.ThresholdService;
@@ -125,15 +126,15 @@ public class OthersService {
      * @throws IllegalArgumentException with a sentence when a value is impossible; nobody is kept then
      */
     @Transactional
-    public long keep(long athleteId, Viewer viewer, Told told) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public long keep(Visit visit, Told told) {
+        Athlete athlete = athletes.require(visit);
         String name = told.name().strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME)
             throw new IllegalArgumentException("Name: enter 1 to 80 characters.");
         if (athletes.keptFor(athlete).size() >= MOST)
             throw new IllegalArgumentException("Recordings of " + MOST + " others are kept at most; remove one first.");
         Athlete other = athletes.keep(athlete, name, told.sport());
-        values(other, viewer, told);
+        values(other, visit.viewer(), told);
         return other.id();
     }
 
@@ -142,20 +143,20 @@ public class OthersService {
         if (told.massKilograms() != null) values.put(Quantity.BODY_MASS, told.massKilograms());
         if (told.threshold() != null) values.put(quantity(told.sport()), told.threshold());
         LocalDate today = other.dayOf(clock.instant());
-        if (!values.isEmpty()) thresholds.adopt(other.id(), viewer, today, values, "");
+        if (!values.isEmpty()) thresholds.adopt(new Visit(other.id(), viewer), today, values, "");
     }
 
     /** A recording of somebody who is kept. */
     @Transactional
-    public void add(long athleteId, Viewer viewer, long otherId, String name, byte[] content) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public void add(Visit visit, long otherId, String name, byte[] content) {
+        Athlete athlete = athletes.require(visit);
         if (athletes.keptFor(athlete).stream().noneMatch(o -> o.id() == otherId)) throw new NotFoundException("other");
-        imports.upload(otherId, viewer, name, content);
+        imports.upload(new Visit(otherId, visit.viewer()), name, content);
     }
 
     /** With all their recordings; demands that were taken from them stay. */
     @Transactional
-    public void remove(long athleteId, Viewer viewer, long otherId) {
-        athletes.dropKept(athletes.require(athleteId, viewer), otherId);
+    public void remove(Visit visit, long otherId) {
+        athletes.dropKept(athletes.require(visit), otherId);
     }
 }

@@ -13,6 +13,7 @@ import pemblar.app.athlete.CoachingService;
 import pemblar.app.athlete.Handover;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.people.InvitationService.Invitation;
 import pemblar.core.sport.Sport;
 
@@ -69,7 +70,7 @@ public class AwaitedService {
     private String zone(Viewer coach) {
         Instant now = clock.instant();
         return athletes.own(coach)
-                .map(id -> athletes.require(id, coach))
+                .map(id -> athletes.require(new Visit(id, coach)))
                 .or(() -> athletes.roster(coach).stream().findFirst())
                 .map(a -> a.local(now).getZone().getId())
                 .orElse("UTC");
@@ -83,7 +84,7 @@ public class AwaitedService {
         Optional<Long> own = athletes.own(person);
         if (asked.awaitedId() == null) return new Preview(false, List.of());
         Athlete from = athletes.forJob(asked.awaitedId()).seeingDrafts(true);
-        Athlete to = own.map(id -> athletes.require(id, person)).orElse(from);
+        Athlete to = own.map(id -> athletes.require(new Visit(id, person))).orElse(from);
         return new Preview(
                 own.isPresent(),
                 handovers.stream().flatMap(h -> h.preview(from, to).stream()).toList());
@@ -98,7 +99,7 @@ public class AwaitedService {
             return asked.awaitedId();
         }
         Athlete from = athletes.forJob(asked.awaitedId());
-        Athlete to = athletes.require(own.get(), person);
+        Athlete to = athletes.require(new Visit(own.get(), person));
         for (Handover handover : handovers) handover.hand(from, to, person, seasonToo);
         athletes.dropAwaited(from.id());
         return to.id();

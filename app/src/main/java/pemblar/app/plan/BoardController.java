@@ -72,7 +72,7 @@ class BoardController {
      */
     @GetMapping("/board/menu/{id}")
     String menu(Visit visit, @PathVariable long id, Model model) {
-        model.addAttribute("slab", sessions.slab(visit.athleteId(), visit.viewer(), id));
+        model.addAttribute("slab", sessions.slab(visit, id));
         model.addAttribute("athlete", pages.athlete(visit));
         return "plan/slab :: menu";
     }
@@ -99,8 +99,7 @@ class BoardController {
                 request,
                 model,
                 () -> schedule.schedule(
-                        visit.athleteId(),
-                        visit.viewer(),
+                        visit,
                         day,
                         Typed.minuteOrNull(time),
                         new ScheduleService.Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
@@ -114,14 +113,13 @@ class BoardController {
             @RequestParam LocalDate day,
             HttpServletRequest request,
             Model model) {
-        return page.changed(
-                visit, request, model, () -> schedule.move(visit.athleteId(), visit.viewer(), id, version, day));
+        return page.changed(visit, request, model, () -> schedule.move(visit, id, version, day));
     }
 
     @PostMapping("/sessions/{id}/copy")
     String copy(
             Visit visit, @PathVariable long id, @RequestParam LocalDate day, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> schedule.copy(visit.athleteId(), visit.viewer(), id, day));
+        return page.changed(visit, request, model, () -> schedule.copy(visit, id, day));
     }
 
     @PostMapping("/sessions/{id}/remove")
@@ -131,8 +129,7 @@ class BoardController {
             @RequestParam(required = false) Integer version,
             HttpServletRequest request,
             Model model) {
-        return page.changed(
-                visit, request, model, () -> schedule.remove(visit.athleteId(), visit.viewer(), id, version));
+        return page.changed(visit, request, model, () -> schedule.remove(visit, id, version));
     }
 
     @PostMapping("/sessions/{id}/scale")
@@ -143,8 +140,7 @@ class BoardController {
             @RequestParam int percent,
             HttpServletRequest request,
             Model model) {
-        return page.changed(
-                visit, request, model, () -> schedule.scale(visit.athleteId(), visit.viewer(), id, version, percent));
+        return page.changed(visit, request, model, () -> schedule.scale(visit, id, version, percent));
     }
 
     @PostMapping("/undo")
@@ -153,7 +149,6 @@ class BoardController {
                 visit,
                 request,
                 model,
-                () -> model.addAttribute(
-                        "said", undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back.")));
+                () -> model.addAttribute("said", undo.undo(visit).orElse("There is nothing to take back.")));
     }
 }

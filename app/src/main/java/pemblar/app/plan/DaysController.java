@@ -80,14 +80,8 @@ class DaysController {
                     sport,
                     purpose,
                     Typed.seconds("Length", length, 300, 86_400));
-            if (until.isBlank()) sketches.sketch(visit.athleteId(), visit.viewer(), sketch);
-            else
-                sketches.repeat(
-                        visit.athleteId(),
-                        visit.viewer(),
-                        sketch,
-                        weekdays(weekday, sketch.day()),
-                        Typed.day("Until", until));
+            if (until.isBlank()) sketches.sketch(visit, sketch);
+            else sketches.repeat(visit, sketch, weekdays(weekday, sketch.day()), Typed.day("Until", until));
         });
     }
 
@@ -113,11 +107,7 @@ class DaysController {
                 request,
                 model,
                 () -> sketches.fillIn(
-                        visit.athleteId(),
-                        visit.viewer(),
-                        id,
-                        version,
-                        new Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
+                        visit, id, version, new Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
     }
 
     @PostMapping("/sessions/{id}/done")
@@ -136,8 +126,7 @@ class DaysController {
                 request,
                 model,
                 () -> done.done(
-                        visit.athleteId(),
-                        visit.viewer(),
+                        visit,
                         id,
                         version,
                         new DoneService.Told(
@@ -151,7 +140,7 @@ class DaysController {
 
     @PostMapping("/sessions/{id}/not-done")
     String notDone(Visit visit, @PathVariable long id, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> done.notDone(visit.athleteId(), visit.viewer(), id));
+        return page.changed(visit, request, model, () -> done.notDone(visit, id));
     }
 
     @PostMapping("/sessions/{id}/start")
@@ -167,7 +156,7 @@ class DaysController {
             Integer minute = Typed.minuteOrNull(time);
             if (minute == null)
                 throw new IllegalArgumentException("Start: “" + time + "” is not a time; enter one such as 17:40.");
-            days.startAt(visit.athleteId(), visit.viewer(), id, version, Typed.day("Day", day), minute);
+            days.startAt(visit, id, version, Typed.day("Day", day), minute);
         });
     }
 
@@ -184,8 +173,7 @@ class DaysController {
                 request,
                 model,
                 () -> days.copy(
-                        visit.athleteId(),
-                        visit.viewer(),
+                        visit,
                         Typed.day("First day", first),
                         Typed.day("Last day", last),
                         Typed.day("Target", target)));
@@ -201,11 +189,7 @@ class DaysController {
             Model model) {
         return page.changed(visit, request, model, () -> {
             int moved = days.move(
-                    visit.athleteId(),
-                    visit.viewer(),
-                    Typed.day("First day", first),
-                    Typed.day("Last day", last),
-                    Typed.day("Target", target));
+                    visit, Typed.day("First day", first), Typed.day("Last day", last), Typed.day("Target", target));
             if (moved == 0)
                 throw new IllegalArgumentException(
                         "On these days nothing is open that could be moved; what is done keeps its day.");
@@ -223,8 +207,7 @@ class DaysController {
                 visit,
                 request,
                 model,
-                () -> done.doneAsPlanned(
-                        visit.athleteId(), visit.viewer(), Typed.day("First day", first), Typed.day("Last day", last)));
+                () -> done.doneAsPlanned(visit, Typed.day("First day", first), Typed.day("Last day", last)));
     }
 
     @PostMapping("/days/shift")
@@ -240,7 +223,7 @@ class DaysController {
                 request,
                 model,
                 () -> season.shift(
-                        new Asking(visit.athleteId(), visit.viewer(), null, false),
+                        new Asking(visit, null, false),
                         Typed.day("From", first),
                         Typed.whole("Days", by, -1000, 1000),
                         blocks));
@@ -259,8 +242,7 @@ class DaysController {
                 request,
                 model,
                 () -> season.mark(
-                        new Asking(visit.athleteId(), visit.viewer(), null, false),
-                        new Marked(Typed.day("Day", day), unavailable, note.strip())));
+                        new Asking(visit, null, false), new Marked(Typed.day("Day", day), unavailable, note.strip())));
     }
 
     @PostMapping("/blocks")
@@ -276,7 +258,7 @@ class DaysController {
                 request,
                 model,
                 () -> season.change(
-                        new Asking(visit.athleteId(), visit.viewer(), null, false),
+                        new Asking(visit, null, false),
                         new BlockChange(
                                 kind,
                                 Typed.day("First day", first),

@@ -25,7 +25,7 @@ class SharingController {
 
     @PostMapping("/share")
     String upTo(Visit visit, @RequestParam LocalDate until, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> sharing.shareUpTo(visit.athleteId(), visit.viewer(), until));
+        return page.changed(visit, request, model, () -> sharing.shareUpTo(visit, until));
     }
 
     @PostMapping("/days/share")
@@ -36,13 +36,12 @@ class SharingController {
             @RequestParam boolean shared,
             HttpServletRequest request,
             Model model) {
-        return page.changed(
-                visit, request, model, () -> sharing.shareDays(visit.athleteId(), visit.viewer(), first, last, shared));
+        return page.changed(visit, request, model, () -> sharing.shareDays(visit, first, last, shared));
     }
 
     @PostMapping("/sessions/{id}/share")
     String session(
             Visit visit, @PathVariable long id, @RequestParam boolean shared, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> sharing.share(visit.athleteId(), visit.viewer(), id, shared));
+        return page.changed(visit, request, model, () -> sharing.share(visit, id, shared));
     }
 }

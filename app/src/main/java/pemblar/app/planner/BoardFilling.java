@@ -11,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.planner.demand.DemandService;
 import pemblar.app.season.EventPart;
 import pemblar.app.season.Held;
@@ -153,7 +154,8 @@ public class BoardFilling {
                 .map(f -> new Stretch(
                         later(f.block().first(), wanted.from()), f.block().last(), f.existing()))
                 .toList();
-        return sketches.place(athlete.id(), viewer, stretches, all, "Put " + all.size() + " sessions on the board.");
+        return sketches.place(
+                new Visit(athlete.id(), viewer), stretches, all, "Put " + all.size() + " sessions on the board.");
     }
 
     private static LocalDate later(LocalDate a, LocalDate b) {

@@ -11,6 +11,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.OfAthlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.season.EventPart;
@@ -58,7 +59,17 @@ public class SeasonChanges {
      * Who changes what, as the page knew it. @param revision null does not ask @param replan the blocks ahead that are
      * not pinned are planned anew
      */
-    public record Asking(long athleteId, Viewer viewer, Integer revision, boolean replan) implements OfAthlete {}
+    public record Asking(Visit visit, Integer revision, boolean replan) implements OfAthlete {
+        @Override
+        public long athleteId() {
+            return visit.athleteId();
+        }
+
+        @Override
+        public Viewer viewer() {
+            return visit.viewer();
+        }
+    }
 
     /** A change by hand of one block; the words say which. */
     public enum Kind {
@@ -77,13 +88,13 @@ public class SeasonChanges {
     /** What would be held after a change, without saving it. */
     @Transactional(readOnly = true)
     public Held preview(Asking asking, BlockChange change) {
-        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        Athlete athlete = athletes.require(asking.visit());
         return rest(asking, athlete, changed(athlete, change).apply(plan.held(athlete)));
     }
 
     @Transactional
     public void change(Asking asking, BlockChange change) {
-        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        Athlete athlete = athletes.require(asking.visit());
         save(asking, athlete, label(athlete, change), changed(athlete, change));
     }
 
@@ -97,7 +108,7 @@ public class SeasonChanges {
     }
 
     private void moveEvent(Asking asking, LocalDate from, LocalDate to) {
-        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        Athlete athlete = athletes.require(asking.visit());
         SeasonEvent event = plan.held(athlete).events().stream()
                 .filter(e -> e.day().equals(from))
                 .findFirst()
@@ -107,12 +118,7 @@ public class SeasonChanges {
     }
 
     private void save(Asking asking, Athlete athlete, String label, UnaryOperator<Held> change) {
-        plan.change(
-                asking.athleteId(),
-                asking.viewer(),
-                asking.revision(),
-                label,
-                held -> rest(asking, athlete, change.apply(held)));
+        plan.change(asking.visit(), asking.revision(), label, held -> rest(asking, athlete, change.apply(held)));
     }
 
     private Held rest(Asking asking, Athlete athlete, Held held) {
@@ -191,7 +197,7 @@ public class SeasonChanges {
     /** Other ways of planning, and with them a new plan. */
     @Transactional
     public void settings(Asking asking, SeasonSettings settings) {
-        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        Athlete athlete = athletes.require(asking.visit());
         checkRoom(settings);
         checkLastDay(settings.lastDay(), trends.of(athlete).today());
         settings.rhythm();
@@ -220,7 +226,7 @@ public class SeasonChanges {
     /** Adds an event, or changes the one with its number; its demands stay. */
     @Transactional
     public void event(Asking asking, SeasonEvent event) {
-        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        Athlete athlete = athletes.require(asking.visit());
         if (event.name().isBlank() || event.name().length() > LONGEST_NAME)
             throw new IllegalArgumentException("Name: enter 1 to 80 characters.");
         save(asking, athlete, "“" + event.name() + "” is on " + event.day() + ".", held -> {
@@ -256,14 +262,14 @@ public class SeasonChanges {
 
     @Transactional
     public void removeEvent(Asking asking, long id) {
-        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        Athlete athlete = athletes.require(asking.visit());
         SeasonEvent event = plan.event(athlete, id).orElseThrow(() -> new NotFoundException("event"));
         save(asking, athlete, "Removed “" + event.name() + "”.", held -> held.eachEvent(e -> e.id() == id ? null : e));
     }
 
     @Transactional
     public void demands(Asking asking, long id, List<SeasonEvent.EventDemand> demands) {
-        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        Athlete athlete = athletes.require(asking.visit());
         SeasonEvent event = plan.event(athlete, id).orElseThrow(() -> new NotFoundException("event"));
         save(
                 asking,
@@ -274,7 +280,7 @@ public class SeasonChanges {
 
     @Transactional
     public void parts(Asking asking, long id, List<EventPart> parts) {
-        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        Athlete athlete = athletes.require(asking.visit());
         SeasonEvent event = plan.event(athlete, id).orElseThrow(() -> new NotFoundException("event"));
         save(
                 asking,
@@ -285,7 +291,7 @@ public class SeasonChanges {
 
     @Transactional
     public void away(Asking asking, Away away) {
-        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        Athlete athlete = athletes.require(asking.visit());
         if (away.to().isBefore(away.from()))
             throw new IllegalArgumentException("To: " + away.to() + " is before " + away.from()
                     + "; choose a last day that is not before the first.");
@@ -301,7 +307,7 @@ public class SeasonChanges {
 
     @Transactional
     public void removeAway(Asking asking, int index) {
-        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        Athlete athlete = athletes.require(asking.visit());
         save(asking, athlete, "The usual hours hold again.", held -> {
             if (index < 0 || index >= held.away().size()) throw new NotFoundException("exception");
             List<Away> all = new ArrayList<>(held.away());
@@ -318,23 +324,21 @@ public class SeasonChanges {
      */
     @Transactional
     public int shift(Asking asking, LocalDate from, int by, boolean blocks) {
-        Athlete athlete = athletes.require(asking.athleteId(), asking.viewer());
+        Athlete athlete = athletes.require(asking.visit());
         int[] moved = {0};
         undo.asOne(
-                asking.athleteId(),
-                asking.viewer(),
+                asking.visit(),
                 "Shifted all from " + from + " on by " + by + (Math.abs(by) == 1 ? " day." : " days."),
                 () -> {
                     if (blocks
                             && plan.blocks(athlete).stream()
                                     .anyMatch(b -> !b.first().isBefore(from)))
                         plan.change(
-                                asking.athleteId(),
-                                asking.viewer(),
+                                asking.visit(),
                                 asking.revision(),
                                 "Shifted.",
                                 held -> held.withBlocks(BlockEditing.shift(held.blocks(), from, by)));
-                    moved[0] = days.shiftAfter(asking.athleteId(), asking.viewer(), from, by);
+                    moved[0] = days.shiftAfter(asking.visit(), from, by);
                 });
         return moved[0];
     }
@@ -342,12 +346,12 @@ public class SeasonChanges {
     /** Marks a day as one that cannot be trained, or gives it a note, or with neither takes both away. */
     @Transactional
     public void mark(Asking asking, SeasonSettings.Marked mark) {
-        athletes.require(asking.athleteId(), asking.viewer());
+        athletes.require(asking.visit());
         if (mark.note().length() > 200) throw new IllegalArgumentException("Note: enter at most 200 characters.");
         String label = mark.unavailable()
                 ? mark.day() + " is unavailable."
                 : mark.note().isBlank() ? mark.day() + " is an ordinary day again." : mark.day() + " has a note.";
-        plan.change(asking.athleteId(), asking.viewer(), asking.revision(), label, held -> {
+        plan.change(asking.visit(), asking.revision(), label, held -> {
             List<SeasonSettings.Marked> all = new ArrayList<>(held.marked().stream()
                     .filter(m -> !m.day().equals(mark.day()))
                     .toList());
@@ -359,10 +363,9 @@ public class SeasonChanges {
     /** What the guided set-up came to: settings, event and blocks in one change. */
     @Transactional
     public void setUp(Asking asking, Held wanted) {
-        athletes.require(asking.athleteId(), asking.viewer());
+        athletes.require(asking.visit());
         plan.change(
-                asking.athleteId(),
-                asking.viewer(),
+                asking.visit(),
                 asking.revision(),
                 "Set up the season.",
                 held -> held.withSettings(wanted.settings())

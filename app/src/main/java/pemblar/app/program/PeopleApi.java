@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.program.key.May;
 import pemblar.app.program.key.Program;
 import pemblar.app.program.key.Scope;
@@ -74,6 +75,6 @@ class PeopleApi {
     @GetMapping("/athletes/{athleteId}")
     @Operation(summary = "One athlete")
     AthleteJson athlete(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return of(athletes.require(athleteId, viewer));
+        return of(athletes.require(new Visit(athleteId, viewer)));
     }
 }

@@ -5,6 +5,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 
 /** Whom a program asks for, and on which days. */
 @Component
@@ -21,7 +22,7 @@ class Seeing {
 
     /** @throws IllegalArgumentException for days that cannot be */
     Seen on(long athleteId, Viewer viewer, Days days) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+        Athlete athlete = athletes.require(new Visit(athleteId, viewer));
         return new Seen(athlete, Span.of(days.from(), days.to(), athlete.dayOf(clock.instant())));
     }
 }

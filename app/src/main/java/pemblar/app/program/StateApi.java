@@ -23,6 +23,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.checkin.Checkin;
 import pemblar.app.checkin.CheckinService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.load.TrendService;
 import pemblar.app.program.key.May;
 import pemblar.app.program.key.Scope;
@@ -67,7 +68,7 @@ class StateApi {
             @PathVariable long athleteId,
             @RequestParam(required = false) LocalDate on,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+        Athlete athlete = athletes.require(new Visit(athleteId, viewer));
         LocalDate day = on == null ? athlete.dayOf(clock.instant()) : on;
         Map<String, ValueJson> all = new TreeMap<>();
         for (Quantity quantity : Quantity.values())
@@ -92,7 +93,7 @@ class StateApi {
             @PathVariable long athleteId,
             @RequestBody Adopted adopted,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+        Athlete athlete = athletes.require(new Visit(athleteId, viewer));
         if (adopted.from() == null) throw new IllegalArgumentException("from: is missing.");
         if (adopted.values() == null || adopted.values().isEmpty())
             throw new IllegalArgumentException("values: send at least one.");
@@ -101,7 +102,7 @@ class StateApi {
             if (value == null) throw new IllegalArgumentException(name + ": is missing.");
             values.put(quantity(name), value);
         });
-        thresholds.adopt(athlete.id(), viewer, adopted.from(), values, "Values were adopted by a program.");
+        thresholds.adopt(new Visit(athlete.id(), viewer), adopted.from(), values, "Values were adopted by a program.");
         return thresholds(athleteId, adopted.from(), viewer);
     }
 
@@ -134,8 +135,8 @@ class StateApi {
             @PathVariable LocalDate day,
             @RequestBody MorningJson morning,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        checkins.keep(athleteId, viewer, CheckinService.Source.DEVICE, morning.on(day));
+        Athlete athlete = athletes.require(new Visit(athleteId, viewer));
+        checkins.keep(new Visit(athleteId, viewer), CheckinService.Source.DEVICE, morning.on(day));
         return MorningJson.of(checkins.between(athlete, day, day).getOrDefault(day, Checkin.none(day)));
     }
 

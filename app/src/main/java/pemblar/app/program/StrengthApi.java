@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.program.key.May;
 import pemblar.app.program.key.Scope;
 import pemblar.app.strength.floor.FloorService;
@@ -103,7 +104,7 @@ class StrengthApi {
             @PathVariable String key,
             @RequestBody SetIn set,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        FloorService.Answer kept = floor.log(athleteId, viewer, sessionId, set.told(key));
+        FloorService.Answer kept = floor.log(new Visit(athleteId, viewer), sessionId, set.told(key));
         return new Kept(
                 set.place(),
                 kept.set().exercise(),
@@ -127,7 +128,12 @@ class StrengthApi {
         if (maximum.day() == null) throw new IllegalArgumentException("day: is missing.");
         if (maximum.kilograms() == null) throw new IllegalArgumentException("kilograms: is missing.");
         maxima.set(
-                athleteId, viewer, maximum.exercise(), maximum.day(), maximum.kilograms(), "sent by a program", null);
+                new Visit(athleteId, viewer),
+                maximum.exercise(),
+                maximum.day(),
+                maximum.kilograms(),
+                "sent by a program",
+                null);
         return maxima(athleteId, viewer);
     }
 
@@ -139,7 +145,7 @@ class StrengthApi {
     @Operation(summary = "Dated maxima of one repetition, in order of their days")
     List<MaximumJson> maxima(
             @PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return maxima.history(athletes.require(athleteId, viewer)).stream()
+        return maxima.history(athletes.require(new Visit(athleteId, viewer))).stream()
                 .map(d -> new MaximumJson(d.exercise(), d.day(), d.kilograms(), d.said()))
                 .toList();
     }

@@ -57,23 +57,22 @@ class ProgressController {
 
     @PostMapping("/scale")
     String scale(Visit visit, @RequestParam long session, @RequestParam int percent, Model model) {
-        return changed(() -> schedule.scale(visit.athleteId(), visit.viewer(), session, null, percent), visit, model);
+        return changed(() -> schedule.scale(visit, session, null, percent), visit, model);
     }
 
     @PostMapping("/move")
     String move(Visit visit, @RequestParam long session, @RequestParam LocalDate day, Model model) {
-        return changed(() -> schedule.move(visit.athleteId(), visit.viewer(), session, null, day), visit, model);
+        return changed(() -> schedule.move(visit, session, null, day), visit, model);
     }
 
     @PostMapping("/drop")
     String drop(Visit visit, @RequestParam long session, Model model) {
-        return changed(() -> schedule.remove(visit.athleteId(), visit.viewer(), session, null), visit, model);
+        return changed(() -> schedule.remove(visit, session, null), visit, model);
     }
 
     @PostMapping("/undo")
     String undo(Visit visit, Model model) {
-        model.addAttribute(
-                "said", undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back."));
+        model.addAttribute("said", undo.undo(visit).orElse("There is nothing to take back."));
         return trend(visit, null, null, model);
     }
 

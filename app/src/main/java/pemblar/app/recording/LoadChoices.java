@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.time.InstantSource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.SessionLoad;
 import pemblar.core.load.SessionLoad.Source;
@@ -41,8 +41,8 @@ public class LoadChoices {
 
     /** What was computed stays. @throws IllegalArgumentException naming the field that cannot be */
     @Transactional
-    public Chosen choose(long athleteId, Viewer viewer, long recordingId, Wanted wanted) {
-        RecordingRow row = recordings.require(athleteId, recordingId);
+    public Chosen choose(Visit visit, long recordingId, Wanted wanted) {
+        RecordingRow row = recordings.require(visit.athleteId(), recordingId);
         Was before = Was.of(row);
         String reason = wanted.reason() == null ? "" : wanted.reason().strip();
         if (reason.length() > LONGEST_REASON)
@@ -61,7 +61,7 @@ public class LoadChoices {
         row.chosenSource = choice.chosen();
         row.setLoad = choice.set();
         row.loadReason = reason;
-        row.loadBy = viewer.name();
+        row.loadBy = visit.viewer().name();
         row.loadAt = clock.instant();
         row.count();
         return new Chosen(row.loadPoints, before);

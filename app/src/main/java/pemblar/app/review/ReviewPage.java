@@ -6,6 +6,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.note.Note;
 import pemblar.app.note.NoteService;
@@ -31,8 +32,8 @@ public class ReviewPage {
     }
 
     /** @throws NotFoundException without a recording */
-    public SessionService.Opened recorded(long athleteId, Viewer viewer, long id) {
-        SessionService.Opened opened = sessions.open(athleteId, viewer, id);
+    public SessionService.Opened recorded(Visit visit, long id) {
+        SessionService.Opened opened = sessions.open(visit, id);
         if (opened.recording().isEmpty()) throw new NotFoundException("recording");
         return opened;
     }
@@ -77,7 +78,10 @@ public class ReviewPage {
     }
 
     public List<Note> notes(SessionService.Opened opened, Viewer viewer) {
-        return notes.ofSession(opened.athlete().id(), viewer, opened.slab().id()).stream()
+        return notes
+                .ofSession(
+                        new Visit(opened.athlete().id(), viewer), opened.slab().id())
+                .stream()
                 .map(n -> n.second() == null ? n : n.at(Math.max(0, n.second() - opened.trimmed())))
                 .toList();
     }

@@ -91,7 +91,7 @@ class SessionController {
 
     @GetMapping("/{id}")
     String session(Visit visit, @PathVariable long id, Model model) {
-        SessionService.Opened opened = sessions.open(visit.athleteId(), visit.viewer(), id);
+        SessionService.Opened opened = sessions.open(visit, id);
         Slab slab = opened.slab();
         Pages.Opened page = pages.open(model, visit, "sessions", slab.day(), slab.day());
         model.addAttribute("slab", slab);
@@ -140,7 +140,7 @@ class SessionController {
         model.addAttribute("knownWords", descriptions.known(page.athlete(), slab.sport(), slab.day()));
         model.addAttribute("notes", review.notes(opened, visit.viewer()));
         if (slab.sport().isLifted() && opened.design().isPresent())
-            model.addAttribute("lifted", strength.of(visit.athleteId(), visit.viewer(), id));
+            model.addAttribute("lifted", strength.of(visit, id));
         model.addAttribute("parts", opened.design().map(Design::parts).orElse(List.of()));
         return "review/session";
     }
@@ -238,8 +238,7 @@ class SessionController {
 
     @PostMapping("/{id}/unmatch")
     String unmatch(Visit visit, @PathVariable long id) {
-        return "redirect:/a/" + visit.athleteId() + "/sessions/"
-                + schedule.unmatch(visit.athleteId(), visit.viewer(), id);
+        return "redirect:/a/" + visit.athleteId() + "/sessions/" + schedule.unmatch(visit, id);
     }
 
     /** The library's workout of a session that is still to be done, when it is newer than what was planned. */
@@ -254,24 +253,21 @@ class SessionController {
 
     @PostMapping("/{id}/follow")
     String follow(Visit visit, @PathVariable long id) {
-        newer(sessions.open(visit.athleteId(), visit.viewer(), id), visit.viewer())
+        newer(sessions.open(visit, id), visit.viewer())
                 .ifPresent(w -> schedule.follow(
-                        visit.athleteId(),
-                        visit.viewer(),
-                        id,
-                        new ScheduleService.Chosen(w.title(), w.workout(), w.id(), w.version())));
+                        visit, id, new ScheduleService.Chosen(w.title(), w.workout(), w.id(), w.version())));
         return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 
     @PostMapping("/{id}/match")
     String match(Visit visit, @PathVariable long id, @RequestParam long planned) {
-        schedule.match(visit.athleteId(), visit.viewer(), id, planned);
+        schedule.match(visit, id, planned);
         return "redirect:/a/" + visit.athleteId() + "/sessions/" + planned;
     }
 
     @GetMapping("/{id}/original")
     ResponseEntity<byte[]> original(Visit visit, @PathVariable long id) {
-        SessionService.Original original = sessions.original(visit.athleteId(), visit.viewer(), id);
+        SessionService.Original original = sessions.original(visit, id);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_OCTET_STREAM)
                 .header(

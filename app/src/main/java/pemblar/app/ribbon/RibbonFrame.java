@@ -5,6 +5,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.PageFrame;
+import pemblar.app.frame.Visit;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.note.NoteService;
@@ -37,6 +38,7 @@ class RibbonFrame implements PageFrame {
         model.addAttribute("ribbon", new RibbonDrawing(blocks, trend).draw(events, around.from(), around.to()));
         model.addAttribute("unreadNotes", notes.unread(athlete, around.viewer()));
         model.addAttribute(
-                "undo", undo.latestChange(athlete.id(), around.viewer()).orElse(null));
+                "undo",
+                undo.latestChange(new Visit(athlete.id(), around.viewer())).orElse(null));
     }
 }

@@ -14,7 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
 import pemblar.app.load.Ahead;
@@ -115,16 +115,16 @@ public class PlanService implements Undoable, Aims {
      * @throws SeasonChangedMeanwhile when somebody was quicker
      */
     @Transactional
-    public Held change(long athleteId, Viewer viewer, Integer seen, String label, UnaryOperator<Held> change) {
-        athletes.require(athleteId, viewer);
-        store.claim(athleteId, seen, viewer.name());
-        Held was = store.read(athleteId);
-        LocalDate today = athletes.require(athleteId, viewer).dayOf(clock.instant());
-        store.write(athleteId, was, near(change.apply(was), today));
-        Held is = store.read(athleteId);
-        news.note(athleteId, was.events(), is.events(), today);
-        undo.remember(athleteId, viewer, label, KIND, new Change(was, is));
-        events.publishEvent(new PlanChanged(athleteId, true));
+    public Held change(Visit visit, Integer seen, String label, UnaryOperator<Held> change) {
+        athletes.require(visit);
+        store.claim(visit.athleteId(), seen, visit.viewer().name());
+        Held was = store.read(visit.athleteId());
+        LocalDate today = athletes.require(visit).dayOf(clock.instant());
+        store.write(visit.athleteId(), was, near(change.apply(was), today));
+        Held is = store.read(visit.athleteId());
+        news.note(visit.athleteId(), was.events(), is.events(), today);
+        undo.remember(visit, label, KIND, new Change(was, is));
+        events.publishEvent(new PlanChanged(visit.athleteId(), true));
         return is;
     }
 

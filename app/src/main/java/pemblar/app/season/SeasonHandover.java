@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Handover;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 
 /** A season comes over when the person has none ahead, or when they choose it; events come beside their own. */
 @Component
@@ -49,7 +50,7 @@ class SeasonHandover implements Handover {
         LocalDate today = to.dayOf(clock.instant());
         boolean own = isAhead(plan.held(to), today) && !seasonToo;
         boolean settingsToo = seasonToo || !plan.isSetUp(to);
-        plan.change(to.id(), person, null, "Took the season that your coach had begun.", held -> {
+        plan.change(new Visit(to.id(), person), null, "Took the season that your coach had begun.", held -> {
             Held events = held.withEvents(both(held.events(), theirs.events())).withAway(away(held, theirs));
             if (own) return events;
             List<pemblar.core.season.Block> past =

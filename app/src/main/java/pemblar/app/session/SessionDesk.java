@@ -9,6 +9,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.recording.outline.Silhouettes;
 import pemblar.app.threshold.ThresholdService;
@@ -44,8 +45,8 @@ public class SessionDesk {
         this.thresholds = thresholds;
     }
 
-    public Athlete athlete(long athleteId, Viewer viewer) {
-        return athletes.require(athleteId, viewer);
+    public Athlete athlete(Visit visit) {
+        return athletes.require(visit);
     }
 
     /** For work that is not a person's request. */
@@ -57,23 +58,23 @@ public class SessionDesk {
         return thresholds.zonesOf(athlete);
     }
 
-    public SessionRow require(long athleteId, Viewer viewer, long sessionId) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        return sessions.find(sessionId, athleteId)
+    public SessionRow require(Visit visit, long sessionId) {
+        Athlete athlete = athletes.require(visit);
+        return sessions.find(sessionId, visit.athleteId())
                 .filter(row -> row.isSeenBy(athlete))
                 .orElseThrow(() -> new NotFoundException("session"));
     }
 
     /** A session with a recording. @throws NotFoundException when there is none */
-    public SessionRow recorded(long athleteId, Viewer viewer, long sessionId) {
-        SessionRow row = require(athleteId, viewer, sessionId);
+    public SessionRow recorded(Visit visit, long sessionId) {
+        SessionRow row = require(visit, sessionId);
         if (row.recording == null) throw new NotFoundException("recording");
         return row;
     }
 
     /** A session that is still to be done. @throws IllegalArgumentException when it is done */
-    public SessionRow open(long athleteId, Viewer viewer, long sessionId) {
-        SessionRow row = require(athleteId, viewer, sessionId);
+    public SessionRow open(Visit visit, long sessionId) {
+        SessionRow row = require(visit, sessionId);
         if (row.isDone())
             throw new IllegalArgumentException("“" + row.title + "” is already done; what was done keeps its day.");
         return row;
@@ -92,8 +93,8 @@ public class SessionDesk {
         return Typed.near("Day", day, athlete.dayOf(clock.instant()));
     }
 
-    public LocalDate near(long athleteId, Viewer viewer, LocalDate day) {
-        return near(athletes.require(athleteId, viewer), day);
+    public LocalDate near(Visit visit, LocalDate day) {
+        return near(athletes.require(visit), day);
     }
 
     /** The person's hand is on it from now on. */
@@ -103,9 +104,9 @@ public class SessionDesk {
     }
 
     /** To be called once the change is made: then it is known which of it are drafts. */
-    public void remember(long athleteId, Viewer viewer, String label, PlanState before) {
-        drafts.settle(athletes.require(athleteId, viewer), viewer, label, before);
-        undo.remember(athleteId, viewer, label, SessionUndo.KIND, before.by(viewer.name()));
+    public void remember(Visit visit, String label, PlanState before) {
+        drafts.settle(athletes.require(visit), visit.viewer(), label, before);
+        undo.remember(visit, label, SessionUndo.KIND, before.by(visit.viewer().name()));
     }
 
     /**

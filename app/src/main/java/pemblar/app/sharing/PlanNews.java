@@ -11,6 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 
 /** Changes of the shared plan that the athlete has not seen yet. */
 @Service
@@ -75,10 +76,12 @@ public class PlanNews {
 
     /** The athlete has read them. @throws NotFoundException for anybody else */
     @Transactional
-    public void seen(long athleteId, Viewer viewer) {
-        if (!athletes.own(viewer).filter(own -> own == athleteId).isPresent()) throw new NotFoundException("athlete");
+    public void seen(Visit visit) {
+        if (!athletes.own(visit.viewer())
+                .filter(own -> own == visit.athleteId())
+                .isPresent()) throw new NotFoundException("athlete");
         sql.sql("update plan_news set seen_at = ? where athlete_id = ? and seen_at is null")
-                .params(now(), athleteId)
+                .params(now(), visit.athleteId())
                 .update();
     }
 

@@ -25,12 +25,12 @@ class PlaceController {
             RedirectAttributes flash) {
         try {
             if (name.isBlank() && latitude.isBlank() && longitude.isBlank()) {
-                sky.forget(visit.athleteId(), visit.viewer());
+                sky.forget(visit);
                 flash.addFlashAttribute("good", "No place is kept, and no weather is shown.");
             } else {
                 Place place = new Place(
                         name.strip(), degrees("Latitude", latitude, 90), degrees("Longitude", longitude, 180));
-                sky.train(visit.athleteId(), visit.viewer(), place);
+                sky.train(visit, place);
                 flash.addFlashAttribute("good", "The sky is now that over " + place.name() + ".");
             }
         } catch (IllegalArgumentException e) {

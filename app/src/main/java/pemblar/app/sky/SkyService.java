@@ -20,7 +20,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 
 /** What the sky is like where athletes train. Pages read what was told; a job asks. */
 @Service
@@ -60,15 +60,15 @@ public class SkyService {
     }
 
     /** Says where somebody trains; the weather there is asked for at once. */
-    public void train(long athleteId, Viewer viewer, Place place) {
-        athletes.require(athleteId, viewer);
-        store.keep(athleteId, place);
+    public void train(Visit visit, Place place) {
+        athletes.require(visit);
+        store.keep(visit.athleteId(), place);
         ask(place);
     }
 
-    public void forget(long athleteId, Viewer viewer) {
-        athletes.require(athleteId, viewer);
-        store.forget(athleteId);
+    public void forget(Visit visit) {
+        athletes.require(visit);
+        store.forget(visit.athleteId());
     }
 
     /** The hours of a stretch as far as they were told, in order. */

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.done.LiftedSessions;
 import pemblar.app.strength.design.StrengthLibrary;
 import pemblar.app.strength.design.Strokes;
@@ -50,13 +51,13 @@ public class StrengthMaking {
     }
 
     @Transactional
-    public void maximum(long athleteId, Viewer viewer, String exercise, LocalDate day, double kilograms, String said) {
-        maxima.set(athleteId, viewer, exercise, day, kilograms, said, null);
+    public void maximum(Visit visit, String exercise, LocalDate day, double kilograms, String said) {
+        maxima.set(visit, exercise, day, kilograms, said, null);
     }
 
     @Transactional
-    public void link(long athleteId, Viewer viewer, String exercise, String of, double percent, boolean reportsBack) {
-        maxima.link(athleteId, viewer, new MaximaService.Link(exercise, of, percent, reportsBack));
+    public void link(Visit visit, String exercise, String of, double percent, boolean reportsBack) {
+        maxima.link(visit, new MaximaService.Link(exercise, of, percent, reportsBack));
     }
 
     /**
@@ -67,26 +68,20 @@ public class StrengthMaking {
      */
     @Transactional
     public void session(
-            long athleteId,
-            Viewer viewer,
-            Athlete athlete,
-            LocalDate day,
-            String title,
-            String text,
-            DoubleUnaryOperator able) {
+            Visit visit, Athlete athlete, LocalDate day, String title, String text, DoubleUnaryOperator able) {
         StrengthWorkout workout = StrengthShorthand.read(text).workout().orElseThrow();
         MaximaService.Strength strength = maxima.on(athlete, day, workout.exercises());
         List<Row> rows = strength.rows(workout);
         LiftedSessions.Prepared prepared = new LiftedSessions.Prepared(
                 title, StrengthText.of(workout), workout.seconds(), workout.load(), Strokes.shares(rows));
         if (!day.isBefore(athlete.dayOf(clock.instant()))) {
-            sessions.add(athleteId, day, MINUTE, prepared);
+            sessions.add(visit.athleteId(), day, MINUTE, prepared);
             return;
         }
-        long id = sessions.addDone(athleteId, day, MINUTE, prepared, StrengthWorkout.PLANNED_EFFORT);
+        long id = sessions.addDone(visit.athleteId(), day, MINUTE, prepared, StrengthWorkout.PLANNED_EFFORT);
         List<Object[]> sets = new ArrayList<>();
         for (int place = 0; place < rows.size(); place++)
-            sets.add(set(athleteId, id, viewer, place, rows.get(place), strength, able));
+            sets.add(set(visit.athleteId(), id, visit.viewer(), place, rows.get(place), strength, able));
         sql.batchUpdate(
                 "insert into strength_set (athlete_id, session_id, client_key, place, exercise, "
                         + "load_kilograms, repetitions,"

@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.strength.floor.FloorService;
 import pemblar.app.strength.maximum.MaximaService;
 import pemblar.core.strength.Prescription.Row;
@@ -55,15 +55,15 @@ public class StrengthReview {
 
     /** @throws IllegalArgumentException when the session has no exercises yet */
     @Transactional(readOnly = true)
-    public Sheet of(long athleteId, Viewer viewer, long sessionId) {
-        FloorService.Open open = floor.open(athleteId, viewer, sessionId);
+    public Sheet of(Visit visit, long sessionId) {
+        FloorService.Open open = floor.open(visit, sessionId);
         Set<String> exercises = new LinkedHashSet<>(open.workout().exercises());
         open.logged().forEach(set -> exercises.add(set.exercise()));
-        List<String> moves = maxima.history(athletes.require(athleteId, viewer)).stream()
+        List<String> moves = maxima.history(athletes.require(visit)).stream()
                 .filter(d -> d.sessionId() != null && d.sessionId() == sessionId)
                 .map(d -> "The maximum of " + d.exercise() + " became " + d.words() + " by " + d.saidWords() + ".")
                 .toList();
-        List<String> waiting = floor.wouldMove(athleteId, viewer, open).stream()
+        List<String> waiting = floor.wouldMove(visit, open).stream()
                 .map(FloorService.Would::sentence)
                 .toList();
         return new Sheet(exercises.stream().map(e -> line(open, e)).toList(), moves, waiting);

@@ -65,7 +65,7 @@ class TemplateController {
             @RequestParam String title,
             RedirectAttributes flash) {
         try {
-            templates.make(visit.athleteId(), visit.viewer(), from, to, title);
+            templates.make(visit, from, to, title);
             flash.addFlashAttribute("said", "Kept as the template “" + title.strip() + "”.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
@@ -89,7 +89,7 @@ class TemplateController {
             @RequestParam Map<String, String> typed,
             @RequestParam(required = false) Set<Integer> out,
             RedirectAttributes flash) {
-        athletes.require(visit.athleteId(), visit.viewer());
+        athletes.require(visit);
         try {
             flash.addFlashAttribute("said", editing.change(visit.viewer(), id, typed, out == null ? Set.of() : out));
         } catch (IllegalArgumentException e) {
@@ -107,11 +107,11 @@ class TemplateController {
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate day,
             @RequestParam(required = false) List<DayOfWeek> weekdays,
             RedirectAttributes flash) {
-        athletes.require(visit.athleteId(), visit.viewer());
+        athletes.require(visit);
         Set<DayOfWeek> allowed = EnumSet.noneOf(DayOfWeek.class);
         if (weekdays != null) weekdays.stream().filter(Objects::nonNull).forEach(allowed::add); // a blank is no day
         try {
-            templates.put(visit.athleteId(), visit.viewer(), id, how, day, allowed);
+            templates.put(visit, id, how, day, allowed);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", "That does not go: " + e.getMessage() + ".");
             return "redirect:/a/" + visit.athleteId() + "/templates";
@@ -121,7 +121,7 @@ class TemplateController {
 
     @PostMapping("/{id}/delete")
     String delete(Visit visit, @PathVariable long id, RedirectAttributes flash) {
-        athletes.require(visit.athleteId(), visit.viewer());
+        athletes.require(visit);
         templates.delete(visit.viewer(), id);
         flash.addFlashAttribute("said", "The template was deleted; what was put on boards from it stays.");
         return "redirect:/a/" + visit.athleteId() + "/templates";

@@ -13,6 +13,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.change.ScheduleService;
 import pemblar.app.session.change.ScheduleService.Chosen;
 import pemblar.app.session.change.ScheduleService.Placed;
@@ -79,8 +80,8 @@ public class TemplateService {
      * is not possible
      */
     @Transactional
-    public void make(long athleteId, Viewer viewer, LocalDate from, LocalDate to, String title) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public void make(Visit visit, LocalDate from, LocalDate to, String title) {
+        Athlete athlete = athletes.require(visit);
         if (title.isBlank() || title.length() > 80)
             throw new IllegalArgumentException("Title: enter 1 to 80 characters.");
         if (to.isBefore(from) || ChronoUnit.DAYS.between(from, to) > LONGEST_DAYS)
@@ -94,17 +95,16 @@ public class TemplateService {
         if (entries.size() > MOST_ENTRIES)
             throw new IllegalArgumentException("At most " + MOST_ENTRIES
                     + " sessions fit into a template; these days have " + entries.size() + ".");
-        templates.save(
-                new TemplateRow(viewer.accountId(), title.strip(), JSON.writeValueAsString(entries), clock.instant()));
+        templates.save(new TemplateRow(
+                visit.viewer().accountId(), title.strip(), JSON.writeValueAsString(entries), clock.instant()));
     }
 
     /** Puts all sessions on the board in one step, which one undo takes back. @return how many */
     @Transactional
-    public int put(long athleteId, Viewer viewer, long templateId, How how, LocalDate day, Set<DayOfWeek> weekdays) {
-        TemplateRow row = require(viewer, templateId);
+    public int put(Visit visit, long templateId, How how, LocalDate day, Set<DayOfWeek> weekdays) {
+        TemplateRow row = require(visit.viewer(), templateId);
         List<Placed> placed = placed(row, how, day, weekdays);
-        schedule.scheduleAll(
-                athleteId, viewer, placed, "Put “" + row.title + "” on the board, " + placed.size() + " sessions.");
+        schedule.scheduleAll(visit, placed, "Put “" + row.title + "” on the board, " + placed.size() + " sessions.");
         return placed.size();
     }
 

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Handover;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Quantity;
 
@@ -60,8 +61,7 @@ class ThresholdHandover implements Handover {
         missing(from, to)
                 .values()
                 .forEach(d -> thresholds.adopt(
-                        to.id(),
-                        person,
+                        new Visit(to.id(), person),
                         d.from(),
                         Map.of(d.quantity(), d.value()),
                         "Taken from your coach: " + d.quantity().label() + "."));

@@ -18,6 +18,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Once;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.core.load.SessionSummary.Part;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
@@ -128,8 +129,8 @@ public class ThresholdService {
 
     /** @throws IllegalArgumentException with a sentence for the person when the value is impossible */
     @Transactional
-    public void set(long athleteId, Viewer viewer, Quantity quantity, LocalDate from, double value) {
-        adopt(athleteId, viewer, from, Map.of(quantity, value), "");
+    public void set(Visit visit, Quantity quantity, LocalDate from, double value) {
+        adopt(visit, from, Map.of(quantity, value), "");
     }
 
     /**
@@ -139,17 +140,18 @@ public class ThresholdService {
      * @throws IllegalArgumentException with a sentence for the person when a value is impossible
      */
     @Transactional
-    public void adopt(long athleteId, Viewer viewer, LocalDate from, Map<Quantity, Double> adopted, String label) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public void adopt(Visit visit, LocalDate from, Map<Quantity, Double> adopted, String label) {
+        Athlete athlete = athletes.require(visit);
         checkDay(from);
         List<Before> before = new ArrayList<>();
         adopted.forEach((quantity, value) -> {
             Dated dated = new Dated(quantity, from, value);
-            Optional<DatedValueRow> row = values.findByAthleteIdAndQuantityAndValidFrom(athleteId, quantity, from);
+            Optional<DatedValueRow> row =
+                    values.findByAthleteIdAndQuantityAndValidFrom(visit.athleteId(), quantity, from);
             before.add(Before.value(quantity, from, row.map(r -> r.amount).orElse(null)));
-            row.ifPresentOrElse(r -> r.amount = value, () -> values.save(new DatedValueRow(athleteId, dated)));
+            row.ifPresentOrElse(r -> r.amount = value, () -> values.save(new DatedValueRow(visit.athleteId(), dated)));
         });
-        if (!label.isEmpty()) remember(athleteId, viewer, label, before);
+        if (!label.isEmpty()) remember(visit, label, before);
         announce(athlete, from, adopted.keySet());
     }
 
@@ -159,41 +161,41 @@ public class ThresholdService {
     }
 
     @Transactional
-    public void remove(long athleteId, Viewer viewer, Quantity quantity, LocalDate from, String label) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        DatedValueRow row = values.findByAthleteIdAndQuantityAndValidFrom(athleteId, quantity, from)
+    public void remove(Visit visit, Quantity quantity, LocalDate from, String label) {
+        Athlete athlete = athletes.require(visit);
+        DatedValueRow row = values.findByAthleteIdAndQuantityAndValidFrom(visit.athleteId(), quantity, from)
                 .orElseThrow(() -> new NotFoundException("value"));
-        remember(athleteId, viewer, label, List.of(Before.value(quantity, from, row.amount)));
+        remember(visit, label, List.of(Before.value(quantity, from, row.amount)));
         DatedValues whole = of(athlete);
         values.delete(row);
-        announce(athleteId, whole.spanOf(quantity, from), sports(quantity), Part.restingOn(quantity));
+        announce(visit.athleteId(), whole.spanOf(quantity, from), sports(quantity), Part.restingOn(quantity));
     }
 
     @Transactional
-    public void setSex(long athleteId, Viewer viewer, Sex sex) {
-        athletes.setSex(athleteId, viewer, sex);
+    public void setSex(Visit visit, Sex sex) {
+        athletes.setSex(visit, sex);
         events.publishEvent(new ThresholdsChanged(
-                athleteId, EARLIEST, END_OF_TIME, EnumSet.allOf(Sport.class), EnumSet.of(Part.HEART_RATE)));
+                visit.athleteId(), EARLIEST, END_OF_TIME, EnumSet.allOf(Sport.class), EnumSet.of(Part.HEART_RATE)));
     }
 
     /** What the athlete trains, the first one first; past sessions keep theirs. */
     @Transactional
-    public void setSports(long athleteId, Viewer viewer, List<Sport> sports) {
-        athletes.setSports(athleteId, viewer, sports);
+    public void setSports(Visit visit, List<Sport> sports) {
+        athletes.setSports(visit, sports);
     }
 
     /** Takes up a scheme for a sport from a day on. */
     @Transactional
-    public void takeUp(long athleteId, Viewer viewer, DatedZones.Dated set, Long schemeId, String label) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public void takeUp(Visit visit, DatedZones.Dated set, Long schemeId, String label) {
+        Athlete athlete = athletes.require(visit);
         checkDay(set.from());
-        put(athlete, viewer, set.key(), set.from(), Optional.of(set.scheme()), schemeId, label);
+        put(athlete, visit.viewer(), set.key(), set.from(), Optional.of(set.scheme()), schemeId, label);
     }
 
     /** Takes a zone set away: what held before it holds on. */
     @Transactional
-    public void dropZoneSet(long athleteId, Viewer viewer, Zones.Key key, LocalDate from, String label) {
-        put(athletes.require(athleteId, viewer), viewer, key, from, Optional.empty(), null, label);
+    public void dropZoneSet(Visit visit, Zones.Key key, LocalDate from, String label) {
+        put(athletes.require(visit), visit.viewer(), key, from, Optional.empty(), null, label);
     }
 
     private void put(
@@ -208,8 +210,7 @@ public class ThresholdService {
                 zoneSets.findByAthleteIdAndSportAndMeasureAndValidFrom(athlete.id(), key.sport(), key.measure(), from);
         if (scheme.isEmpty() && row.isEmpty()) throw new NotFoundException("zone set");
         remember(
-                athlete.id(),
-                viewer,
+                new Visit(athlete.id(), viewer),
                 label,
                 List.of(new Before(
                         null,
@@ -254,19 +255,20 @@ public class ThresholdService {
 
     /** What the foot of the thresholds pages offers to take back. */
     @Transactional(readOnly = true)
-    public Optional<String> latestChange(long athleteId, Viewer viewer) {
-        return latest(athleteId, viewer).map(row -> row.label);
+    public Optional<String> latestChange(Visit visit) {
+        return latest(visit).map(row -> row.label);
     }
 
-    private Optional<ValueChangeRow> latest(long athleteId, Viewer viewer) {
-        return changes.latest(athleteId, viewer.accountId(), clock.instant().minus(KEPT));
+    private Optional<ValueChangeRow> latest(Visit visit) {
+        return changes.latest(
+                visit.athleteId(), visit.viewer().accountId(), clock.instant().minus(KEPT));
     }
 
     /** Takes the latest change of values or zones back. */
     @Transactional
-    public Optional<String> undo(long athleteId, Viewer viewer) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        Optional<ValueChangeRow> change = latest(athleteId, viewer);
+    public Optional<String> undo(Visit visit) {
+        Athlete athlete = athletes.require(visit);
+        Optional<ValueChangeRow> change = latest(visit);
         change.ifPresent(row -> {
             for (Before before : JSON.readValue(row.beforeState, State.class).before()) restore(athlete, before);
             changes.delete(row);
@@ -302,9 +304,13 @@ public class ThresholdService {
                 Part.restingOn(before.quantity()));
     }
 
-    private void remember(long athleteId, Viewer viewer, String label, List<Before> before) {
+    private void remember(Visit visit, String label, List<Before> before) {
         changes.save(new ValueChangeRow(
-                athleteId, viewer.accountId(), label, JSON.writeValueAsString(new State(before)), clock.instant()));
+                visit.athleteId(),
+                visit.viewer().accountId(),
+                label,
+                JSON.writeValueAsString(new State(before)),
+                clock.instant()));
     }
 
     /**

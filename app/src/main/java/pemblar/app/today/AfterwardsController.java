@@ -29,7 +29,7 @@ class AfterwardsController {
     @PostMapping("/effort")
     String effort(Visit visit, @PathVariable long sessionId, @RequestParam int effort, RedirectAttributes flash) {
         return said(visit.athleteId(), flash, () -> {
-            cost.felt(visit.athleteId(), visit.viewer(), sessionId, effort);
+            cost.felt(visit, sessionId, effort);
             return "Noted: it felt like " + effort + " of 10.";
         });
     }
@@ -44,7 +44,7 @@ class AfterwardsController {
             RedirectAttributes flash) {
         return said(visit.athleteId(), flash, () -> {
             DescriptionService.Words words = new DescriptionService.Words(kind, equipment, surface, null, null);
-            descriptions.describe(visit.athleteId(), visit.viewer(), sessionId, words);
+            descriptions.describe(visit, sessionId, words);
             return "Noted.";
         });
     }
@@ -52,7 +52,7 @@ class AfterwardsController {
     @PostMapping("/notes")
     String say(Visit visit, @PathVariable long sessionId, @RequestParam String body, RedirectAttributes flash) {
         return said(visit.athleteId(), flash, () -> {
-            notes.write(visit.athleteId(), visit.viewer(), sessionId, null, body);
+            notes.write(visit, sessionId, null, body);
             return "Your note stands beside the session.";
         });
     }

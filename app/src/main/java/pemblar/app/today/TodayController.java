@@ -122,7 +122,7 @@ class TodayController {
     /** The athlete has read what changed. */
     @PostMapping("/news/seen")
     String seen(Visit visit) {
-        told.news().seen(visit.athleteId(), visit.viewer());
+        told.news().seen(visit);
         return "redirect:/a/" + visit.athleteId() + "/today";
     }
 }

@@ -10,7 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import pemblar.app.athlete.AthleteService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.sharing.PlanNews;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -47,17 +47,17 @@ public class UndoService {
 
     /** Keeps what was before a change; within {@link #asOne} as a part of the whole. */
     @Transactional
-    public void remember(long athleteId, Viewer viewer, String label, String kind, Object before) {
+    public void remember(Visit visit, String label, String kind, Object before) {
         Part part = new Part(kind, JSON.writeValueAsString(before));
         @SuppressWarnings("unchecked")
         List<Part> open = (List<Part>) TransactionSynchronizationManager.getResource(this);
         if (open != null) open.add(part);
-        else save(athleteId, viewer, label, List.of(part));
+        else save(visit, label, List.of(part));
     }
 
     /** All that the change does is one step, which one undo takes back. */
     @Transactional
-    public void asOne(long athleteId, Viewer viewer, String label, Runnable change) {
+    public void asOne(Visit visit, String label, Runnable change) {
         if (TransactionSynchronizationManager.hasResource(this)) {
             change.run();
             return;
@@ -69,28 +69,34 @@ public class UndoService {
         } finally {
             TransactionSynchronizationManager.unbindResource(this);
         }
-        if (!parts.isEmpty()) save(athleteId, viewer, label, parts);
+        if (!parts.isEmpty()) save(visit, label, parts);
     }
 
-    private void save(long athleteId, Viewer viewer, String label, List<Part> parts) {
+    private void save(Visit visit, String label, List<Part> parts) {
         String shortened = label.length() > LONGEST_LABEL ? label.substring(0, LONGEST_LABEL) : label;
-        undos.save(
-                new UndoRow(athleteId, viewer.accountId(), shortened, JSON.writeValueAsString(parts), clock.instant()));
+        undos.save(new UndoRow(
+                visit.athleteId(),
+                visit.viewer().accountId(),
+                shortened,
+                JSON.writeValueAsString(parts),
+                clock.instant()));
     }
 
     /** Takes the latest change back, at most a day old; empty when there is none. */
     @Transactional
-    public Optional<String> undo(long athleteId, Viewer viewer) {
-        athletes.require(athleteId, viewer);
+    public Optional<String> undo(Visit visit) {
+        athletes.require(visit);
         UndoRow entry = undos.latest(
-                        athleteId, viewer.accountId(), clock.instant().minus(KEPT))
+                        visit.athleteId(),
+                        visit.viewer().accountId(),
+                        clock.instant().minus(KEPT))
                 .orElse(null);
         if (entry == null) return Optional.empty();
         List<Part> parts = JSON.readValue(entry.beforeState, new TypeReference<List<Part>>() {});
         String label = entry.label;
-        for (int i = parts.size() - 1; i >= 0; i--) restore(athleteId, parts.get(i));
+        for (int i = parts.size() - 1; i >= 0; i--) restore(visit.athleteId(), parts.get(i));
         undos.delete(entry);
-        news.takenBack(athleteId, viewer, label);
+        news.takenBack(visit.athleteId(), visit.viewer(), label);
         return Optional.of("Taken back: " + label);
     }
 
@@ -104,8 +110,11 @@ public class UndoService {
 
     /** What the foot of the page offers to take back. */
     @Transactional(readOnly = true)
-    public Optional<String> latestChange(long athleteId, Viewer viewer) {
-        return undos.latest(athleteId, viewer.accountId(), clock.instant().minus(KEPT))
+    public Optional<String> latestChange(Visit visit) {
+        return undos.latest(
+                        visit.athleteId(),
+                        visit.viewer().accountId(),
+                        clock.instant().minus(KEPT))
                 .map(entry -> entry.label);
     }
 }

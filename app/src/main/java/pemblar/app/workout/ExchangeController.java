@@ -54,7 +54,7 @@ class ExchangeController {
 
     @GetMapping("/{id}/workout.{form}")
     ResponseEntity<byte[]> out(Visit visit, @PathVariable long id, @PathVariable String form) {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         Shelved kept = workouts.require(id, visit.viewer());
         return switch (form) {
             case "fit" ->
@@ -87,7 +87,7 @@ class ExchangeController {
     /** One page for the handlebar or the pocket. */
     @GetMapping("/{id}/sheet")
     String sheet(Visit visit, @PathVariable long id, Model model) {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         Shelved kept = workouts.require(id, visit.viewer());
         Zones zones = zones(athlete);
         model.addAttribute("athlete", athlete);
@@ -107,7 +107,7 @@ class ExchangeController {
     @PostMapping("/import")
     String in(Visit visit, @RequestParam("files") List<MultipartFile> files, RedirectAttributes flash)
             throws IOException {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         List<String> results = new ArrayList<>();
         List<MultipartFile> chosen = files.stream()
                 .filter(f -> f.getOriginalFilename() != null

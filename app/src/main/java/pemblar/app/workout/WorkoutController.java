@@ -105,13 +105,13 @@ class WorkoutController {
 
     @PostMapping("/{id}/copy")
     String copy(Visit visit, @PathVariable long id) {
-        athletes.require(visit.athleteId(), visit.viewer());
+        athletes.require(visit);
         return "redirect:/a/" + visit.athleteId() + "/workouts/design?id=" + workouts.copy(id, visit.viewer());
     }
 
     @PostMapping("/{id}/archive")
     String archive(Visit visit, @PathVariable long id, @RequestParam boolean archived, RedirectAttributes flash) {
-        athletes.require(visit.athleteId(), visit.viewer());
+        athletes.require(visit);
         workouts.archive(id, visit.viewer(), archived);
         flash.addFlashAttribute(
                 "said",
@@ -161,7 +161,7 @@ class WorkoutController {
             @RequestParam Basis basis,
             @RequestParam(defaultValue = "time") String axis,
             Model model) {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         model.addAttribute("athlete", athlete);
         model.addAttribute("axis", axis);
         form(model, null, "", sport, basis, text);
@@ -185,7 +185,7 @@ class WorkoutController {
             @RequestParam(defaultValue = "0") double amount,
             @RequestParam(defaultValue = "time") String axis,
             Model model) {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         Zones zones = thresholds.zonesOf(athlete).on(athlete.dayOf(clock.instant()));
         String after = text;
         Shorthand.Reading reading = Shorthand.read(text, sport, basis);

@@ -102,9 +102,7 @@ class ThresholdController {
         model.addAttribute("doubtful", doubts.waiting(athlete, trends.of(athlete)));
         model.addAttribute("warnings", warnings(athlete, zones, today));
         model.addAttribute("progress", recomputations.latest(athlete).orElse(null));
-        model.addAttribute(
-                "undoValue",
-                thresholds.latestChange(visit.athleteId(), visit.viewer()).orElse(null));
+        model.addAttribute("undoValue", thresholds.latestChange(visit).orElse(null));
         return "zones/thresholds";
     }
 
@@ -144,18 +142,14 @@ class ThresholdController {
     String remove(
             Visit visit, @RequestParam Quantity quantity, @RequestParam LocalDate from, RedirectAttributes flash) {
         thresholds.remove(
-                visit.athleteId(),
-                visit.viewer(),
-                quantity,
-                from,
-                "The " + quantity.label() + " of " + shown.date(from) + " was removed.");
+                visit, quantity, from, "The " + quantity.label() + " of " + shown.date(from) + " was removed.");
         flash.addFlashAttribute("changed", true);
         return "redirect:/a/" + visit.athleteId() + "/thresholds";
     }
 
     @PostMapping("/sex")
     String sex(Visit visit, @RequestParam Sex sex) {
-        thresholds.setSex(visit.athleteId(), visit.viewer(), sex);
+        thresholds.setSex(visit, sex);
         return "redirect:/a/" + visit.athleteId() + "/thresholds";
     }
 
@@ -169,7 +163,7 @@ class ThresholdController {
                         .distinct()
                         .toList();
         try {
-            thresholds.setSports(visit.athleteId(), visit.viewer(), trained);
+            thresholds.setSports(visit, trained);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("refused", e.getMessage());
         }
@@ -178,7 +172,7 @@ class ThresholdController {
 
     @GetMapping("/progress")
     String progress(Visit visit, Model model) {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         model.addAttribute("athlete", athlete);
         model.addAttribute("progress", recomputations.latest(athlete).orElse(null));
         model.addAttribute("changed", true);

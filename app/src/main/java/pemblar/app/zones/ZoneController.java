@@ -144,7 +144,8 @@ class ZoneController {
         model.addAttribute("own", own);
         model.addAttribute("history", history(zones, kind, today));
         model.addAttribute(
-                "undoValue", thresholds.latestChange(athlete.id(), viewer).orElse(null));
+                "undoValue",
+                thresholds.latestChange(new Visit(athlete.id(), viewer)).orElse(null));
         model.addAttribute("holdsFrom", today);
         model.addAttribute("isUsual", now.chosen().get(new Zones.Key(kind.sport(), kind.measure())) == null);
         editor(model, kind, now, draft);
@@ -214,7 +215,7 @@ class ZoneController {
      */
     @PostMapping("/edit")
     String edit(Visit visit, @RequestParam Map<String, String> form, Model model) {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         LocalDate today = athlete.dayOf(clock.instant());
         ZoneView.Kind kind = kind(athlete, form);
         model.addAttribute("athlete", athlete);
@@ -232,7 +233,7 @@ class ZoneController {
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
             Model model,
             RedirectAttributes flash) {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         ZoneView.Kind kind = kind(athlete, form);
         Draft draft = Draft.typed(form, kind.sport());
         if (!draft.problems().isEmpty()) {
@@ -256,7 +257,7 @@ class ZoneController {
                 String label = kind.title() + " has “" + draft.scheme().name() + "” from " + shown.date(from) + ".";
                 DatedZones.Dated set =
                         new DatedZones.Dated(new Zones.Key(kind.sport(), kind.measure()), from, draft.scheme());
-                thresholds.takeUp(visit.athleteId(), visit.viewer(), set, ownId, label);
+                thresholds.takeUp(visit, set, ownId, label);
                 boolean before = thresholds.zonesOf(athlete).holdsBackwards(set);
                 flash.addFlashAttribute("said", label + (before ? BEFORE_TOO : FROM_THEN));
             }
@@ -273,14 +274,13 @@ class ZoneController {
             @RequestParam Map<String, String> form,
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
             RedirectAttributes flash) {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         ZoneView.Kind kind = kind(athlete, form);
         Zones.Key key = new Zones.Key(kind.sport(), kind.measure());
         List<String> users = schedule.usersOfZones(athlete, key, from);
         if (users.isEmpty())
             thresholds.dropZoneSet(
-                    visit.athleteId(),
-                    visit.viewer(),
+                    visit,
                     key,
                     from,
                     "The " + kind.title().toLowerCase(Locale.ROOT) + " zones of " + shown.date(from)
@@ -296,7 +296,7 @@ class ZoneController {
     @PostMapping("/own/delete")
     String delete(
             Visit visit, @RequestParam long id, @RequestParam Map<String, String> form, RedirectAttributes flash) {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         try {
             schemes.delete(visit.viewer(), id);
             flash.addFlashAttribute("said", "The scheme was deleted.");
@@ -308,7 +308,7 @@ class ZoneController {
 
     @GetMapping("/own.json")
     ResponseEntity<byte[]> export(Visit visit) {
-        athletes.require(visit.athleteId(), visit.viewer());
+        athletes.require(visit);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
                 .header(
@@ -327,7 +327,7 @@ class ZoneController {
             @RequestParam Map<String, String> form,
             RedirectAttributes flash)
             throws IOException {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         String name = Optional.ofNullable(file.getOriginalFilename())
                 .filter(n -> !n.isBlank())
                 .orElse("the file");

@@ -28,6 +28,7 @@ import pemblar.app.compare.ComparisonStore.Held;
 import pemblar.app.compare.Content.Line;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.review.RepetitionFinder;
 import pemblar.app.session.Described;
 import pemblar.app.session.Slab;
@@ -126,9 +127,13 @@ class ComparisonServiceTest {
     void figuresOfARecordingThatDidNotChangeAreNotReadAgain() {
         holds(line(4, 199));
         when(sessions.revisions(eq(ATHLETE), anyList())).thenReturn(Map.of(7L, 4));
-        assertThat(service.open(ATHLETE, VIEWER, 5).content().lines().get(0).value("WATTS"))
+        assertThat(service.open(new Visit(ATHLETE, VIEWER), 5)
+                        .content()
+                        .lines()
+                        .get(0)
+                        .value("WATTS"))
                 .isEqualTo(199);
-        verify(sessions, never()).open(anyLong(), any(), anyLong());
+        verify(sessions, never()).open(any(), anyLong());
         verify(store, never()).save(any(), anyString(), any(), any());
     }
 
@@ -136,8 +141,8 @@ class ComparisonServiceTest {
     void aMendedRecordingIsMeasuredAnewAndWhatWasEnteredByHandStays() {
         holds(line(4, 199));
         when(sessions.revisions(eq(ATHLETE), anyList())).thenReturn(Map.of(7L, 5));
-        when(sessions.open(ATHLETE, VIEWER, 7)).thenReturn(recorded(0));
-        Held opened = service.open(ATHLETE, VIEWER, 5);
+        when(sessions.open(new Visit(ATHLETE, VIEWER), 7)).thenReturn(recorded(0));
+        Held opened = service.open(new Visit(ATHLETE, VIEWER), 5);
         Line now = opened.content().lines().get(0);
         assertThat(now.value("WATTS")).isEqualTo(210);
         assertThat(now.value("HEART_RATE")).isEqualTo(150);
@@ -149,11 +154,16 @@ class ComparisonServiceTest {
     void aRepetitionThatWasTrimmedAwayAndOneOfADeletedSessionHaveNoFigures() {
         holds(line(4, 199));
         when(sessions.revisions(eq(ATHLETE), anyList())).thenReturn(Map.of(7L, 5));
-        when(sessions.open(ATHLETE, VIEWER, 7)).thenReturn(recorded(150));
-        assertThat(service.open(ATHLETE, VIEWER, 5).content().lines().get(0).figures())
+        when(sessions.open(new Visit(ATHLETE, VIEWER), 7)).thenReturn(recorded(150));
+        assertThat(service.open(new Visit(ATHLETE, VIEWER), 5)
+                        .content()
+                        .lines()
+                        .get(0)
+                        .figures())
                 .isEmpty();
         when(sessions.revisions(eq(ATHLETE), anyList())).thenReturn(Map.of());
-        Line gone = service.open(ATHLETE, VIEWER, 5).content().lines().get(0);
+        Line gone =
+                service.open(new Visit(ATHLETE, VIEWER), 5).content().lines().get(0);
         assertThat(gone.figures()).isEmpty();
         assertThat(gone.revision()).isNegative();
     }
@@ -162,12 +172,16 @@ class ComparisonServiceTest {
     void aChangeIsKeptWithWhatWasBeforeForUndo() {
         holds(line(4, 199));
         when(sessions.revisions(eq(ATHLETE), anyList())).thenReturn(Map.of(7L, 4));
-        service.change(ATHLETE, VIEWER, 5, "Changed a comparison.", content -> content.change(1, l -> l.in("after")));
+        service.change(
+                new Visit(ATHLETE, VIEWER),
+                5,
+                "Changed a comparison.",
+                content -> content.change(1, l -> l.in("after")));
         ArgumentCaptor<Content> kept = ArgumentCaptor.forClass(Content.class);
         verify(store).save(any(), eq("Shoes"), kept.capture(), any());
         assertThat(kept.getValue().lines().get(0).group()).isEqualTo("after");
         ArgumentCaptor<Object> before = ArgumentCaptor.forClass(Object.class);
-        verify(undo).remember(eq(ATHLETE), eq(VIEWER), anyString(), eq("comparison"), before.capture());
+        verify(undo).remember(eq(new Visit(ATHLETE, VIEWER)), anyString(), eq("comparison"), before.capture());
         assertThat(((Held) before.getValue()).content().lines().get(0).group()).isEqualTo("before");
     }
 
@@ -176,7 +190,7 @@ class ComparisonServiceTest {
         holds(line(4, 199));
         when(sessions.revisions(eq(ATHLETE), anyList())).thenReturn(Map.of(7L, 4));
         when(store.save(any(), anyString(), any(), any())).thenReturn(false);
-        assertThatThrownBy(() -> service.change(ATHLETE, VIEWER, 5, "x", content -> content.remove(1)))
+        assertThatThrownBy(() -> service.change(new Visit(ATHLETE, VIEWER), 5, "x", content -> content.remove(1)))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("Somebody else changed");
     }
@@ -184,9 +198,9 @@ class ComparisonServiceTest {
     @Test
     void aStrangerAndAnUnknownComparisonFindNothing() {
         when(store.find(ATHLETE, 6)).thenReturn(Optional.empty());
-        assertThatThrownBy(() -> service.open(ATHLETE, VIEWER, 6)).isInstanceOf(NotFoundException.class);
-        when(athletes.require(ATHLETE, VIEWER)).thenThrow(new NotFoundException("athlete"));
-        assertThatThrownBy(() -> service.all(ATHLETE, VIEWER)).isInstanceOf(NotFoundException.class);
+        assertThatThrownBy(() -> service.open(new Visit(ATHLETE, VIEWER), 6)).isInstanceOf(NotFoundException.class);
+        when(athletes.require(new Visit(ATHLETE, VIEWER))).thenThrow(new NotFoundException("athlete"));
+        assertThatThrownBy(() -> service.all(new Visit(ATHLETE, VIEWER))).isInstanceOf(NotFoundException.class);
         verify(store, never()).all(anyLong());
     }
 }

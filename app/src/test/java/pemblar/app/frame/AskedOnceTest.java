@@ -33,7 +33,7 @@ class AskedOnceTest {
     }
 
     private static boolean asked(Viewer viewer, long athlete) {
-        return AskedOnce.isFirst(athlete, viewer, false);
+        return AskedOnce.isFirst(new Visit(athlete, viewer), false);
     }
 
     @Test
@@ -51,9 +51,9 @@ class AskedOnceTest {
     @Test
     void whatWasAskedLooselyIsAskedAgainStrictly() {
         transaction.executeWithoutResult(status -> {
-            assertThat(AskedOnce.isFirst(1, COACH, true)).isTrue();
-            assertThat(AskedOnce.isFirst(1, COACH, false)).isTrue();
-            assertThat(AskedOnce.isFirst(1, COACH, true))
+            assertThat(AskedOnce.isFirst(new Visit(1, COACH), true)).isTrue();
+            assertThat(AskedOnce.isFirst(new Visit(1, COACH), false)).isTrue();
+            assertThat(AskedOnce.isFirst(new Visit(1, COACH), true))
                     .as("the strict answer holds")
                     .isFalse();
         });

@@ -18,6 +18,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.recording.LoadChoices.Wanted;
 import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.load.SessionSummary;
@@ -50,7 +51,7 @@ class LoadChoicesTest {
     }
 
     private LoadChoices.Chosen choose(Source source, Double points, String reason, Double effort) {
-        return service.choose(3, COACH, 11, new Wanted(source, points, reason, effort));
+        return service.choose(new Visit(3, COACH), 11, new Wanted(source, points, reason, effort));
     }
 
     @Test
@@ -102,7 +103,7 @@ class LoadChoicesTest {
 
     @Test
     void aRecordingOfSomebodyElseHasNothingToChoose() {
-        assertThatThrownBy(() -> service.choose(4, COACH, 11, new Wanted(null, null, "", null)))
+        assertThatThrownBy(() -> service.choose(new Visit(4, COACH), 11, new Wanted(null, null, "", null)))
                 .isInstanceOf(NotFoundException.class);
     }
 }

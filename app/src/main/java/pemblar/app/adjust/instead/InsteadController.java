@@ -52,7 +52,7 @@ class InsteadController {
     @PostMapping
     String put(Visit visit, @RequestParam long workout, @RequestParam int percent, RedirectAttributes flash) {
         try {
-            flash.addFlashAttribute("good", instead.put(visit.athleteId(), visit.viewer(), workout, percent));
+            flash.addFlashAttribute("good", instead.put(visit, workout, percent));
             flash.addFlashAttribute("canUndo", true);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());

@@ -17,6 +17,7 @@ import pemblar.app.adjust.Situations;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.session.Slab;
@@ -112,7 +113,7 @@ public class InsteadService {
         Situation situation = situations.of(athlete, trend);
         Instead.Answer answer = Instead.of(situation, options, feeling);
         String replaced = answer.replaced()
-                .map(r -> sessions.slab(athlete.id(), viewer, Long.parseLong(r.id()))
+                .map(r -> sessions.slab(new Visit(athlete.id(), viewer), Long.parseLong(r.id()))
                         .title())
                 .orElse(null);
         return new Offers(
@@ -173,29 +174,28 @@ public class InsteadService {
 
     /** Puts a workout in the place of today's session, or on the free day, as one step. @return what to say */
     @Transactional
-    public String put(long athleteId, Viewer viewer, long workout, int percent) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public String put(Visit visit, long workout, int percent) {
+        Athlete athlete = athletes.require(visit);
         LocalDate today = athlete.dayOf(clock.instant());
         if (percent < Instead.LEAST_PERCENT || percent > Instead.MOST_PERCENT)
             throw new IllegalArgumentException("Scale: choose 70 to 130 %.");
-        Shelved shelved = workouts.require(workout, viewer);
+        Shelved shelved = workouts.require(workout, visit.viewer());
         Slab replaced = Instead.of(situations.of(athlete, trends.of(athlete)), List.of(), Feeling.AS_USUAL)
                 .replaced()
                 .map(Session::id)
-                .map(id -> sessions.slab(athleteId, viewer, Long.parseLong(id)))
+                .map(id -> sessions.slab(visit, Long.parseLong(id)))
                 .orElse(null);
         String label = replaced == null
                 ? "Put “" + shelved.title() + "” on today."
                 : "Put “" + shelved.title() + "” in place of “" + replaced.title() + "”.";
-        undo.asOne(athleteId, viewer, label, () -> {
-            if (replaced != null) schedule.remove(athleteId, viewer, replaced.id(), null);
+        undo.asOne(visit, label, () -> {
+            if (replaced != null) schedule.remove(visit, replaced.id(), null);
             long id = schedule.schedule(
-                    athleteId,
-                    viewer,
+                    visit,
                     today,
                     replaced == null ? null : replaced.startMinute(),
                     new ScheduleService.Chosen(shelved.title(), shelved.workout(), shelved.id(), shelved.version()));
-            if (percent != 100) schedule.scale(athleteId, viewer, id, null, percent);
+            if (percent != 100) schedule.scale(visit, id, null, percent);
         });
         return label;
     }

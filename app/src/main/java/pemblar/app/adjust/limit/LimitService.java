@@ -11,6 +11,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Memberships;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.season.PlanService;
 import pemblar.app.undo.UndoService;
 
@@ -49,16 +50,15 @@ public class LimitService {
     }
 
     @Transactional
-    public void set(long athleteId, Viewer viewer, TypedLimits typed) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public void set(Visit visit, TypedLimits typed) {
+        Athlete athlete = athletes.require(visit);
         Limits wanted = typed.over(of(athlete));
         undo.remember(
-                athleteId,
-                viewer,
+                visit,
                 "Set the limits of proposals.",
                 LimitStore.KIND,
-                new LimitStore.Was(store.held(athleteId, 0).orElse(null), wanted));
-        store.write(athleteId, wanted);
+                new LimitStore.Was(store.held(visit.athleteId(), 0).orElse(null), wanted));
+        store.write(visit.athleteId(), wanted);
     }
 
     /** An athlete of a group. @param limits null: the usual, whose hours follow from the season's days */
@@ -96,7 +96,7 @@ public class LimitService {
         List<String> refused = new ArrayList<>();
         for (Athlete athlete : ticked) {
             try {
-                each.executeWithoutResult(s -> set(athlete.id(), coach, typed));
+                each.executeWithoutResult(s -> set(new Visit(athlete.id(), coach), typed));
             } catch (NotFoundException e) {
                 refused.add(athlete.name() + ": you may not plan for them, so nothing was set.");
             }

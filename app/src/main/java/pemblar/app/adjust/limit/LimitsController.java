@@ -50,7 +50,7 @@ class LimitsController {
     @PostMapping
     String keep(Visit visit, @RequestParam Map<String, String> typed, RedirectAttributes flash) {
         try {
-            limits.set(visit.athleteId(), visit.viewer(), TypedLimits.ofOne(typed));
+            limits.set(visit, TypedLimits.ofOne(typed));
             flash.addFlashAttribute("good", "The limits hold from now on.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());

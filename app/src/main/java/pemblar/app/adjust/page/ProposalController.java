@@ -64,8 +64,8 @@ class ProposalController {
         if (chosen != null)
             model.addAttribute("view", ProposalView.of(open, chosen, on == null ? null : new HashSet<>(on), trend));
         model.addAttribute("learning", adjusting.answered(page.athlete(), trend));
-        model.addAttribute("coached", adjusting.hasCoach(visit.athleteId(), visit.viewer()));
-        model.addAttribute("coaching", adjusting.isCoaching(visit.athleteId(), visit.viewer()));
+        model.addAttribute("coached", adjusting.hasCoach(visit));
+        model.addAttribute("coaching", adjusting.isCoaching(visit));
         model.addAttribute("limits", limits.of(page.athlete()));
         model.addAttribute("kinds", Away.Kind.values());
         return "adjust/proposals";
@@ -76,7 +76,7 @@ class ProposalController {
 
     @GetMapping("/days")
     String days(Visit visit, Model model) {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         Open open = adjusting.open(athlete, trends.of(athlete));
         List<Mark> marks = new ArrayList<>();
         for (Shown p : open.proposals())
@@ -95,8 +95,7 @@ class ProposalController {
             @RequestParam(defaultValue = "") String here,
             RedirectAttributes flash) {
         return said(visit.athleteId(), here, flash, () -> {
-            String taken = adjusting.take(
-                    visit.athleteId(), visit.viewer(), fingerprint, on == null ? null : new HashSet<>(on));
+            String taken = adjusting.take(visit, fingerprint, on == null ? null : new HashSet<>(on));
             flash.addFlashAttribute("canUndo", true);
             return taken;
         });
@@ -110,8 +109,7 @@ class ProposalController {
             @RequestParam(required = false) List<Integer> on,
             RedirectAttributes flash) {
         try {
-            AdjustService.Carried carried = adjusting.carry(
-                    visit.athleteId(), visit.viewer(), fingerprint, on == null ? null : new HashSet<>(on));
+            AdjustService.Carried carried = adjusting.carry(visit, fingerprint, on == null ? null : new HashSet<>(on));
             flash.addFlashAttribute("carried", carried.sessions());
             flash.addFlashAttribute(
                     "carriedWords",
@@ -132,16 +130,12 @@ class ProposalController {
             @RequestParam String fingerprint,
             @RequestParam(defaultValue = "") String word,
             RedirectAttributes flash) {
-        return said(
-                visit.athleteId(),
-                "",
-                flash,
-                () -> adjusting.suggest(visit.athleteId(), visit.viewer(), fingerprint, word));
+        return said(visit.athleteId(), "", flash, () -> adjusting.suggest(visit, fingerprint, word));
     }
 
     @PostMapping("/undo")
     String undo(Visit visit, @RequestParam(defaultValue = "") String here, RedirectAttributes flash) {
-        return said(visit.athleteId(), here, flash, () -> adjusting.undo(visit.athleteId(), visit.viewer()));
+        return said(visit.athleteId(), here, flash, () -> adjusting.undo(visit));
     }
 
     @PostMapping("/leave")
@@ -151,11 +145,7 @@ class ProposalController {
             @RequestParam(defaultValue = "") String reason,
             @RequestParam(defaultValue = "") String here,
             RedirectAttributes flash) {
-        return said(
-                visit.athleteId(),
-                here,
-                flash,
-                () -> adjusting.leave(visit.athleteId(), visit.viewer(), fingerprint, reason));
+        return said(visit.athleteId(), here, flash, () -> adjusting.leave(visit, fingerprint, reason));
     }
 
     @PostMapping("/ask")
@@ -164,11 +154,7 @@ class ProposalController {
             @RequestParam String fingerprint,
             @RequestParam(defaultValue = "") String word,
             RedirectAttributes flash) {
-        return said(
-                visit.athleteId(),
-                "",
-                flash,
-                () -> adjusting.ask(visit.athleteId(), visit.viewer(), fingerprint, word));
+        return said(visit.athleteId(), "", flash, () -> adjusting.ask(visit, fingerprint, word));
     }
 
     @PostMapping("/away")
@@ -190,7 +176,7 @@ class ProposalController {
                     reason.isBlank() ? kind.name().toLowerCase(java.util.Locale.ROOT) : reason.strip(),
                     kind,
                     only);
-            adjusting.away(visit.athleteId(), visit.viewer(), away);
+            adjusting.away(visit, away);
             return "Away from " + Words.day(from) + " to " + Words.day(away.to())
                     + ". What falls into it is answered below.";
         });

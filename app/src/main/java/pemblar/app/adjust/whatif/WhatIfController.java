@@ -112,7 +112,7 @@ class WhatIfController {
         try {
             Question question = Question.read(typed, today);
             if (question == null) throw new IllegalArgumentException("Question: ask one first.");
-            store.keep(visit.athleteId(), visit.viewer(), typed.getOrDefault("name", ""), question);
+            store.keep(visit, typed.getOrDefault("name", ""), question);
             flash.addFlashAttribute("good", "Kept for ten days; ask another, and both stand side by side.");
             return "redirect:/a/" + visit.athleteId() + "/what-if?" + question.address();
         } catch (IllegalArgumentException e) {
@@ -123,7 +123,7 @@ class WhatIfController {
 
     @PostMapping("/drop")
     String drop(Visit visit, @RequestParam long id) {
-        store.drop(visit.athleteId(), visit.viewer(), id);
+        store.drop(visit, id);
         return "redirect:/a/" + visit.athleteId() + "/what-if";
     }
 }

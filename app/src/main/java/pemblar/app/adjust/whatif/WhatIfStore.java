@@ -8,7 +8,7 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.core.threshold.Quantity;
 
 /** Questions that somebody keeps under a name: ten days, a handful for each athlete. */
@@ -50,37 +50,37 @@ class WhatIfStore {
 
     /** @param name empty takes the question's own words */
     @Transactional
-    public void keep(long athleteId, Viewer viewer, String name, Question question) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public void keep(Visit visit, String name, Question question) {
+        Athlete athlete = athletes.require(visit);
         LocalDate today = athlete.dayOf(clock.instant());
         String called = name.isBlank() ? question.words() : name.strip();
         if (called.length() > LONGEST_NAME)
             throw new IllegalArgumentException("Name: enter at most " + LONGEST_NAME + " characters.");
         sql.sql("delete from what_if where athlete_id = ? and (kept_until < ? or name = ?)")
-                .params(athleteId, today, called)
+                .params(visit.athleteId(), today, called)
                 .update();
         if (kept(athlete, today).size() >= MOST)
             throw new IllegalArgumentException("At most " + MOST + " questions are kept; drop one first.");
         sql.sql("insert into what_if (athlete_id, name, kind, first_day, last_day, amount, kept_by, "
                         + "kept_until, quantity) values (?, ?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(
-                        athleteId,
+                        visit.athleteId(),
                         called,
                         question.kind().name(),
                         question.first(),
                         question.last(),
                         question.amount(),
-                        viewer.name(),
+                        visit.viewer().name(),
                         today.plusDays(KEPT_DAYS),
                         question.quantity() == null ? null : question.quantity().name())
                 .update();
     }
 
     @Transactional
-    public void drop(long athleteId, Viewer viewer, long id) {
-        athletes.require(athleteId, viewer);
+    public void drop(Visit visit, long id) {
+        athletes.require(visit);
         sql.sql("delete from what_if where id = ? and athlete_id = ?")
-                .params(id, athleteId)
+                .params(id, visit.athleteId())
                 .update();
     }
 }

@@ -10,6 +10,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 
 /** Devices that sync over HTTP with a token of their own, which can be revoked. */
 @Service
@@ -30,28 +31,30 @@ public class DeviceService {
     record Asking(long athleteId, Viewer viewer, boolean revoked) {}
 
     @Transactional(readOnly = true)
-    public List<Known> of(long athleteId, Viewer viewer) {
-        athletes.require(athleteId, viewer);
-        return devices.findByAthleteIdOrderByName(athleteId).stream()
+    public List<Known> of(Visit visit) {
+        athletes.require(visit);
+        return devices.findByAthleteIdOrderByName(visit.athleteId()).stream()
                 .map(d -> new Known(d.id, d.name, d.revoked, d.lastSync))
                 .toList();
     }
 
     /** Makes a token for a new device. It is told once and cannot be read again. */
     @Transactional
-    public String add(long athleteId, Viewer viewer, String name) {
-        athletes.require(athleteId, viewer);
+    public String add(Visit visit, String name) {
+        athletes.require(visit);
         if (name.isBlank() || name.length() > 60) throw new IllegalArgumentException("Name: enter 1 to 60 characters.");
         String token = Secret.random();
-        devices.save(new DeviceRow(athleteId, viewer.accountId(), name.strip(), Secret.hash(token), clock.instant()));
+        devices.save(new DeviceRow(
+                visit.athleteId(), visit.viewer().accountId(), name.strip(), Secret.hash(token), clock.instant()));
         return token;
     }
 
     @Transactional
-    public void revoke(long athleteId, Viewer viewer, long deviceId, boolean revoked) {
-        athletes.require(athleteId, viewer);
-        devices.findByIdAndAthleteId(deviceId, athleteId).orElseThrow(() -> new NotFoundException("device")).revoked =
-                revoked;
+    public void revoke(Visit visit, long deviceId, boolean revoked) {
+        athletes.require(visit);
+        devices.findByIdAndAthleteId(deviceId, visit.athleteId())
+                .orElseThrow(() -> new NotFoundException("device"))
+                .revoked = revoked;
     }
 
     /** Empty for a token that nobody gave out. */

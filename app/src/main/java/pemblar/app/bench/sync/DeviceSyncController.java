@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 import pemblar.app.bench.BenchService;
 import pemblar.app.bench.sync.DeviceService.Asking;
 import pemblar.app.exchange.ImportService;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.WholeFiles;
 import pemblar.app.frame.door.Limits;
 
@@ -55,7 +56,7 @@ class DeviceSyncController {
     @GetMapping(value = "/files", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> files(@RequestHeader(value = "Authorization", defaultValue = "") String authorization) {
         return answer(authorization, asking -> {
-            bench.sync(asking.athleteId(), asking.viewer());
+            bench.sync(new Visit(asking.athleteId(), asking.viewer()));
             return ResponseEntity.ok(files.inbox(asking.athleteId()).stream()
                     .map(DeviceFiles.DeviceFile::name)
                     .toList());
@@ -105,7 +106,7 @@ class DeviceSyncController {
                 return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
                         .header("Connection", "close")
                         .body(said(TOO_LARGE));
-            imports.upload(asking.athleteId(), asking.viewer(), "device.fit", bytes);
+            imports.upload(new Visit(asking.athleteId(), asking.viewer()), "device.fit", bytes);
             return ResponseEntity.accepted().body(said("The activity arrived."));
         } catch (IOException e) {
             return ResponseEntity.badRequest()

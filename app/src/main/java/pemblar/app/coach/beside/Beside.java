@@ -10,6 +10,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Units;
 import pemblar.app.load.DayLoad;
@@ -86,7 +87,8 @@ class Beside {
     /** @param hide letters stand for names */
     @Transactional(readOnly = true)
     public Table of(Viewer viewer, List<Long> ids, boolean hide) {
-        List<Athlete> all = ids.stream().map(id -> athletes.require(id, viewer)).toList();
+        List<Athlete> all =
+                ids.stream().map(id -> athletes.require(new Visit(id, viewer))).toList();
         if (all.isEmpty()) return new Table(List.of(), List.of());
         List<Trend> of = trends.of(all);
         List<Column> columns = new ArrayList<>();
@@ -98,7 +100,8 @@ class Beside {
     /** Best efforts as lines; nothing unless they can stand in one drawing. */
     @Transactional(readOnly = true)
     public BesideCurve.Drawing curve(Viewer viewer, List<Long> ids, boolean hide) {
-        List<Athlete> all = ids.stream().map(id -> athletes.require(id, viewer)).toList();
+        List<Athlete> all =
+                ids.stream().map(id -> athletes.require(new Visit(id, viewer))).toList();
         List<Trend> of = trends.of(all);
         return curves.of(all, names(all, hide), of.get(0).today());
     }
@@ -106,7 +109,8 @@ class Beside {
     /** @throws IllegalArgumentException when a stretch is not one, with what to enter */
     @Transactional(readOnly = true)
     public BesideStretches.Table stretches(Viewer viewer, List<Long> ids, boolean hide, Map<String, String> asked) {
-        List<Athlete> all = ids.stream().map(id -> athletes.require(id, viewer)).toList();
+        List<Athlete> all =
+                ids.stream().map(id -> athletes.require(new Visit(id, viewer))).toList();
         return stretches.of(all, names(all, hide), viewer, asked);
     }
 

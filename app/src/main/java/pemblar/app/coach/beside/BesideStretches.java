@@ -6,6 +6,7 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.review.RepetitionFinder;
@@ -89,7 +90,7 @@ class BesideStretches {
     }
 
     private List<Figures> figures(Athlete athlete, Viewer viewer, Picked picked) {
-        SessionService.Opened opened = sessions.open(athlete.id(), viewer, picked.session());
+        SessionService.Opened opened = sessions.open(new Visit(athlete.id(), viewer), picked.session());
         Recording recording = opened.recording().orElse(null);
         if (recording == null) return List.of();
         return spans(opened, recording, picked).stream()

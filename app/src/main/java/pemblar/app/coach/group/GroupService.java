@@ -15,6 +15,7 @@ import pemblar.app.coach.group.GroupPlan.Share;
 import pemblar.app.coach.group.GroupPlan.Wish;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.Slab;
 import pemblar.app.session.change.ScheduleService;
 import pemblar.app.session.reading.SessionService;
@@ -105,7 +106,9 @@ class GroupService {
             try {
                 if (!share.isPossible()) throw new IllegalArgumentException(share.refused());
                 for (long session : schedule.scheduleAll(
-                        share.athlete().id(), coach, share.placed(), "Put “" + title + "” on " + group.name() + ".")) {
+                        new Visit(share.athlete().id(), coach),
+                        share.placed(),
+                        "Put “" + title + "” on " + group.name() + ".")) {
                     keep(id, share.athlete().id(), session);
                     count++;
                 }
@@ -191,13 +194,12 @@ class GroupService {
         switch (change) {
             case MOVE ->
                 schedule.move(
-                        kept.athleteId(),
-                        coach,
+                        new Visit(kept.athleteId(), coach),
                         kept.sessionId(),
                         null,
                         kept.day().plusDays(by));
-            case SCALE -> schedule.scale(kept.athleteId(), coach, kept.sessionId(), null, by);
-            case DROP -> schedule.remove(kept.athleteId(), coach, kept.sessionId(), null);
+            case SCALE -> schedule.scale(new Visit(kept.athleteId(), coach), kept.sessionId(), null, by);
+            case DROP -> schedule.remove(new Visit(kept.athleteId(), coach), kept.sessionId(), null);
         }
     }
 }

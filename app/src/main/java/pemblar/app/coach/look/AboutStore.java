@@ -9,7 +9,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.AthleteService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 
 /** What an athlete wants and brings along: a short form that the athlete and a coach who plans both fill. */
 @Service
@@ -54,8 +54,8 @@ public class AboutStore {
 
     /** @throws IllegalArgumentException naming the field that is too long */
     @Transactional
-    public void write(long athleteId, Viewer viewer, String goals, String history, String injuries, String wishes) {
-        athletes.require(athleteId, viewer);
+    public void write(Visit visit, String goals, String history, String injuries, String wishes) {
+        athletes.require(visit);
         Map.of("Goals", goals, "History", history, "Injuries", injuries, "Wishes", wishes)
                 .forEach(AboutStore::check);
         sql.sql("insert into athlete_about (athlete_id, goals, history, injuries, wishes, changed_by, changed_at)"
@@ -63,12 +63,12 @@ public class AboutStore {
                         + " history = excluded.history, injuries = excluded.injuries, wishes = excluded.wishes,"
                         + " changed_by = excluded.changed_by, changed_at = excluded.changed_at")
                 .params(
-                        athleteId,
+                        visit.athleteId(),
                         goals.strip(),
                         history.strip(),
                         injuries.strip(),
                         wishes.strip(),
-                        viewer.name(),
+                        visit.viewer().name(),
                         clock.instant().atOffset(ZoneOffset.UTC))
                 .update();
     }

@@ -68,7 +68,7 @@ class FirstLookController {
         LocalDate today = page.today();
         SeasonSettings settings = plan.held(athlete).settings();
         if (!model.containsAttribute("about")) model.addAttribute("about", about.of(visit.athleteId()));
-        model.addAttribute("changeable", access.changeable(visit.athleteId(), visit.viewer()));
+        model.addAttribute("changeable", access.changeable(visit));
         model.addAttribute(
                 "events",
                 plan.events(athlete).stream()
@@ -99,7 +99,7 @@ class FirstLookController {
             @RequestParam(defaultValue = "") String wishes,
             RedirectAttributes flash) {
         try {
-            about.write(visit.athleteId(), visit.viewer(), goals, history, injuries, wishes);
+            about.write(visit, goals, history, injuries, wishes);
             flash.addFlashAttribute("good", "Kept.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
@@ -123,8 +123,7 @@ class FirstLookController {
             if (on == null) throw new IllegalArgumentException("Day: choose one for the test.");
             Shelved test = workouts.require(workout, visit.viewer());
             schedule.scheduleAll(
-                    visit.athleteId(),
-                    visit.viewer(),
+                    visit,
                     List.of(new ScheduleService.Placed(
                             on,
                             null,

@@ -52,7 +52,7 @@ class ComparisonController {
     @GetMapping
     String list(Visit visit, Model model) {
         pages.open(model, visit, "sessions");
-        model.addAttribute("comparisons", comparisons.all(visit.athleteId(), visit.viewer()));
+        model.addAttribute("comparisons", comparisons.all(visit));
         return "compare/list";
     }
 
@@ -65,10 +65,10 @@ class ComparisonController {
             @RequestParam(required = false) Integer to,
             Model model) {
         pages.open(model, visit, "sessions");
-        model.addAttribute("slab", sessions.slab(visit.athleteId(), visit.viewer(), session));
+        model.addAttribute("slab", sessions.slab(visit, session));
         model.addAttribute("from", from);
         model.addAttribute("to", to);
-        model.addAttribute("comparisons", comparisons.all(visit.athleteId(), visit.viewer()));
+        model.addAttribute("comparisons", comparisons.all(visit));
         return "compare/add";
     }
 
@@ -84,7 +84,7 @@ class ComparisonController {
             RedirectAttributes flash) {
         try {
             return "redirect:/a/" + visit.athleteId() + "/compare/"
-                    + comparisons.add(visit.athleteId(), visit.viewer(), comparison, name, group, session, from, to);
+                    + comparisons.add(visit, comparison, name, group, session, from, to);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             flash.addFlashAttribute("typedName", name);
@@ -97,8 +97,7 @@ class ComparisonController {
     @PostMapping("/workout")
     String overMonths(Visit visit, @RequestParam long session, RedirectAttributes flash) {
         try {
-            return "redirect:/a/" + visit.athleteId() + "/compare/"
-                    + comparisons.overMonths(visit.athleteId(), visit.viewer(), session);
+            return "redirect:/a/" + visit.athleteId() + "/compare/" + comparisons.overMonths(visit, session);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             return "redirect:/a/" + visit.athleteId() + "/sessions/" + session;
@@ -113,7 +112,7 @@ class ComparisonController {
             @RequestParam(defaultValue = "false") boolean falling,
             Model model) {
         pages.open(model, visit, "sessions");
-        Held held = comparisons.open(visit.athleteId(), visit.viewer(), id);
+        Held held = comparisons.open(visit, id);
         int cut = ComparisonService.cutTo(held.content());
         model.addAttribute("held", held);
         model.addAttribute(
@@ -128,8 +127,8 @@ class ComparisonController {
     /** The repetitions over one another; fetched on request, as it reads the recordings. */
     @GetMapping("/{id}/overlay")
     String overlay(Visit visit, @PathVariable long id, Model model) {
-        Held held = comparisons.open(visit.athleteId(), visit.viewer(), id);
-        model.addAttribute("overlay", overlay.of(visit.athleteId(), visit.viewer(), held.content()));
+        Held held = comparisons.open(visit, id);
+        model.addAttribute("overlay", overlay.of(visit, held.content()));
         return "compare/comparison :: overlay";
     }
 
@@ -148,22 +147,20 @@ class ComparisonController {
                 visit.athleteId(),
                 id,
                 flash,
-                () -> comparisons.change(
-                        visit.athleteId(), visit.viewer(), id, "Changed a comparison.", content -> switch (what) {
-                            case "hide" -> content.change(line, l -> l.shown(false));
-                            case "show" -> content.change(line, l -> l.shown(true));
-                            case "remove" -> content.remove(line);
-                            case "group" -> content.change(line, l -> l.in(Content.group(group)));
-                            case "enter" -> enter(content, line, column, value);
-                            default -> throw new IllegalArgumentException("This cannot be done with a repetition.");
-                        }));
+                () -> comparisons.change(visit, id, "Changed a comparison.", content -> switch (what) {
+                    case "hide" -> content.change(line, l -> l.shown(false));
+                    case "show" -> content.change(line, l -> l.shown(true));
+                    case "remove" -> content.remove(line);
+                    case "group" -> content.change(line, l -> l.in(Content.group(group)));
+                    case "enter" -> enter(content, line, column, value);
+                    default -> throw new IllegalArgumentException("This cannot be done with a repetition.");
+                }));
     }
 
     /** Groups by what the sessions are described with, or by date. */
     @PostMapping("/{id}/group")
     String group(Visit visit, @PathVariable long id, @RequestParam Grouping by, RedirectAttributes flash) {
-        return changed(
-                visit.athleteId(), id, flash, () -> comparisons.group(visit.athleteId(), visit.viewer(), id, by));
+        return changed(visit.athleteId(), id, flash, () -> comparisons.group(visit, id, by));
     }
 
     private static Content enter(Content content, int line, String column, String value) {
@@ -183,8 +180,7 @@ class ComparisonController {
                 id,
                 flash,
                 () -> comparisons.change(
-                        visit.athleteId(),
-                        visit.viewer(),
+                        visit,
                         id,
                         "Chose other columns.",
                         content -> content.columns(column == null ? List.of() : column)));
@@ -201,8 +197,7 @@ class ComparisonController {
                 visit.athleteId(),
                 id,
                 flash,
-                () -> comparisons.change(
-                        visit.athleteId(), visit.viewer(), id, "Chose other axes.", content -> content.axes(x, y)));
+                () -> comparisons.change(visit, id, "Chose other axes.", content -> content.axes(x, y)));
     }
 
     @PostMapping("/{id}/derive")
@@ -219,8 +214,7 @@ class ComparisonController {
                 id,
                 flash,
                 () -> comparisons.change(
-                        visit.athleteId(),
-                        visit.viewer(),
+                        visit,
                         id,
                         "Derived a column.",
                         content -> content.derive(new Derivation(name, left, operation.name(), right))));
@@ -232,25 +226,19 @@ class ComparisonController {
                 visit.athleteId(),
                 id,
                 flash,
-                () -> comparisons.change(
-                        visit.athleteId(),
-                        visit.viewer(),
-                        id,
-                        "Dropped a column.",
-                        content -> content.dropDerived(name)));
+                () -> comparisons.change(visit, id, "Dropped a column.", content -> content.dropDerived(name)));
     }
 
     @PostMapping("/{id}/drop")
     String drop(Visit visit, @PathVariable long id) {
-        comparisons.drop(visit.athleteId(), visit.viewer(), id);
+        comparisons.drop(visit, id);
         return "redirect:/a/" + visit.athleteId() + "/compare";
     }
 
     /** @param id of the comparison to go back to; -1 for the list */
     @PostMapping("/{id}/undo")
     String undo(Visit visit, @PathVariable long id, RedirectAttributes flash) {
-        flash.addFlashAttribute(
-                "good", undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back."));
+        flash.addFlashAttribute("good", undo.undo(visit).orElse("There is nothing to take back."));
         return "redirect:/a/" + visit.athleteId() + "/compare" + (id < 0 ? "" : "/" + id);
     }
 
@@ -265,7 +253,7 @@ class ComparisonController {
 
     @GetMapping("/{id}/comparison.csv")
     ResponseEntity<String> csv(Visit visit, @PathVariable long id) {
-        Held held = comparisons.open(visit.athleteId(), visit.viewer(), id);
+        Held held = comparisons.open(visit, id);
         Content content = held.content();
         List<String> header = new ArrayList<>(List.of("repetition", "day", "group", "hidden", "surface"));
         for (String key : content.columns()) {

@@ -8,7 +8,7 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import pemblar.app.compare.Content;
 import pemblar.app.compare.Content.Line;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.reading.SessionService;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
@@ -37,7 +37,7 @@ class Overlay {
 
     public record Trace(String path, int shape, String label) {}
 
-    Drawn of(long athleteId, Viewer viewer, Content content) {
+    Drawn of(Visit visit, Content content) {
         Map<Long, Recording> read = new HashMap<>();
         Map<Long, Integer> trimmed = new HashMap<>();
         List<Piece> pieces = new ArrayList<>();
@@ -46,7 +46,7 @@ class Overlay {
                 .limit(MOST_LINES)
                 .toList()) {
             if (!read.containsKey(line.session())) {
-                SessionService.Opened opened = sessions.open(athleteId, viewer, line.session());
+                SessionService.Opened opened = sessions.open(visit, line.session());
                 read.put(line.session(), opened.recording().orElse(null));
                 trimmed.put(line.session(), opened.trimmed());
             }

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.IntakeService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.benchunit.Body;
@@ -40,8 +41,7 @@ public class DemoOthers {
     public void add(Athlete athlete, Viewer viewer, LocalDate raced) {
         Athlete other = athletes.keep(athlete, "Runa Velm", Sport.RIDE);
         thresholds.adopt(
-                other.id(),
-                viewer,
+                new Visit(other.id(), viewer),
                 raced.minusDays(30),
                 Map.of(Quantity.THRESHOLD_POWER, WATTS, Quantity.BODY_MASS, KILOGRAMS),
                 "");

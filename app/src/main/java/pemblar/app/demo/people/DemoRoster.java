@@ -18,6 +18,7 @@ import pemblar.app.checkin.CheckinService;
 import pemblar.app.coach.MorningService;
 import pemblar.app.demo.DemoDrafts;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.Slab;
@@ -137,7 +138,7 @@ public class DemoRoster {
                     .ifPresent(s -> all.add(new SketchService.Slotted(s, null, 100)));
         SketchService.Stretch stretch = new SketchService.Stretch(
                 today.minusDays(DAYS_BEHIND), today.plusDays(until), SketchService.Existing.AROUND);
-        sketches.place(athlete.id(), viewer, List.of(stretch), all, "Demo");
+        sketches.place(new Visit(athlete.id(), viewer), List.of(stretch), all, "Demo");
         Set<Integer> missed = new HashSet<>();
         if (i == GONE) for (int day = -6; day < 0; day++) missed.add(day);
         for (Slab slab : sessions.between(athlete, today.minusDays(DAYS_BEHIND), today.minusDays(1))) {
@@ -145,8 +146,7 @@ public class DemoRoster {
             boolean slipped = (i == SLIPPED || i == SLIPPED_TOO) && slab.hard() && day >= -4;
             if (missed.contains(day) || slipped || day < -8 && random.nextDouble() < 0.05) continue;
             done.done(
-                    athlete.id(),
-                    viewer,
+                    new Visit(athlete.id(), viewer),
                     slab.id(),
                     null,
                     new DoneService.Told(slab.plannedSeconds(), null, slab.hard() ? 6.0 : 3.0, ""));

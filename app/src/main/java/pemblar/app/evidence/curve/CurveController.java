@@ -290,8 +290,7 @@ public class CurveController {
             ScheduleService.Chosen test = new ScheduleService.Chosen(
                     "Test: " + clock(seconds) + " all-out", DemandTest.of(of, seconds, 0), null, null);
             String label = "Put “" + test.title() + "” on the board.";
-            schedule.scheduleAll(
-                    visit.athleteId(), visit.viewer(), List.of(new ScheduleService.Placed(on, null, test)), label);
+            schedule.scheduleAll(visit, List.of(new ScheduleService.Placed(on, null, test)), label);
             flash.addFlashAttribute("put", "“" + test.title() + "” is on the board, on " + new Shown().day(on) + ".");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("put", e.getMessage());
@@ -330,7 +329,7 @@ public class CurveController {
             RedirectAttributes flash) {
         try {
             Measure of = Typed.choice("Measure", Measure.class, measure);
-            setAsides.setAside(visit.athleteId(), visit.viewer(), new SetAsides.Which(recording, of, seconds), reason);
+            setAsides.setAside(visit, new SetAsides.Which(recording, of, seconds), reason);
             flash.addFlashAttribute("said", "Set aside. The curve is drawn without it; it can be brought back below.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
@@ -340,7 +339,7 @@ public class CurveController {
 
     @PostMapping("/bring-back")
     String bringBack(Visit visit, @RequestParam long id, @RequestParam(defaultValue = "") String back) {
-        setAsides.takeBack(visit.athleteId(), visit.viewer(), id);
+        setAsides.takeBack(visit, id);
         return back(visit.athleteId(), back);
     }
 

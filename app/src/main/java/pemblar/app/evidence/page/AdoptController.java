@@ -116,7 +116,7 @@ class AdoptController {
                 + " from " + shown.date(from) + ".";
         String sentence = Character.toUpperCase(label.charAt(0)) + label.substring(1);
         try {
-            thresholds.adopt(visit.athleteId(), visit.viewer(), from, adopted, sentence);
+            thresholds.adopt(visit, from, adopted, sentence);
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
             return "evidence/adopt";
@@ -142,8 +142,7 @@ class AdoptController {
 
     @PostMapping("/undo")
     String undo(Visit visit, RedirectAttributes flash) {
-        flash.addFlashAttribute(
-                "said", thresholds.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back."));
+        flash.addFlashAttribute("said", thresholds.undo(visit).orElse("There is nothing to take back."));
         flash.addFlashAttribute("changed", true);
         return "redirect:/a/" + visit.athleteId() + "/thresholds";
     }

@@ -89,9 +89,7 @@ class EvidenceController {
             model.addAttribute(
                     "drawing",
                     EvidenceDrawing.of(screen, pieces, adopted, suggestions, today.minusDays(SHOWN_DAYS), today));
-        model.addAttribute(
-                "undoValue",
-                thresholds.latestChange(visit.athleteId(), visit.viewer()).orElse(null));
+        model.addAttribute("undoValue", thresholds.latestChange(visit).orElse(null));
         return "evidence/evidence";
     }
 
@@ -164,8 +162,7 @@ class EvidenceController {
     String tryOut(Visit visit, @RequestParam Map<String, String> asked, Model model) {
         Pages.Opened page = pages.open(model, visit, "thresholds");
         Map<String, String> typed = new LinkedHashMap<>(asked);
-        Optional<SessionService.Opened> session =
-                number(asked.get("session")).map(id -> sessions.open(visit.athleteId(), visit.viewer(), id));
+        Optional<SessionService.Opened> session = number(asked.get("session")).map(id -> sessions.open(visit, id));
         List<Sport> sports = tested(page.athlete());
         Sport trained = session.map(s -> s.slab().sport())
                 .filter(TESTED::contains)
@@ -332,7 +329,7 @@ class EvidenceController {
             model.addAttribute("refused", Map.of("day", "a result cannot lie ahead"));
             return form;
         }
-        evidence.keep(visit.athleteId(), visit.viewer(), trial.evidence(day), (Long) model.getAttribute("sessionId"));
+        evidence.keep(visit, trial.evidence(day), (Long) model.getAttribute("sessionId"));
         flash.addFlashAttribute("said", "Kept as evidence.");
         Quantity quantity = trial.calculation().estimates().get(0).quantity();
         return back(visit.athleteId(), Screen.about(quantity).key());
@@ -346,7 +343,7 @@ class EvidenceController {
             @RequestParam String of,
             RedirectAttributes flash) {
         try {
-            evidence.setAside(visit.athleteId(), visit.viewer(), key, reason);
+            evidence.setAside(visit, key, reason);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
@@ -355,13 +352,13 @@ class EvidenceController {
 
     @PostMapping("/bring-back")
     String bringBack(Visit visit, @RequestParam String key, @RequestParam String of) {
-        evidence.bringBack(visit.athleteId(), visit.viewer(), key);
+        evidence.bringBack(visit, key);
         return back(visit.athleteId(), of);
     }
 
     @PostMapping("/delete")
     String delete(Visit visit, @RequestParam long id, @RequestParam String of) {
-        evidence.delete(visit.athleteId(), visit.viewer(), id);
+        evidence.delete(visit, id);
         return back(visit.athleteId(), of);
     }
 

@@ -219,7 +219,7 @@ class ProfileController {
 
     @GetMapping("/bands.csv")
     ResponseEntity<byte[]> bands(Visit visit) {
-        athletes.require(visit.athleteId(), visit.viewer());
+        athletes.require(visit);
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(
@@ -233,7 +233,7 @@ class ProfileController {
 
     @PostMapping("/bands")
     String replace(Visit visit, @RequestParam MultipartFile file, RedirectAttributes flash) throws IOException {
-        athletes.require(visit.athleteId(), visit.viewer());
+        athletes.require(visit);
         String name =
                 file.getOriginalFilename() == null || file.getOriginalFilename().isBlank()
                         ? "the file"
@@ -253,7 +253,7 @@ class ProfileController {
 
     @PostMapping("/bands/reset")
     String reset(Visit visit, RedirectAttributes flash) {
-        athletes.require(visit.athleteId(), visit.viewer());
+        athletes.require(visit);
         profile.reset(visit.viewer());
         flash.addFlashAttribute("said", "The bands that ship are used again.");
         return "redirect:/a/" + visit.athleteId() + "/thresholds/profile";

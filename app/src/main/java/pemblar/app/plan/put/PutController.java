@@ -106,8 +106,7 @@ class PutController {
         try {
             LocalDate on = Typed.day("Day", day);
             schedule.schedule(
-                    visit.athleteId(),
-                    visit.viewer(),
+                    visit,
                     on,
                     Typed.minuteOrNull(time),
                     new ScheduleService.Chosen(kept.title(), kept.workout(), kept.id(), kept.version()));
@@ -121,8 +120,7 @@ class PutController {
     @PostMapping("/undo")
     String undo(Visit visit, @RequestParam(required = false) Long workout, RedirectAttributes flash) {
         try {
-            flash.addFlashAttribute(
-                    "putUndone", undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back."));
+            flash.addFlashAttribute("putUndone", undo.undo(visit).orElse("There is nothing to take back."));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("putRefused", e.getMessage());
         }

@@ -182,8 +182,7 @@ class DemandController {
             LocalDate on = Typed.day("Day", day);
             ScheduleService.Chosen test = demands.test(athlete, event, index, pages.today(athlete));
             schedule.scheduleAll(
-                    visit.athleteId(),
-                    visit.viewer(),
+                    visit,
                     List.of(new ScheduleService.Placed(on, null, test)),
                     "Put “" + test.title() + "” on the board.");
             flash.addFlashAttribute("good", "“" + test.title() + "” is on the board, on " + shown.day(on) + ".");
@@ -267,7 +266,7 @@ class DemandController {
         List<EventDemand> all = new ArrayList<>(event.demands());
         room(all);
         all.add(demand);
-        changes.demands(new Asking(visit.athleteId(), visit.viewer(), revision, false), id, all);
+        changes.demands(new Asking(visit, revision, false), id, all);
     }
 
     /** @throws IllegalArgumentException when an event has as many demands as it can */
@@ -288,7 +287,7 @@ class DemandController {
         List<EventDemand> all = new ArrayList<>(event.demands());
         all.remove(index);
         try {
-            changes.demands(new Asking(visit.athleteId(), visit.viewer(), revision, false), id, all);
+            changes.demands(new Asking(visit, revision, false), id, all);
         } catch (pemblar.app.season.SeasonChangedMeanwhile e) {
             answer.addFlashAttribute("problem", e.getMessage());
         }

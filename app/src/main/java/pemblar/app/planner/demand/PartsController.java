@@ -64,7 +64,7 @@ class PartsController {
             Part part,
             @RequestParam(required = false) Integer revision,
             RedirectAttributes answer) {
-        boolean done = changed(new Asking(visit.athleteId(), visit.viewer(), revision, false), id, answer, parts -> {
+        boolean done = changed(new Asking(visit, revision, false), id, answer, parts -> {
             if (parts.size() >= MOST)
                 throw new IllegalArgumentException("Parts: an event has at most " + MOST + "; take one out first.");
             parts.add(part.read());
@@ -82,7 +82,7 @@ class PartsController {
             @RequestParam int place,
             @RequestParam(required = false) Integer revision,
             RedirectAttributes answer) {
-        changed(new Asking(visit.athleteId(), visit.viewer(), revision, false), id, answer, parts -> {
+        changed(new Asking(visit, revision, false), id, answer, parts -> {
             if (place < 0 || place >= parts.size()) throw new IllegalArgumentException("This part is no longer there.");
             parts.remove(place);
             return parts;
@@ -91,7 +91,8 @@ class PartsController {
     }
 
     private boolean changed(Asking asking, long id, RedirectAttributes answer, UnaryOperator<List<EventPart>> change) {
-        SeasonEvent event = plan.event(pages.athlete(asking), id).orElseThrow(() -> new NotFoundException("event"));
+        SeasonEvent event =
+                plan.event(pages.athlete(asking.visit()), id).orElseThrow(() -> new NotFoundException("event"));
         try {
             changes.parts(asking, id, change.apply(new ArrayList<>(event.parts())));
             return true;

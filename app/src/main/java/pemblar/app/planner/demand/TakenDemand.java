@@ -8,6 +8,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Units;
 import pemblar.app.season.SeasonEvent;
@@ -67,7 +68,7 @@ class TakenDemand {
      */
     @Transactional(readOnly = true)
     public Optional<Taken> of(Athlete athlete, Athlete whose, Viewer viewer, long sessionId, int from, int to) {
-        SessionService.Opened opened = sessions.open(athlete.id(), viewer, sessionId);
+        SessionService.Opened opened = sessions.open(new Visit(athlete.id(), viewer), sessionId);
         Recording recording = opened.recording().orElseThrow(() -> new NotFoundException("recording"));
         boolean power = recording.has(Channel.POWER);
         Series values = recording.channel(power ? Channel.POWER : Channel.SPEED).orElse(null);

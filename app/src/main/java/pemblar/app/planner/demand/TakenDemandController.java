@@ -94,7 +94,7 @@ class TakenDemandController {
             List<EventDemand> all = new ArrayList<>(of.demands());
             DemandController.room(all);
             all.add(found.in(of, stage));
-            changes.demands(new Asking(whose.id(), visit.viewer(), null, false), event, all);
+            changes.demands(new Asking(new Visit(whose.id(), visit.viewer()), null, false), event, all);
         } catch (IllegalArgumentException | SeasonChangedMeanwhile e) {
             answer.addFlashAttribute("problem", e.getMessage());
         }

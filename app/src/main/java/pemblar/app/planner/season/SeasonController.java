@@ -116,8 +116,7 @@ class SeasonController {
             Model model) {
         Pages.Opened page = pages.open(model, visit, "season");
         try {
-            Held held = changes.preview(
-                    new Asking(visit.athleteId(), visit.viewer(), null, replan), new BlockChange(kind, first, value));
+            Held held = changes.preview(new Asking(visit, null, replan), new BlockChange(kind, first, value));
             draw(page, held, from, to, model);
         } catch (IllegalArgumentException e) {
             draw(page, plan.held(page.athlete()), from, to, model);
@@ -140,9 +139,7 @@ class SeasonController {
             double amount = day != null
                     ? day.toEpochDay()
                     : Typed.number(kind == SeasonChanges.Kind.HOURS ? "Hours" : "Load", value, 0, 100_000);
-            changes.change(
-                    new Asking(visit.athleteId(), visit.viewer(), revision, replan),
-                    new BlockChange(kind, first, amount));
+            changes.change(new Asking(visit, revision, replan), new BlockChange(kind, first, amount));
         });
     }
 
@@ -159,10 +156,7 @@ class SeasonController {
                 request,
                 model,
                 () -> changes.shift(
-                        new Asking(visit.athleteId(), visit.viewer(), revision, false),
-                        first,
-                        Typed.whole("Days", by, -1000, 1000),
-                        true));
+                        new Asking(visit, revision, false), first, Typed.whole("Days", by, -1000, 1000), true));
     }
 
     @PostMapping("/settings")
@@ -176,9 +170,7 @@ class SeasonController {
                 visit,
                 request,
                 model,
-                () -> changes.settings(
-                        new Asking(visit.athleteId(), visit.viewer(), revision, true),
-                        settings(typed, pages.athlete(visit))));
+                () -> changes.settings(new Asking(visit, revision, true), settings(typed, pages.athlete(visit))));
     }
 
     private SeasonSettings settings(Map<String, String> typed, pemblar.app.athlete.Athlete athlete) {
@@ -228,7 +220,7 @@ class SeasonController {
                     kilometres.isBlank() ? null : (Double) Units.mine().metres("Distance", kilometres, 100, 5_000_000);
             Integer seconds = time.isBlank() ? null : (Integer) Typed.seconds("Expected time", time, 10, 864_000);
             changes.event(
-                    new Asking(visit.athleteId(), visit.viewer(), revision, replan),
+                    new Asking(visit, revision, replan),
                     new SeasonEvent(
                             id,
                             Typed.day("Day", day),
@@ -251,11 +243,7 @@ class SeasonController {
             @RequestParam(defaultValue = "false") boolean replan,
             HttpServletRequest request,
             Model model) {
-        return changed(
-                visit,
-                request,
-                model,
-                () -> changes.removeEvent(new Asking(visit.athleteId(), visit.viewer(), revision, replan), id));
+        return changed(visit, request, model, () -> changes.removeEvent(new Asking(visit, revision, replan), id));
     }
 
     @PostMapping("/away")
@@ -276,7 +264,7 @@ class SeasonController {
                 request,
                 model,
                 () -> changes.away(
-                        new Asking(visit.athleteId(), visit.viewer(), revision, replan),
+                        new Asking(visit, revision, replan),
                         new Away(
                                 Typed.day("From", first),
                                 Typed.day("To", last),
@@ -294,11 +282,7 @@ class SeasonController {
             @RequestParam(defaultValue = "false") boolean replan,
             HttpServletRequest request,
             Model model) {
-        return changed(
-                visit,
-                request,
-                model,
-                () -> changes.removeAway(new Asking(visit.athleteId(), visit.viewer(), revision, replan), index));
+        return changed(visit, request, model, () -> changes.removeAway(new Asking(visit, revision, replan), index));
     }
 
     @PostMapping("/undo")
@@ -307,8 +291,7 @@ class SeasonController {
                 visit,
                 request,
                 model,
-                () -> model.addAttribute(
-                        "said", undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back.")));
+                () -> model.addAttribute("said", undo.undo(visit).orElse("There is nothing to take back.")));
     }
 
     /**

@@ -11,6 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.planner.BoardFilling;
 import pemblar.app.planner.SeasonChanges;
@@ -220,10 +221,11 @@ class SetupService {
     int save(Athlete athlete, Viewer viewer, Trend trend, SetupAnswers answers, Integer revision) {
         Review review = review(athlete, viewer, trend, answers);
         if (trend.days().isEmpty())
-            athletes.setStartLoad(athlete.id(), viewer, answers.presentHours() * LOAD_PER_HOUR_WITHOUT_DATA / 7);
+            athletes.setStartLoad(
+                    new Visit(athlete.id(), viewer), answers.presentHours() * LOAD_PER_HOUR_WITHOUT_DATA / 7);
         int[] sessions = {0};
-        undo.asOne(athlete.id(), viewer, "Set up the season towards “" + answers.event() + "”.", () -> {
-            changes.setUp(new SeasonChanges.Asking(athlete.id(), viewer, revision, false), review.held());
+        undo.asOne(new Visit(athlete.id(), viewer), "Set up the season towards “" + answers.event() + "”.", () -> {
+            changes.setUp(new SeasonChanges.Asking(new Visit(athlete.id(), viewer), revision, false), review.held());
             sessions[0] = fill(athlete, viewer, trend.today(), answers.existing());
         });
         return sessions[0];

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.program.Api;
 import pemblar.app.program.Kinds;
 import pemblar.app.program.key.May;
@@ -111,6 +112,6 @@ class PlanApi {
     @GetMapping
     @Operation(summary = "Blocks with what they aim at, events and days away, in order of their days")
     PlanJson plan(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return PlanJson.of(plan.held(athletes.require(athleteId, viewer)));
+        return PlanJson.of(plan.held(athletes.require(new Visit(athleteId, viewer))));
     }
 }

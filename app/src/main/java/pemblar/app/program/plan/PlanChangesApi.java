@@ -19,6 +19,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.planner.SeasonChanges;
 import pemblar.app.planner.SeasonChanges.Asking;
 import pemblar.app.program.Api;
@@ -97,7 +98,7 @@ class PlanChangesApi {
     }
 
     private PlanJson now(long athleteId, Viewer viewer) {
-        return PlanJson.of(plan.held(athletes.require(athleteId, viewer)));
+        return PlanJson.of(plan.held(athletes.require(new Visit(athleteId, viewer))));
     }
 
     @May(Scope.PLAN)
@@ -110,8 +111,8 @@ class PlanChangesApi {
             @RequestParam(defaultValue = "false") boolean replan,
             @RequestHeader(name = "If-Match", required = false) String match,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        SeasonEvent added = event.toCore(0, athletes.require(athleteId, viewer));
-        changes.event(new Asking(athleteId, viewer, IfMatch.version(match), replan), added);
+        SeasonEvent added = event.toCore(0, athletes.require(new Visit(athleteId, viewer)));
+        changes.event(new Asking(new Visit(athleteId, viewer), IfMatch.version(match), replan), added);
         return now(athleteId, viewer);
     }
 
@@ -126,8 +127,8 @@ class PlanChangesApi {
             @RequestHeader(name = "If-Match", required = false) String match,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         if (eventId < 1) throw new NotFoundException("event");
-        SeasonEvent changed = event.toCore(eventId, athletes.require(athleteId, viewer));
-        changes.event(new Asking(athleteId, viewer, IfMatch.version(match), replan), changed);
+        SeasonEvent changed = event.toCore(eventId, athletes.require(new Visit(athleteId, viewer)));
+        changes.event(new Asking(new Visit(athleteId, viewer), IfMatch.version(match), replan), changed);
         return now(athleteId, viewer);
     }
 
@@ -140,7 +141,7 @@ class PlanChangesApi {
             @RequestParam(defaultValue = "false") boolean replan,
             @RequestHeader(name = "If-Match", required = false) String match,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        changes.removeEvent(new Asking(athleteId, viewer, IfMatch.version(match), replan), eventId);
+        changes.removeEvent(new Asking(new Visit(athleteId, viewer), IfMatch.version(match), replan), eventId);
         return now(athleteId, viewer);
     }
 
@@ -154,7 +155,7 @@ class PlanChangesApi {
             @RequestParam(defaultValue = "false") boolean replan,
             @RequestHeader(name = "If-Match", required = false) String match,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        changes.away(new Asking(athleteId, viewer, IfMatch.version(match), replan), away.toCore());
+        changes.away(new Asking(new Visit(athleteId, viewer), IfMatch.version(match), replan), away.toCore());
         return now(athleteId, viewer);
     }
 
@@ -168,10 +169,10 @@ class PlanChangesApi {
             @RequestHeader(name = "If-Match", required = false) String match,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         Integer revision = IfMatch.version(match);
-        athletes.require(athleteId, viewer);
+        athletes.require(new Visit(athleteId, viewer));
         if (revision == null)
             throw new IllegalArgumentException("If-Match: send the revision that was read, as places change with it.");
-        changes.removeAway(new Asking(athleteId, viewer, revision, replan), place);
+        changes.removeAway(new Asking(new Visit(athleteId, viewer), revision, replan), place);
         return now(athleteId, viewer);
     }
 }

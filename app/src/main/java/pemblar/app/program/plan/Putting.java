@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.program.session.SessionJson;
 import pemblar.app.program.session.SessionsApi;
 import pemblar.app.session.change.ScheduleService;
@@ -36,9 +37,9 @@ public class Putting {
     public long put(Athlete athlete, Viewer viewer, SessionsApi.Put put, Sport sport) {
         if (put.day() == null) throw new IllegalArgumentException("day: is missing.");
         Integer minute = SessionJson.minute(put.start());
-        if (put.workout() == null) return sketches.sketch(athlete.id(), viewer, sketch(put, sport, minute));
+        if (put.workout() == null) return sketches.sketch(new Visit(athlete.id(), viewer), sketch(put, sport, minute));
         Chosen chosen = new Chosen(title(put, "Workout"), design(put.workout(), sport), null, null);
-        return schedule.schedule(athlete.id(), viewer, put.day(), minute, chosen);
+        return schedule.schedule(new Visit(athlete.id(), viewer), put.day(), minute, chosen);
     }
 
     private static Design design(String text, Sport sport) {

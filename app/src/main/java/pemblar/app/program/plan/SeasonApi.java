@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.planner.SeasonChanges;
 import pemblar.app.planner.SeasonChanges.Asking;
 import pemblar.app.planner.SeasonChanges.BlockChange;
@@ -169,17 +170,18 @@ class SeasonApi {
             @RequestParam(defaultValue = "false") boolean replan,
             @RequestHeader(name = "If-Match", required = false) String match,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        Held held = plan.held(athletes.require(athleteId, viewer));
+        Held held = plan.held(athletes.require(new Visit(athleteId, viewer)));
         if (held.blocks().stream().noneMatch(b -> b.first().equals(first))) throw new NotFoundException("block");
-        changes.change(new Asking(athleteId, viewer, IfMatch.version(match), replan), change.toCore(first));
-        return PlanJson.of(plan.held(athletes.require(athleteId, viewer)));
+        changes.change(new Asking(new Visit(athleteId, viewer), IfMatch.version(match), replan), change.toCore(first));
+        return PlanJson.of(plan.held(athletes.require(new Visit(athleteId, viewer))));
     }
 
     @May(Scope.READ)
     @GetMapping("/settings")
     @Operation(summary = "How the season is planned")
     SettingsJson settings(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return SettingsJson.of(plan.held(athletes.require(athleteId, viewer)).settings());
+        return SettingsJson.of(
+                plan.held(athletes.require(new Visit(athleteId, viewer))).settings());
     }
 
     @May(Scope.PLAN)
@@ -190,8 +192,9 @@ class SeasonApi {
             @RequestBody SettingsJson settings,
             @RequestHeader(name = "If-Match", required = false) String match,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        SeasonSettings old = plan.held(athletes.require(athleteId, viewer)).settings();
-        changes.settings(new Asking(athleteId, viewer, IfMatch.version(match), true), settings.toCore(old));
-        return PlanJson.of(plan.held(athletes.require(athleteId, viewer)));
+        SeasonSettings old =
+                plan.held(athletes.require(new Visit(athleteId, viewer))).settings();
+        changes.settings(new Asking(new Visit(athleteId, viewer), IfMatch.version(match), true), settings.toCore(old));
+        return PlanJson.of(plan.held(athletes.require(new Visit(athleteId, viewer))));
     }
 }

@@ -22,6 +22,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.exchange.ImportService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.WholeFiles;
 import pemblar.app.frame.door.Limits;
 import pemblar.app.program.Api;
@@ -107,7 +108,7 @@ class RecordingsApi {
             @PathVariable long athleteId,
             @PathVariable long sessionId,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        return sessions.open(athleteId, viewer, sessionId)
+        return sessions.open(new Visit(athleteId, viewer), sessionId)
                 .stored()
                 .map(s -> SummaryJson.of(s.facts()))
                 .orElseThrow(() -> new NotFoundException("recording"));
@@ -123,7 +124,7 @@ class RecordingsApi {
             HttpServletRequest request,
             HttpServletResponse response)
             throws IOException {
-        var recording = sessions.open(athleteId, viewer, sessionId)
+        var recording = sessions.open(new Visit(athleteId, viewer), sessionId)
                 .recording()
                 .orElseThrow(() -> new NotFoundException("recording"));
         ShallowEtagHeaderFilter.disableContentCaching(request);
@@ -139,7 +140,7 @@ class RecordingsApi {
             @PathVariable long sessionId,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             HttpServletRequest request) {
-        SessionService.Original original = sessions.original(athleteId, viewer, sessionId);
+        SessionService.Original original = sessions.original(new Visit(athleteId, viewer), sessionId);
         ShallowEtagHeaderFilter.disableContentCaching(request);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_OCTET_STREAM)
@@ -167,10 +168,10 @@ class RecordingsApi {
             @RequestParam(defaultValue = "recording") String name,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
             HttpServletRequest request) {
-        athletes.require(athleteId, viewer);
+        athletes.require(new Visit(athleteId, viewer));
         if (!limits.allowUpload(viewer.accountId()))
             return Problem.of(HttpStatus.TOO_MANY_REQUESTS, "That was a lot in a minute. Send it again in a minute.");
-        long id = whole.with(() -> imports.upload(athleteId, viewer, name, body(request)));
+        long id = whole.with(() -> imports.upload(new Visit(athleteId, viewer), name, body(request)));
         return ResponseEntity.accepted().body(Map.of("id", id));
     }
 
@@ -191,7 +192,7 @@ class RecordingsApi {
     @Operation(summary = "What became of the latest files, the newest first")
     Page<FileJson> files(@PathVariable long athleteId, @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
         return new Page<>(
-                imports.latest(athletes.require(athleteId, viewer), LATEST).stream()
+                imports.latest(athletes.require(new Visit(athleteId, viewer)), LATEST).stream()
                         .map(FileJson::of)
                         .toList(),
                 null);

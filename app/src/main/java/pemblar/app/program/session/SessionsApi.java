@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.program.Api;
 import pemblar.app.program.IfMatch;
 import pemblar.app.program.Page;
@@ -91,7 +92,7 @@ public class SessionsApi {
             @PathVariable long athleteId,
             @ParameterObject Asked asked,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+        Athlete athlete = athletes.require(new Visit(athleteId, viewer));
         asked.check();
         Span span = Span.of(asked.from(), asked.to(), athlete.dayOf(clock.instant()));
         List<SessionJson> all = sessions.wholeBetween(athlete, span.from(), span.to()).stream()
@@ -112,7 +113,7 @@ public class SessionsApi {
     }
 
     private SessionJson read(long athleteId, Viewer viewer, long sessionId) {
-        SessionService.Planned planned = sessions.planned(athleteId, viewer, sessionId);
+        SessionService.Planned planned = sessions.planned(new Visit(athleteId, viewer), sessionId);
         return SessionJson.of(planned.slab(), planned.design());
     }
 
@@ -132,7 +133,7 @@ public class SessionsApi {
             @PathVariable long athleteId,
             @RequestBody Put put,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        long id = putting.put(athletes.require(athleteId, viewer), viewer, put, sport(put.sport()));
+        long id = putting.put(athletes.require(new Visit(athleteId, viewer)), viewer, put, sport(put.sport()));
         return ResponseEntity.created(URI.create("/api/v1/athletes/" + athleteId + "/sessions/" + id))
                 .body(read(athleteId, viewer, id));
     }
@@ -163,8 +164,8 @@ public class SessionsApi {
         if ((change.day() == null) == (change.scalePercent() == null))
             throw new IllegalArgumentException("day: send a day or a scalePercent, one of both.");
         Integer version = IfMatch.version(match);
-        if (change.day() != null) schedule.move(athleteId, viewer, sessionId, version, change.day());
-        else schedule.scale(athleteId, viewer, sessionId, version, change.scalePercent());
+        if (change.day() != null) schedule.move(new Visit(athleteId, viewer), sessionId, version, change.day());
+        else schedule.scale(new Visit(athleteId, viewer), sessionId, version, change.scalePercent());
         return read(athleteId, viewer, sessionId);
     }
 
@@ -176,7 +177,7 @@ public class SessionsApi {
             @PathVariable long sessionId,
             @RequestHeader(name = "If-Match", required = false) String match,
             @AuthenticationPrincipal(expression = "viewer") Viewer viewer) {
-        schedule.remove(athleteId, viewer, sessionId, IfMatch.version(match));
+        schedule.remove(new Visit(athleteId, viewer), sessionId, IfMatch.version(match));
         return ResponseEntity.noContent().build();
     }
 }

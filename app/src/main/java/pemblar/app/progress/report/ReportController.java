@@ -62,7 +62,7 @@ class ReportController {
         try {
             LocalDate first = Typed.day("From", from);
             LocalDate last = Typed.day("To", to);
-            reports.say(visit.athleteId(), visit.viewer(), first, last, words);
+            reports.say(visit, first, last, words);
             flash.addFlashAttribute("good", "Kept with this report.");
             return back + "?from=" + first + "&to=" + last;
         } catch (IllegalArgumentException e) {

@@ -15,7 +15,7 @@ import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.checkin.Checkin;
 import pemblar.app.checkin.CheckinService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService;
@@ -215,18 +215,23 @@ class ReportService {
 
     /** Keeps words for a range; empty takes them away. @throws IllegalArgumentException when they are too long */
     @Transactional
-    void say(long athleteId, Viewer viewer, LocalDate from, LocalDate to, String body) {
-        athletes.require(athleteId, viewer);
+    void say(Visit visit, LocalDate from, LocalDate to, String body) {
+        athletes.require(visit);
         if (body.length() > LONGEST_WORDS)
             throw new IllegalArgumentException("Words: enter at most " + LONGEST_WORDS + " characters.");
         sql.sql("delete from report_word where athlete_id = ? and from_day = ? and to_day = ?")
-                .params(athleteId, from, to)
+                .params(visit.athleteId(), from, to)
                 .update();
         if (!body.isBlank())
             sql.sql("insert into report_word (athlete_id, from_day, to_day, body, author) values (?, ?, ?, ?, ?)"
                             + " on conflict (athlete_id, from_day, to_day) do update set body = excluded.body, "
                             + "author = excluded.author")
-                    .params(athleteId, from, to, body.strip(), viewer.name())
+                    .params(
+                            visit.athleteId(),
+                            from,
+                            to,
+                            body.strip(),
+                            visit.viewer().name())
                     .update();
     }
 

@@ -12,6 +12,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortSource;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.recording.Doubts;
 import pemblar.app.recording.Summaries;
@@ -128,7 +129,7 @@ public class Corrections {
                     "A recording can have at most " + MOST_EDITS + " corrections. Take some back first.");
         List<Kept> kept = before.stream().map(Kept::of).toList();
         for (Wanted wanted : all) {
-            EditRow edit = row(athlete.id(), viewer, recordingId, original, wanted);
+            EditRow edit = row(new Visit(athlete.id(), viewer), recordingId, original, wanted);
             if (before.stream().noneMatch(edit::isSameAs)) edits.save(edit);
         }
         edits.flush();
@@ -145,7 +146,7 @@ public class Corrections {
             throw new IllegalArgumentException("Nothing of the recording would be left. Delete the session instead.");
     }
 
-    private EditRow row(long athleteId, Viewer viewer, long recordingId, Recording original, Wanted wanted) {
+    private EditRow row(Visit visit, long recordingId, Recording original, Wanted wanted) {
         EditRow.Kind kind = Arrays.stream(EditRow.Kind.values())
                 .filter(k -> k.name().equals(wanted.what()))
                 .findFirst()
@@ -168,10 +169,10 @@ public class Corrections {
                 wanted.channel() == null || kind == EditRow.Kind.TRIM ? "" : wanted.channel(),
                 from,
                 to);
-        if (kind == EditRow.Kind.REPLACE) borrow(athleteId, row, wanted, original);
+        if (kind == EditRow.Kind.REPLACE) borrow(visit.athleteId(), row, wanted, original);
         String reason = wanted.reason() == null ? "" : wanted.reason().strip();
         row.reason = reason.length() > LONGEST_REASON ? reason.substring(0, LONGEST_REASON) : reason;
-        row.madeBy = viewer.name();
+        row.madeBy = visit.viewer().name();
         row.madeAt = clock.instant();
         return row;
     }

@@ -11,7 +11,7 @@ import pemblar.app.effort.EffortService;
 import pemblar.app.effort.EffortService.Aside;
 import pemblar.app.effort.EffortSource;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.recording.Summaries;
 import pemblar.core.sport.Measure;
 
@@ -43,24 +43,28 @@ public class SetAsides {
 
     /** Sets an effort aside. @throws IllegalArgumentException naming the field that cannot be */
     @Transactional
-    public void setAside(long athleteId, Viewer viewer, Which which, String reason) {
-        athletes.require(athleteId, viewer);
+    public void setAside(Visit visit, Which which, String reason) {
+        athletes.require(visit);
         if (reason.isBlank() || reason.length() > LONGEST_REASON)
             throw new IllegalArgumentException(
                     "Reason: say in up to " + LONGEST_REASON + " characters why it does not count, such as “spike”.");
-        EffortService.Counted counted = counted(athleteId, which.recordingId());
+        EffortService.Counted counted = counted(visit.athleteId(), which.recordingId());
         efforts.setAside(
                 counted,
                 new EffortService.Said(
-                        which.measure(), which.seconds(), reason.strip(), viewer.accountId(), clock.instant()));
+                        which.measure(),
+                        which.seconds(),
+                        reason.strip(),
+                        visit.viewer().accountId(),
+                        clock.instant()));
         summaries.curves(which.recordingId(), counted);
     }
 
     @Transactional
-    public void takeBack(long athleteId, Viewer viewer, long setAsideId) {
-        athletes.require(athleteId, viewer);
-        long id = efforts.takeBack(athleteId, setAsideId).orElseThrow(() -> new NotFoundException("stretch"));
-        summaries.curves(id, counted(athleteId, id));
+    public void takeBack(Visit visit, long setAsideId) {
+        athletes.require(visit);
+        long id = efforts.takeBack(visit.athleteId(), setAsideId).orElseThrow(() -> new NotFoundException("stretch"));
+        summaries.curves(id, counted(visit.athleteId(), id));
     }
 
     private EffortService.Counted counted(long athleteId, long recordingId) {

@@ -51,7 +51,7 @@ class LanesController {
     @GetMapping(value = "/channels", produces = MediaType.APPLICATION_JSON_VALUE)
     @ResponseBody
     Map<String, Object> channels(Visit visit, @PathVariable long id) {
-        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
+        SessionService.Opened opened = page.recorded(visit, id);
         Recording recording = opened.recording().orElseThrow();
         Cuts cuts = Cuts.of(opened);
         Map<String, Object> answer = new LinkedHashMap<>();
@@ -85,7 +85,7 @@ class LanesController {
     @GetMapping(value = "/marks", produces = MediaType.APPLICATION_JSON_VALUE)
     @ResponseBody
     Map<String, Object> marks(Visit visit, @PathVariable long id) {
-        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
+        SessionService.Opened opened = page.recorded(visit, id);
         return marks(opened, Cuts.of(opened), visit.viewer());
     }
 
@@ -103,7 +103,7 @@ class LanesController {
     /** Keeps how this person likes the lanes of the session's sport. */
     @PostMapping("/lanes")
     ResponseEntity<Void> keepView(Visit visit, @PathVariable long id, @RequestParam String settings) {
-        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
+        SessionService.Opened opened = page.recorded(visit, id);
         try {
             store.keepView(
                     visit.viewer().accountId(),
@@ -124,8 +124,7 @@ class LanesController {
             @RequestParam Derived.Operation operation,
             @RequestParam String right,
             RedirectAttributes flash) {
-        Recording recording =
-                page.recorded(visit.athleteId(), visit.viewer(), id).recording().orElseThrow();
+        Recording recording = page.recorded(visit, id).recording().orElseThrow();
         return said(visit.athleteId(), id, flash, () -> {
             for (String key : List.of(left, right))
                 if (!recording.channels().containsKey(key))
@@ -139,14 +138,14 @@ class LanesController {
 
     @PostMapping("/derive/{derivedId}/drop")
     String dropDerived(Visit visit, @PathVariable long id, @PathVariable long derivedId) {
-        athletes.require(visit.athleteId(), visit.viewer());
+        athletes.require(visit);
         store.dropDerived(visit.athleteId(), derivedId);
         return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 
     @GetMapping("/range")
     String range(Visit visit, @PathVariable long id, @RequestParam int from, @RequestParam int to, Model model) {
-        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
+        SessionService.Opened opened = page.recorded(visit, id);
         model.addAttribute("figures", Range.of(opened.recording().orElseThrow(), opened.thresholds(), from, to));
         model.addAttribute("athlete", opened.athlete());
         model.addAttribute("rangeSession", id);
@@ -165,7 +164,7 @@ class LanesController {
             @RequestParam int to,
             @RequestParam String name,
             RedirectAttributes flash) {
-        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
+        SessionService.Opened opened = page.recorded(visit, id);
         String redirect = said(visit.athleteId(), id, flash, () -> {
             if (name.isBlank() || name.strip().length() > LONGEST_NAME)
                 throw new IllegalArgumentException("Name: enter 1 to " + LONGEST_NAME + " characters.");
@@ -178,7 +177,7 @@ class LanesController {
 
     @PostMapping("/ranges/{rangeId}/forget")
     String forget(Visit visit, @PathVariable long id, @PathVariable long rangeId) {
-        page.recorded(visit.athleteId(), visit.viewer(), id);
+        page.recorded(visit, id);
         store.forget(id, rangeId);
         return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }

@@ -69,13 +69,13 @@ class MarginController {
             @RequestParam Proposal.Kind kind,
             @RequestParam(required = false) Integer from,
             RedirectAttributes flash) {
-        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
+        SessionService.Opened opened = page.recorded(visit, id);
         List<Wanted> wanted = new ArrayList<>();
         for (Proposal p : mending.sheet(opened).proposals())
             if (p.kind() == kind && (from == null || p.edit().from() == from)) wanted.add(wanted(p));
         return LanesController.said(visit.athleteId(), id, flash, () -> {
             if (wanted.isEmpty()) throw new IllegalArgumentException("This was mended already.");
-            mending.mend(visit.athleteId(), visit.viewer(), id, wanted);
+            mending.mend(visit, id, wanted);
         });
     }
 
@@ -86,13 +86,13 @@ class MarginController {
             @PathVariable long id,
             @RequestParam(defaultValue = "") String here,
             RedirectAttributes flash) {
-        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
+        SessionService.Opened opened = page.recorded(visit, id);
         List<Wanted> wanted = mending.sheet(opened).proposals().stream()
                 .map(MarginController::wanted)
                 .toList();
         String back = LanesController.said(visit.athleteId(), id, flash, () -> {
             if (wanted.isEmpty()) throw new IllegalArgumentException("This was mended already.");
-            mending.mend(visit.athleteId(), visit.viewer(), id, wanted);
+            mending.mend(visit, id, wanted);
             flash.addFlashAttribute("good", "Mended. The original stays; it can be taken back in the session.");
         });
         return switch (here) {
@@ -127,13 +127,12 @@ class MarginController {
             @RequestParam(required = false) Long other,
             @RequestParam(defaultValue = "0") String shift,
             RedirectAttributes flash) {
-        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
+        SessionService.Opened opened = page.recorded(visit, id);
         return LanesController.said(visit.athleteId(), id, flash, () -> {
             int begin = from == null ? 0 : from + opened.trimmed();
             int end = to == null ? opened.originalSeconds() : to + opened.trimmed();
             mending.mend(
-                    visit.athleteId(),
-                    visit.viewer(),
+                    visit,
                     id,
                     List.of(new Wanted(
                             what, channel, begin, end, reason, other, Typed.number("Clock", shift, -86_400, 86_400))));
@@ -142,8 +141,7 @@ class MarginController {
 
     @PostMapping("/mend/{editId}/take-back")
     String takeBack(Visit visit, @PathVariable long id, @PathVariable long editId, RedirectAttributes flash) {
-        return LanesController.said(
-                visit.athleteId(), id, flash, () -> mending.takeBack(visit.athleteId(), visit.viewer(), id, editId));
+        return LanesController.said(visit.athleteId(), id, flash, () -> mending.takeBack(visit, id, editId));
     }
 
     /** @param points typed load; counts only when the source is SET */
@@ -158,8 +156,7 @@ class MarginController {
             RedirectAttributes flash) {
         try {
             cost.choose(
-                    visit.athleteId(),
-                    visit.viewer(),
+                    visit,
                     id,
                     new LoadChoices.Wanted(
                             source.isBlank() ? null : Typed.choice("Load", Source.class, source),
@@ -188,8 +185,7 @@ class MarginController {
                 visit.athleteId(),
                 id,
                 flash,
-                () -> descriptions.describe(
-                        visit.athleteId(), visit.viewer(), id, new Words(kind, equipment, surface, weather, tags)));
+                () -> descriptions.describe(visit, id, new Words(kind, equipment, surface, weather, tags)));
     }
 
     /** Keeps the verdict in a person's words, or sends them as a note. */
@@ -201,8 +197,8 @@ class MarginController {
             @RequestParam(defaultValue = "keep") String then,
             RedirectAttributes flash) {
         return LanesController.said(visit.athleteId(), id, flash, () -> {
-            if (then.equals("send")) notes.write(visit.athleteId(), visit.viewer(), id, null, words);
-            else descriptions.judge(visit.athleteId(), visit.viewer(), id, then.equals("computed") ? "" : words);
+            if (then.equals("send")) notes.write(visit, id, null, words);
+            else descriptions.judge(visit, id, then.equals("computed") ? "" : words);
         });
     }
 
@@ -218,32 +214,27 @@ class MarginController {
             RedirectAttributes flash) {
         Integer stored = second == null
                 ? null
-                : Integer.valueOf(second
-                        + page.recorded(visit.athleteId(), visit.viewer(), id).trimmed());
+                : Integer.valueOf(second + page.recorded(visit, id).trimmed());
         About about = new About.OfSession(id, stored, part);
         return LanesController.said(
-                visit.athleteId(),
-                id,
-                flash,
-                () -> notes.write(visit.athleteId(), visit.viewer(), about, body, NotesController.given(file)));
+                visit.athleteId(), id, flash, () -> notes.write(visit, about, body, NotesController.given(file)));
     }
 
     @PostMapping("/notes/{noteId}/take-away")
     String takeAway(Visit visit, @PathVariable long id, @PathVariable long noteId) {
-        notes.takeAway(visit.athleteId(), visit.viewer(), noteId);
+        notes.takeAway(visit, noteId);
         return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 
     @PostMapping("/delete")
     String delete(Visit visit, @PathVariable long id) {
-        deletion.delete(visit.athleteId(), visit.viewer(), List.of(id));
+        deletion.delete(visit, List.of(id));
         return "redirect:/a/" + visit.athleteId() + "/sessions";
     }
 
     @PostMapping("/undo")
     String undo(Visit visit, @PathVariable long id, RedirectAttributes flash) {
-        flash.addFlashAttribute(
-                "good", undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back."));
+        flash.addFlashAttribute("good", undo.undo(visit).orElse("There is nothing to take back."));
         return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 }

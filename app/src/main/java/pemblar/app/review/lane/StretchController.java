@@ -102,25 +102,20 @@ class StretchController {
     /** Goes back to what laps or the pattern say. */
     @PostMapping("/reset")
     String reset(Visit visit, @PathVariable long id, Model model) {
-        SessionService.Opened opened = page.recorded(visit.athleteId(), visit.viewer(), id);
+        SessionService.Opened opened = page.recorded(visit, id);
         if (opened.described().stretches().isPresent())
             descriptions.cut(
-                    visit.athleteId(),
-                    visit.viewer(),
-                    id,
-                    null,
-                    "Stretches of “" + opened.slab().title() + "” follow the recording again.");
+                    visit, id, null, "Stretches of “" + opened.slab().title() + "” follow the recording again.");
         return answer(visit.athleteId(), id, visit.viewer(), model);
     }
 
     private String changed(
             long athleteId, long id, Viewer viewer, Model model, String label, UnaryOperator<Stretches> change) {
-        SessionService.Opened opened = page.recorded(athleteId, viewer, id);
+        SessionService.Opened opened = page.recorded(new Visit(athleteId, viewer), id);
         try {
             Stretches after = change.apply(Cuts.of(opened).stretches());
             descriptions.cut(
-                    athleteId,
-                    viewer,
+                    new Visit(athleteId, viewer),
                     id,
                     Cuts.stored(after, opened),
                     label + " of “" + opened.slab().title() + "”.");
@@ -131,8 +126,9 @@ class StretchController {
     }
 
     private String answer(long athleteId, long id, Viewer viewer, Model model) {
-        page.stretches(page.recorded(athleteId, viewer, id), model);
-        model.addAttribute("undo", undo.latestChange(athleteId, viewer).orElse(null));
+        page.stretches(page.recorded(new Visit(athleteId, viewer), id), model);
+        model.addAttribute(
+                "undo", undo.latestChange(new Visit(athleteId, viewer)).orElse(null));
         return "review/stretches :: changed";
     }
 }

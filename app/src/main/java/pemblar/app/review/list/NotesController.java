@@ -51,7 +51,7 @@ public class NotesController {
             Model model) {
         LocalDate on = Typed.dayOrNull(day);
         About asked = on != null && (about.equals("DAY") || about.equals("BLOCK")) ? About.of(about, on) : null;
-        List<NoteService.Thread> threads = notes.threads(visit.athleteId(), visit.viewer(), asked);
+        List<NoteService.Thread> threads = notes.threads(visit, asked);
         notes.read(
                 visit.viewer(),
                 visit.athleteId(),
@@ -78,11 +78,7 @@ public class NotesController {
         LocalDate on = Typed.dayOrNull(day);
         String back = on == null || about.equals("ATHLETE") ? "" : "?about=" + about + "&day=" + on;
         return said(
-                visit.athleteId(),
-                back,
-                flash,
-                body,
-                () -> notes.write(visit.athleteId(), visit.viewer(), About.of(about, on), body, given(file)));
+                visit.athleteId(), back, flash, body, () -> notes.write(visit, About.of(about, on), body, given(file)));
     }
 
     /** What a form brought beside a note; null for nothing. @throws IllegalArgumentException as {@link NoteFiles} */
@@ -99,7 +95,7 @@ public class NotesController {
     /** Pictures open in the page's place, without any right to run or load a thing; all else is kept. */
     @GetMapping("/{noteId}/files/{fileId}")
     ResponseEntity<byte[]> file(Visit visit, @PathVariable long noteId, @PathVariable long fileId) {
-        NoteFiles.Given file = notes.file(visit.athleteId(), visit.viewer(), noteId, fileId);
+        NoteFiles.Given file = notes.file(visit, noteId, fileId);
         ContentDisposition.Builder how =
                 file.type().startsWith("image/") ? ContentDisposition.inline() : ContentDisposition.attachment();
         return ResponseEntity.ok()
@@ -127,12 +123,7 @@ public class NotesController {
             @PathVariable long noteId,
             @RequestParam(defaultValue = "") String body,
             RedirectAttributes flash) {
-        return said(
-                visit.athleteId(),
-                "#note-" + noteId,
-                flash,
-                body,
-                () -> notes.answer(visit.athleteId(), visit.viewer(), noteId, body));
+        return said(visit.athleteId(), "#note-" + noteId, flash, body, () -> notes.answer(visit, noteId, body));
     }
 
     @PostMapping("/{noteId}/edit")
@@ -141,17 +132,12 @@ public class NotesController {
             @PathVariable long noteId,
             @RequestParam(defaultValue = "") String body,
             RedirectAttributes flash) {
-        return said(
-                visit.athleteId(),
-                "#note-" + noteId,
-                flash,
-                body,
-                () -> notes.edit(visit.athleteId(), visit.viewer(), noteId, body));
+        return said(visit.athleteId(), "#note-" + noteId, flash, body, () -> notes.edit(visit, noteId, body));
     }
 
     @PostMapping("/{noteId}/take-away")
     String takeAway(Visit visit, @PathVariable long noteId) {
-        notes.takeAway(visit.athleteId(), visit.viewer(), noteId);
+        notes.takeAway(visit, noteId);
         return "redirect:/a/" + visit.athleteId() + "/notes";
     }
 

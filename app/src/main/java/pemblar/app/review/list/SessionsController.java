@@ -203,8 +203,7 @@ class SessionsController {
             RedirectAttributes flash) {
         return changed(visit.athleteId(), typed.get("here"), flash, () -> {
             int count = descriptions.describeAll(
-                    visit.athleteId(),
-                    visit.viewer(),
+                    visit,
                     chosen,
                     new Words(
                             given(typed, "kind"),
@@ -228,7 +227,7 @@ class SessionsController {
             @RequestParam(required = false) String here,
             RedirectAttributes flash) {
         return changed(visit.athleteId(), here, flash, () -> {
-            int count = deletion.delete(visit.athleteId(), visit.viewer(), chosen);
+            int count = deletion.delete(visit, chosen);
             return count
                     + (count == 1
                             ? " session was deleted. It can be brought back for a day."
@@ -238,11 +237,7 @@ class SessionsController {
 
     @PostMapping("/undo")
     String undo(Visit visit, @RequestParam(required = false) String here, RedirectAttributes flash) {
-        return changed(
-                visit.athleteId(),
-                here,
-                flash,
-                () -> undo.undo(visit.athleteId(), visit.viewer()).orElse("There is nothing to take back."));
+        return changed(visit.athleteId(), here, flash, () -> undo.undo(visit).orElse("There is nothing to take back."));
     }
 
     private static String changed(
@@ -273,7 +268,7 @@ class SessionsController {
             throws IOException {
         List<ExportService.Item> items;
         try {
-            items = exports.items(visit.athleteId(), visit.viewer(), chosen);
+            items = exports.items(visit, chosen);
             if (items.size() == 1 && as == ExportService.As.GPX && !exports.hasPositions(items.get(0)))
                 throw new IllegalArgumentException(
                         "This recording has no positions, so there is no GPX file of it. Export CSV or JSON.");
@@ -306,7 +301,7 @@ class SessionsController {
 
     @PostMapping("/upload")
     String upload(Visit visit, @RequestParam("files") List<MultipartFile> files, Model model) throws IOException {
-        Athlete athlete = athletes.require(visit.athleteId(), visit.viewer());
+        Athlete athlete = athletes.require(visit);
         List<MultipartFile> chosen = files.stream()
                 .filter(f -> f.getOriginalFilename() != null
                         && !f.getOriginalFilename().isBlank())
@@ -326,7 +321,7 @@ class SessionsController {
 
     private Long take(Visit visit, MultipartFile file) {
         try {
-            return imports.upload(visit.athleteId(), visit.viewer(), file.getOriginalFilename(), file.getBytes());
+            return imports.upload(visit, file.getOriginalFilename(), file.getBytes());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -334,7 +329,7 @@ class SessionsController {
 
     @GetMapping("/uploads")
     String uploads(Visit visit, Model model) {
-        uploads(athletes.require(visit.athleteId(), visit.viewer()), model);
+        uploads(athletes.require(visit), model);
         return "review/sessions :: uploads";
     }
 

@@ -7,6 +7,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.PlanState;
 import pemblar.app.session.SessionDesk;
 import pemblar.app.session.SessionRow;
@@ -33,10 +34,10 @@ public class AdjustedSessions {
 
     /** @throws IllegalArgumentException when a session has been done or dropped meanwhile: nothing is changed then */
     @Transactional
-    public void apply(long athleteId, Viewer viewer, List<Change> changes, String label) {
-        Applying applying = new Applying(desk.athlete(athleteId, viewer), viewer);
+    public void apply(Visit visit, List<Change> changes, String label) {
+        Applying applying = new Applying(desk.athlete(visit), visit.viewer());
         for (Change change : changes) change.answer(applying);
-        desk.remember(athleteId, viewer, label, new PlanState(applying.before, applying.made));
+        desk.remember(visit, label, new PlanState(applying.before, applying.made));
     }
 
     /** Applies one change after another; what belongs to the season is the season's to apply. */
@@ -126,7 +127,7 @@ public class AdjustedSessions {
 
         private SessionRow row(String id) {
             try {
-                return desk.open(athlete.id(), viewer, Long.parseLong(id));
+                return desk.open(new Visit(athlete.id(), viewer), Long.parseLong(id));
             } catch (NotFoundException e) {
                 throw new IllegalArgumentException("A session of this proposal is gone meanwhile. Look at the "
                         + "proposals again: they are made anew.");

@@ -6,7 +6,7 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.PlanState;
 import pemblar.app.session.SessionDesk;
 import pemblar.app.session.SessionRow;
@@ -28,64 +28,54 @@ public class DaysService {
 
     /** Open sessions of some days to as many days from {@code target} on. @return how many */
     @Transactional
-    public int move(long athleteId, Viewer viewer, LocalDate from, LocalDate to, LocalDate target) {
-        return shift(athleteId, viewer, from, to, checked(from, to, target), "to " + SessionDesk.day(target));
+    public int move(Visit visit, LocalDate from, LocalDate to, LocalDate target) {
+        return shift(visit, from, to, checked(from, to, target), "to " + SessionDesk.day(target));
     }
 
     /** All open sessions from a day on, by some days. @return how many */
     @Transactional
-    public int shiftAfter(long athleteId, Viewer viewer, LocalDate from, int by) {
-        return shift(
-                athleteId,
-                viewer,
-                from,
-                LocalDate.of(9999, 1, 1),
-                by,
-                "by " + by + (Math.abs(by) == 1 ? " day" : " days"));
+    public int shiftAfter(Visit visit, LocalDate from, int by) {
+        return shift(visit, from, LocalDate.of(9999, 1, 1), by, "by " + by + (Math.abs(by) == 1 ? " day" : " days"));
     }
 
-    private int shift(long athleteId, Viewer viewer, LocalDate from, LocalDate to, long by, String where) {
+    private int shift(Visit visit, LocalDate from, LocalDate to, long by, String where) {
         if (by == 0 || Math.abs(by) > FARTHEST)
             throw new IllegalArgumentException("Days: enter 1 to " + FARTHEST + ", or below zero to shift back.");
-        Athlete athlete = desk.athlete(athleteId, viewer);
+        Athlete athlete = desk.athlete(visit);
         DatedZones zones = desk.zones(athlete);
-        List<SessionRow> open = sessions.openFrom(athleteId, from).stream()
+        List<SessionRow> open = sessions.openFrom(visit.athleteId(), from).stream()
                 .filter(r -> !r.day().isAfter(to) && r.isSeenBy(athlete))
                 .toList();
         if (open.isEmpty()) return 0;
         PlanState before = PlanState.changing(open);
         for (SessionRow row : open) {
             row.moveTo(desk.near(athlete, row.day().plusDays(by)));
-            row.by(viewer.name());
+            row.by(visit.viewer().name());
             SessionDesk.forecast(row, zones.on(row.day()));
         }
         desk.remember(
-                athleteId,
-                viewer,
-                "Moved " + open.size() + (open.size() == 1 ? " session " : " sessions ") + where + ".",
-                before);
+                visit, "Moved " + open.size() + (open.size() == 1 ? " session " : " sessions ") + where + ".", before);
         return open.size();
     }
 
     /** Planned sessions of some days, done or not, once more from {@code target} on. @return how many */
     @Transactional
-    public int copy(long athleteId, Viewer viewer, LocalDate from, LocalDate to, LocalDate target) {
+    public int copy(Visit visit, LocalDate from, LocalDate to, LocalDate target) {
         long by = checked(from, to, target);
-        Athlete athlete = desk.athlete(athleteId, viewer);
+        Athlete athlete = desk.athlete(visit);
         DatedZones zones = desk.zones(athlete);
         List<Long> made = new ArrayList<>();
-        for (SessionRow row : sessions.between(athleteId, from, to)) {
+        for (SessionRow row : sessions.between(visit.athleteId(), from, to)) {
             if (!row.hasPlan() || !row.isSeenBy(athlete)) continue;
             SessionRow copy = row.copyTo(desk.near(athlete, row.day().plusDays(by)));
-            copy.by(viewer.name());
+            copy.by(visit.viewer().name());
             SessionDesk.forecast(copy, zones.on(copy.day()));
             made.add(sessions.save(copy).id());
         }
         if (made.isEmpty())
             throw new IllegalArgumentException("Nothing is planned on these days, so there is nothing to copy.");
         desk.remember(
-                athleteId,
-                viewer,
+                visit,
                 "Copied " + made.size() + (made.size() == 1 ? " session to " : " sessions to ")
                         + SessionDesk.day(target) + ".",
                 PlanState.making(made));
@@ -101,14 +91,13 @@ public class DaysService {
 
     /** Gives an open session another clock time, and with it perhaps another day. */
     @Transactional
-    public void startAt(long athleteId, Viewer viewer, long sessionId, Integer version, LocalDate day, int minute) {
+    public void startAt(Visit visit, long sessionId, Integer version, LocalDate day, int minute) {
         if (minute < 0 || minute > 1439)
             throw new IllegalArgumentException("Start: choose a time from 00:00 to 23:59.");
-        SessionRow row = desk.open(athleteId, viewer, sessionId);
+        SessionRow row = desk.open(visit, sessionId);
         desk.expect(row, version);
         desk.remember(
-                athleteId,
-                viewer,
+                visit,
                 String.format(
                         java.util.Locale.ROOT,
                         "“%s” starts on %s at %02d:%02d.",
@@ -117,9 +106,9 @@ public class DaysService {
                         minute / 60,
                         minute % 60),
                 PlanState.changing(row));
-        row.moveTo(desk.near(athleteId, viewer, day));
+        row.moveTo(desk.near(visit, day));
         row.startAt(minute);
-        desk.touch(row, viewer);
-        SessionDesk.forecast(row, desk.zones(desk.athlete(athleteId, viewer)).on(day));
+        desk.touch(row, visit.viewer());
+        SessionDesk.forecast(row, desk.zones(desk.athlete(visit)).on(day));
     }
 }

@@ -12,7 +12,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.recording.RecordingService;
 import pemblar.app.session.SessionDesk;
 import pemblar.app.session.SessionRow;
@@ -51,10 +51,11 @@ public class DeletionService implements Undoable {
 
     /** @return how many were deleted */
     @Transactional
-    public int delete(long athleteId, Viewer viewer, List<Long> ids) {
-        desk.athlete(athleteId, viewer);
-        List<SessionRow> rows =
-                ids == null || ids.isEmpty() || ids.size() > MOST_AT_ONCE ? List.of() : sessions.all(athleteId, ids);
+    public int delete(Visit visit, List<Long> ids) {
+        desk.athlete(visit);
+        List<SessionRow> rows = ids == null || ids.isEmpty() || ids.size() > MOST_AT_ONCE
+                ? List.of()
+                : sessions.all(visit.athleteId(), ids);
         if (rows.isEmpty()) throw new IllegalArgumentException("Choose one to " + MOST_AT_ONCE + " sessions first.");
         Instant now = clock.instant();
         for (SessionRow row : rows) row.delete(now);
@@ -65,8 +66,7 @@ public class DeletionService implements Undoable {
                         .toList(),
                 now);
         undo.remember(
-                athleteId,
-                viewer,
+                visit,
                 rows.size() == 1 ? "Deleted “" + rows.get(0).title() + "”." : "Deleted " + rows.size() + " sessions.",
                 KIND,
                 new State(rows.stream().map(r -> r.id()).toList()));

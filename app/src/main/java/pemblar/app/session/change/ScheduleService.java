@@ -10,7 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.recording.RecordingService;
 import pemblar.app.session.IntakeService;
 import pemblar.app.session.PlanState;
@@ -64,15 +64,12 @@ public class ScheduleService {
 
     /** Puts a workout on a day. {@code startMinute} is the clock time in minutes since midnight, or null. */
     @Transactional
-    public long schedule(long athleteId, Viewer viewer, LocalDate day, Integer startMinute, Chosen chosen) {
-        Athlete athlete = desk.athlete(athleteId, viewer);
+    public long schedule(Visit visit, LocalDate day, Integer startMinute, Chosen chosen) {
+        Athlete athlete = desk.athlete(visit);
         SessionRow row = sessions.save(row(athlete, new Placed(day, startMinute, chosen), desk.zones(athlete)));
-        row.by(viewer.name());
+        row.by(visit.viewer().name());
         desk.remember(
-                athleteId,
-                viewer,
-                "Put “" + row.title() + "” on " + DAY.format(day) + ".",
-                PlanState.making(List.of(row.id())));
+                visit, "Put “" + row.title() + "” on " + DAY.format(day) + ".", PlanState.making(List.of(row.id())));
         return row.id();
     }
 
@@ -122,16 +119,16 @@ public class ScheduleService {
 
     /** Puts many workouts on their days in one step, which one undo takes back. @return their ids */
     @Transactional
-    public List<Long> scheduleAll(long athleteId, Viewer viewer, List<Placed> all, String label) {
-        Athlete athlete = desk.athlete(athleteId, viewer);
+    public List<Long> scheduleAll(Visit visit, List<Placed> all, String label) {
+        Athlete athlete = desk.athlete(visit);
         DatedZones zones = desk.zones(athlete);
         List<Long> created = new ArrayList<>();
         for (Placed placed : all) {
             SessionRow row = row(athlete, placed, zones);
-            row.by(viewer.name());
+            row.by(visit.viewer().name());
             created.add(sessions.save(row).id());
         }
-        desk.remember(athleteId, viewer, label, PlanState.making(created));
+        desk.remember(visit, label, PlanState.making(created));
         return created;
     }
 
@@ -144,28 +141,27 @@ public class ScheduleService {
     }
 
     @Transactional
-    public void move(long athleteId, Viewer viewer, long sessionId, Integer version, LocalDate day) {
-        SessionRow row = desk.require(athleteId, viewer, sessionId);
+    public void move(Visit visit, long sessionId, Integer version, LocalDate day) {
+        SessionRow row = desk.require(visit, sessionId);
         desk.expect(row, version);
-        desk.open(athleteId, viewer, sessionId);
+        desk.open(visit, sessionId);
         PlanState before = PlanState.changing(row);
-        row.moveTo(desk.near(athleteId, viewer, day));
-        desk.touch(row, viewer);
-        SessionDesk.forecast(row, desk.zones(desk.athlete(athleteId, viewer)).on(day));
-        desk.remember(athleteId, viewer, "Moved “" + row.title() + "” to " + DAY.format(day) + ".", before);
+        row.moveTo(desk.near(visit, day));
+        desk.touch(row, visit.viewer());
+        SessionDesk.forecast(row, desk.zones(desk.athlete(visit)).on(day));
+        desk.remember(visit, "Moved “" + row.title() + "” to " + DAY.format(day) + ".", before);
     }
 
     @Transactional
-    public long copy(long athleteId, Viewer viewer, long sessionId, LocalDate day) {
-        SessionRow row = desk.require(athleteId, viewer, sessionId);
+    public long copy(Visit visit, long sessionId, LocalDate day) {
+        SessionRow row = desk.require(visit, sessionId);
         if (!row.hasPlan())
             throw new IllegalArgumentException("Only a planned session can be copied; this one has no plan.");
-        SessionRow copy = row.copyTo(desk.near(athleteId, viewer, day));
-        SessionDesk.forecast(copy, desk.zones(desk.athlete(athleteId, viewer)).on(day));
+        SessionRow copy = row.copyTo(desk.near(visit, day));
+        SessionDesk.forecast(copy, desk.zones(desk.athlete(visit)).on(day));
         sessions.save(copy);
         desk.remember(
-                athleteId,
-                viewer,
+                visit,
                 "Copied “" + row.title() + "” to " + DAY.format(day) + ".",
                 PlanState.making(List.of(copy.id())));
         return copy.id();
@@ -173,64 +169,62 @@ public class ScheduleService {
 
     /** Drops what was planned; a recording stays, as a session without a plan. */
     @Transactional
-    public void remove(long athleteId, Viewer viewer, long sessionId, Integer version) {
-        SessionRow row = desk.require(athleteId, viewer, sessionId);
+    public void remove(Visit visit, long sessionId, Integer version) {
+        SessionRow row = desk.require(visit, sessionId);
         desk.expect(row, version);
         PlanState before = PlanState.changing(row);
         if (row.isDone()) row.clearPlan();
         else sessions.delete(row);
-        desk.remember(athleteId, viewer, "Dropped “" + row.title() + "” from " + DAY.format(row.day()) + ".", before);
+        desk.remember(visit, "Dropped “" + row.title() + "” from " + DAY.format(row.day()) + ".", before);
     }
 
     @Transactional
-    public void scale(long athleteId, Viewer viewer, long sessionId, Integer version, int percent) {
+    public void scale(Visit visit, long sessionId, Integer version, int percent) {
         if (percent < 10 || percent > 200) throw new IllegalArgumentException("Scale: choose 10 to 200 %.");
-        SessionRow row = desk.open(athleteId, viewer, sessionId);
+        SessionRow row = desk.open(visit, sessionId);
         desk.expect(row, version);
         if (!row.isPlanned()) throw new IllegalArgumentException("Only a planned session can be scaled.");
         PlanState before = PlanState.changing(row);
         row.scale(percent);
-        desk.touch(row, viewer);
-        SessionDesk.forecast(row, desk.zones(desk.athlete(athleteId, viewer)).on(row.day()));
-        desk.remember(athleteId, viewer, "“" + row.title() + "” is now " + percent + " % of its design.", before);
+        desk.touch(row, visit.viewer());
+        SessionDesk.forecast(row, desk.zones(desk.athlete(visit)).on(row.day()));
+        desk.remember(visit, "“" + row.title() + "” is now " + percent + " % of its design.", before);
     }
 
     /** Lets a planned session take over a newer version of its workout; its day, time and scale stay. */
     @Transactional
-    public void follow(long athleteId, Viewer viewer, long sessionId, Chosen newer) {
-        SessionRow row = desk.open(athleteId, viewer, sessionId);
+    public void follow(Visit visit, long sessionId, Chosen newer) {
+        SessionRow row = desk.open(visit, sessionId);
         if (!row.isPlanned() || !newer.workoutId().equals(row.workoutId()))
             throw new IllegalArgumentException("This session does not come from that workout.");
         PlanState before = PlanState.changing(row);
         row.take(SketchService.endurance(newer), newer.workoutId(), newer.version());
         row.call(newer.title(), row.sport());
-        SessionDesk.forecast(row, desk.zones(desk.athlete(athleteId, viewer)).on(row.day()));
+        SessionDesk.forecast(row, desk.zones(desk.athlete(visit)).on(row.day()));
         desk.remember(
-                athleteId,
-                viewer,
+                visit,
                 "“" + row.title() + "” on " + DAY.format(row.day()) + " follows version " + newer.version() + ".",
                 before);
     }
 
     /** Separates a recording from its plan: the recording gets a session of its own. */
     @Transactional
-    public long unmatch(long athleteId, Viewer viewer, long sessionId) {
-        SessionRow row = desk.require(athleteId, viewer, sessionId);
+    public long unmatch(Visit visit, long sessionId) {
+        SessionRow row = desk.require(visit, sessionId);
         if (row.recording() == null || !row.hasPlan())
             throw new IllegalArgumentException("There is no match to undo here.");
         PlanState.Was before = PlanState.Was.of(row);
         RecordedRow recording = row.recording();
         row.record(null);
         sessions.flush();
-        Athlete athlete = desk.athlete(athleteId, viewer);
+        Athlete athlete = desk.athlete(visit);
         SessionRow own = IntakeService.unplanned(athlete, recording);
         own.record(recording);
         own.describeAs(row);
         sessions.save(own);
         recordings.follow(athlete, recording.id());
         desk.remember(
-                athleteId,
-                viewer,
+                visit,
                 "The recording is no longer matched to “" + row.title() + "”.",
                 new PlanState(List.of(before), List.of(own.id())));
         return own.id();
@@ -238,9 +232,9 @@ public class ScheduleService {
 
     /** Matches the recording of an unplanned session to a planned one that has none. */
     @Transactional
-    public void match(long athleteId, Viewer viewer, long recordedId, long plannedId) {
-        SessionRow recorded = desk.require(athleteId, viewer, recordedId);
-        SessionRow planned = desk.require(athleteId, viewer, plannedId);
+    public void match(Visit visit, long recordedId, long plannedId) {
+        SessionRow recorded = desk.require(visit, recordedId);
+        SessionRow planned = desk.require(visit, plannedId);
         if (recorded.recording() == null || recorded.hasPlan() || planned.recording() != null || !planned.hasPlan())
             throw new IllegalArgumentException(
                     "Choose a recording without a plan and a planned session without a recording.");
@@ -250,9 +244,9 @@ public class ScheduleService {
         sessions.flush();
         planned.record(recording);
         planned.draft(false);
-        recordings.follow(desk.athlete(athleteId, viewer), recording.id());
+        recordings.follow(desk.athlete(visit), recording.id());
         sessions.delete(recorded);
-        desk.remember(athleteId, viewer, "The recording is matched to “" + planned.title() + "”.", before);
+        desk.remember(visit, "The recording is matched to “" + planned.title() + "”.", before);
     }
 
     /** Planned sessions of a span get their figures anew, as after a new threshold. */

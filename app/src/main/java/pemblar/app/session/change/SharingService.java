@@ -11,6 +11,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.PlanState;
 import pemblar.app.session.SessionDesk;
 import pemblar.app.session.SessionRow;
@@ -59,13 +60,13 @@ public class SharingService {
      * now on follows the line.
      */
     @Transactional
-    public Changed shareUpTo(long athleteId, Viewer viewer, LocalDate until) {
-        Athlete athlete = coached(athleteId, viewer);
+    public Changed shareUpTo(Visit visit, LocalDate until) {
+        Athlete athlete = coached(visit);
         LocalDate today = athlete.dayOf(clock.instant());
         desk.near(athlete, until);
         if (until.isBefore(today.minusDays(1)))
             throw new IllegalArgumentException("Shared up to: choose yesterday or a later day.");
-        List<SessionRow> open = sessions.openFrom(athleteId, today);
+        List<SessionRow> open = sessions.openFrom(visit.athleteId(), today);
         List<SessionRow> forth =
                 open.stream().filter(r -> r.draft() && !r.day().isAfter(until)).toList();
         List<SessionRow> back = open.stream()
@@ -73,20 +74,20 @@ public class SharingService {
                 .toList();
         String sentence = "The plan is shared up to " + SessionDesk.day(until) + words(forth.size(), back.size()) + ".";
         LocalDate before = athlete.sharedUntil();
-        undo.asOne(athleteId, viewer, sentence, () -> {
-            undo.remember(athleteId, viewer, sentence, SharedLineUndo.KIND, SharedLineUndo.Was.of(before));
-            athletes.setSharedUntil(athleteId, viewer, until);
-            set(athlete, viewer, sentence, forth, back);
+        undo.asOne(visit, sentence, () -> {
+            undo.remember(visit, sentence, SharedLineUndo.KIND, SharedLineUndo.Was.of(before));
+            athletes.setSharedUntil(visit, until);
+            set(athlete, visit.viewer(), sentence, forth, back);
         });
         return new Changed(forth.size(), back.size());
     }
 
     /** Shares the drafts of some days, or calls back what a coach put there. */
     @Transactional
-    public Changed shareDays(long athleteId, Viewer viewer, LocalDate from, LocalDate to, boolean shared) {
-        Athlete athlete = coached(athleteId, viewer);
+    public Changed shareDays(Visit visit, LocalDate from, LocalDate to, boolean shared) {
+        Athlete athlete = coached(visit);
         LocalDate today = athlete.dayOf(clock.instant());
-        List<SessionRow> inside = sessions.openFrom(athleteId, from.isBefore(today) ? today : from).stream()
+        List<SessionRow> inside = sessions.openFrom(visit.athleteId(), from.isBefore(today) ? today : from).stream()
                 .filter(r -> !r.day().isAfter(to) && (shared ? r.draft() : r.coached() && !r.draft()))
                 .toList();
         if (inside.isEmpty())
@@ -98,20 +99,20 @@ public class SharingService {
         String sentence = (inside.size() == 1 ? "One session" : inside.size() + " sessions")
                 + (shared ? " of " : " were called back, of ") + SessionDesk.day(from) + " to " + SessionDesk.day(to)
                 + (shared ? ", shared." : ".");
-        return one(athlete, viewer, sentence, inside, shared);
+        return one(athlete, visit.viewer(), sentence, inside, shared);
     }
 
     /** One session, whatever the line says. */
     @Transactional
-    public Changed share(long athleteId, Viewer viewer, long sessionId, boolean shared) {
-        Athlete athlete = coached(athleteId, viewer);
-        SessionRow row = desk.open(athleteId, viewer, sessionId);
+    public Changed share(Visit visit, long sessionId, boolean shared) {
+        Athlete athlete = coached(visit);
+        SessionRow row = desk.open(visit, sessionId);
         if (!shared && !row.coached())
             throw new IllegalArgumentException(
                     "“" + row.title() + "” was not put there by a coach, so it stays where the athlete sees it.");
         String sentence = "“" + row.title() + "” on " + SessionDesk.day(row.day())
                 + (shared ? " is shared." : " was called back: it is a draft again.");
-        return one(athlete, viewer, sentence, row.draft() == shared ? List.of(row) : List.of(), shared);
+        return one(athlete, visit.viewer(), sentence, row.draft() == shared ? List.of(row) : List.of(), shared);
     }
 
     private Changed one(Athlete athlete, Viewer viewer, String sentence, List<SessionRow> rows, boolean shared) {
@@ -124,8 +125,7 @@ public class SharingService {
         all.addAll(back);
         if (all.isEmpty()) return;
         undo.remember(
-                athlete.id(),
-                viewer,
+                new Visit(athlete.id(), viewer),
                 sentence,
                 SessionUndo.KIND,
                 PlanState.changing(all).by(viewer.name()));
@@ -142,8 +142,8 @@ public class SharingService {
     }
 
     /** @throws NotFoundException for everybody who does not plan for this athlete as a coach */
-    private Athlete coached(long athleteId, Viewer viewer) {
-        Athlete athlete = desk.athlete(athleteId, viewer);
+    private Athlete coached(Visit visit) {
+        Athlete athlete = desk.athlete(visit);
         if (!athlete.draftsSeen()) throw new NotFoundException("athlete");
         return athlete;
     }

@@ -8,7 +8,7 @@ import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.PlanState;
 import pemblar.app.session.SessionDesk;
 import pemblar.app.session.SessionRow;
@@ -69,31 +69,31 @@ public class SketchService {
 
     /** @return its id */
     @Transactional
-    public long sketch(long athleteId, Viewer viewer, Sketch sketch) {
-        return made(athleteId, viewer, sketch, Set.of(sketch.day().getDayOfWeek()), sketch.day())
+    public long sketch(Visit visit, Sketch sketch) {
+        return made(visit, sketch, Set.of(sketch.day().getDayOfWeek()), sketch.day())
                 .get(0);
     }
 
     /** The same on some weekdays up to a day: a commitment that repeats. @return how many */
     @Transactional
-    public int repeat(long athleteId, Viewer viewer, Sketch sketch, Set<DayOfWeek> weekdays, LocalDate until) {
-        return made(athleteId, viewer, sketch, weekdays, until).size();
+    public int repeat(Visit visit, Sketch sketch, Set<DayOfWeek> weekdays, LocalDate until) {
+        return made(visit, sketch, weekdays, until).size();
     }
 
-    private List<Long> made(long athleteId, Viewer viewer, Sketch sketch, Set<DayOfWeek> weekdays, LocalDate until) {
+    private List<Long> made(Visit visit, Sketch sketch, Set<DayOfWeek> weekdays, LocalDate until) {
         sketch.checked();
         if (weekdays.isEmpty()) throw new IllegalArgumentException("Weekdays: choose at least one.");
         if (until.isBefore(sketch.day()))
             throw new IllegalArgumentException("Until: choose a day that is not before the first one.");
-        desk.near(athleteId, viewer, sketch.day());
-        desk.near(athleteId, viewer, until);
+        desk.near(visit, sketch.day());
+        desk.near(visit, until);
         List<Long> made = new ArrayList<>();
         for (LocalDate day = sketch.day(); !day.isAfter(until); day = day.plusDays(1)) {
             if (!weekdays.contains(day.getDayOfWeek())) continue;
             if (made.size() == MOST_REPEATED)
                 throw new IllegalArgumentException(
                         "Until: that would be more than " + MOST_REPEATED + " sessions; choose an earlier day.");
-            made.add(sessions.save(row(athleteId, viewer, sketch.on(day))).id());
+            made.add(sessions.save(row(visit, sketch.on(day))).id());
         }
         if (made.isEmpty())
             throw new IllegalArgumentException(
@@ -101,19 +101,19 @@ public class SketchService {
         String label = made.size() == 1
                 ? "Sketched “" + sketch.title() + "” on " + SessionDesk.day(sketch.day()) + "."
                 : "Sketched “" + sketch.title() + "” " + made.size() + " times.";
-        desk.remember(athleteId, viewer, label, PlanState.making(made));
+        desk.remember(visit, label, PlanState.making(made));
         return made;
     }
 
-    private static SessionRow row(long athleteId, Viewer viewer, Sketch sketch) {
+    private static SessionRow row(Visit visit, Sketch sketch) {
         SessionRow row = new SessionRow(
-                athleteId, sketch.day(), sketch.sport(), sketch.title().strip());
+                visit.athleteId(), sketch.day(), sketch.sport(), sketch.title().strip());
         row.startAt(sketch.startMinute());
         row.sketch(
                 sketch.purpose(),
                 sketch.seconds(),
                 sketch.load() == null ? sketch.purpose().load(sketch.seconds()) : sketch.load());
-        row.by(viewer.name());
+        row.by(visit.viewer().name());
         return row;
     }
 
@@ -122,24 +122,20 @@ public class SketchService {
      * time stay.
      */
     @Transactional
-    public void fillIn(long athleteId, Viewer viewer, long sessionId, Integer version, Chosen chosen) {
-        SessionRow row = desk.open(athleteId, viewer, sessionId);
+    public void fillIn(Visit visit, long sessionId, Integer version, Chosen chosen) {
+        SessionRow row = desk.open(visit, sessionId);
         desk.expect(row, version);
         PlanState before = PlanState.changing(row);
         Integer wanted = row.plannedSeconds();
-        DatedZones zones = desk.zones(desk.athlete(athleteId, viewer));
+        DatedZones zones = desk.zones(desk.athlete(visit));
         take(row, chosen, 100);
         SessionDesk.forecast(row, zones.on(row.day()));
         if (wanted != null && row.plannedSeconds() != null && row.plannedSeconds() > 0) {
             row.scale(Math.max(40, Math.min(200, (int) Math.round(20.0 * wanted / row.plannedSeconds()) * 5)));
             SessionDesk.forecast(row, zones.on(row.day()));
         }
-        desk.touch(row, viewer);
-        desk.remember(
-                athleteId,
-                viewer,
-                "“" + row.title() + "” on " + SessionDesk.day(row.day()) + " has its steps.",
-                before);
+        desk.touch(row, visit.viewer());
+        desk.remember(visit, "“" + row.title() + "” on " + SessionDesk.day(row.day()) + " has its steps.", before);
     }
 
     private static void take(SessionRow row, Chosen chosen, int percent) {
@@ -189,12 +185,12 @@ public class SketchService {
      * @return how many sessions were put
      */
     @Transactional
-    public int place(long athleteId, Viewer viewer, List<Stretch> stretches, List<Slotted> all, String label) {
-        Athlete athlete = desk.athlete(athleteId, viewer);
+    public int place(Visit visit, List<Stretch> stretches, List<Slotted> all, String label) {
+        Athlete athlete = desk.athlete(visit);
         DatedZones zones = desk.zones(athlete);
         LocalDate from =
                 stretches.stream().map(Stretch::first).min(LocalDate::compareTo).orElseThrow();
-        List<SessionRow> old = sessions.openFrom(athleteId, from).stream()
+        List<SessionRow> old = sessions.openFrom(visit.athleteId(), from).stream()
                 .filter(r -> r.isSeenBy(athlete) && stretches.stream().anyMatch(s -> s.givesWay(r)))
                 .toList();
         List<PlanState.Was> before = old.stream().map(PlanState.Was::of).toList();
@@ -202,13 +198,13 @@ public class SketchService {
         List<Long> made = new ArrayList<>();
         for (Slotted slotted : all) {
             desk.near(athlete, slotted.sketch().day());
-            SessionRow row = row(athleteId, viewer, slotted.sketch());
+            SessionRow row = row(visit, slotted.sketch());
             if (slotted.chosen() != null) take(row, slotted.chosen(), slotted.scalePercent());
             SessionDesk.forecast(row, zones.on(row.day()));
             row.putByPlan();
             made.add(sessions.save(row).id());
         }
-        desk.remember(athleteId, viewer, label, new PlanState(before, made));
+        desk.remember(visit, label, new PlanState(before, made));
         return made.size();
     }
 }

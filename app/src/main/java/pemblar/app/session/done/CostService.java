@@ -2,7 +2,7 @@ package pemblar.app.session.done;
 
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.recording.LoadChoices;
 import pemblar.app.recording.LoadChoices.Chosen;
 import pemblar.app.recording.LoadChoices.Wanted;
@@ -29,25 +29,20 @@ public class CostService implements Undoable {
 
     /** @throws IllegalArgumentException naming the field that cannot be */
     @Transactional
-    public void choose(long athleteId, Viewer viewer, long sessionId, Wanted wanted) {
-        SessionRow session = desk.recorded(athleteId, viewer, sessionId);
-        Chosen chosen = choices.choose(athleteId, viewer, session.recording().id(), wanted);
+    public void choose(Visit visit, long sessionId, Wanted wanted) {
+        SessionRow session = desk.recorded(visit, sessionId);
+        Chosen chosen = choices.choose(visit, session.recording().id(), wanted);
         String now = chosen.points() == null ? "not known" : String.valueOf(Math.round(chosen.points()));
-        undo.remember(
-                athleteId, viewer, "The load of “" + session.title() + "” is now " + now + ".", KIND, chosen.before());
+        undo.remember(visit, "The load of “" + session.title() + "” is now " + now + ".", KIND, chosen.before());
     }
 
     /** How hard it felt, 0 to 10; which load counts stays as it was chosen. */
     @Transactional
-    public void felt(long athleteId, Viewer viewer, long sessionId, double effort) {
-        SessionRow session = desk.recorded(athleteId, viewer, sessionId);
-        Chosen chosen = choices.felt(athleteId, session.recording().id(), effort);
+    public void felt(Visit visit, long sessionId, double effort) {
+        SessionRow session = desk.recorded(visit, sessionId);
+        Chosen chosen = choices.felt(visit.athleteId(), session.recording().id(), effort);
         undo.remember(
-                athleteId,
-                viewer,
-                "“" + session.title() + "” felt like " + Math.round(effort) + " of 10.",
-                KIND,
-                chosen.before());
+                visit, "“" + session.title() + "” felt like " + Math.round(effort) + " of 10.", KIND, chosen.before());
     }
 
     @Override

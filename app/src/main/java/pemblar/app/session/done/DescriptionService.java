@@ -13,7 +13,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.Described;
 import pemblar.app.session.PlanState;
 import pemblar.app.session.SessionDesk;
@@ -85,27 +85,23 @@ public class DescriptionService {
 
     /** @throws IllegalArgumentException naming the field that is too long */
     @Transactional
-    public void describe(long athleteId, Viewer viewer, long sessionId, Words words) {
-        SessionRow row = desk.require(athleteId, viewer, sessionId);
+    public void describe(Visit visit, long sessionId, Words words) {
+        SessionRow row = desk.require(visit, sessionId);
         PlanState before = PlanState.changing(row);
         take(words, row, false);
-        desk.remember(athleteId, viewer, "Described “" + row.title() + "”.", before);
+        desk.remember(visit, "Described “" + row.title() + "”.", before);
     }
 
     /** The same words for many sessions in one step; tags are added to what each has. */
     @Transactional
-    public int describeAll(long athleteId, Viewer viewer, List<Long> ids, Words words) {
-        desk.athlete(athleteId, viewer);
-        List<SessionRow> rows = chosen(athleteId, ids);
+    public int describeAll(Visit visit, List<Long> ids, Words words) {
+        desk.athlete(visit);
+        List<SessionRow> rows = chosen(visit.athleteId(), ids);
         if (!words.hasAny())
             throw new IllegalArgumentException("Enter what the chosen sessions should be marked with.");
         PlanState before = PlanState.changing(rows);
         rows.forEach(row -> take(words, row, true));
-        desk.remember(
-                athleteId,
-                viewer,
-                rows.size() + (rows.size() == 1 ? " session was" : " sessions were") + " marked.",
-                before);
+        desk.remember(visit, rows.size() + (rows.size() == 1 ? " session was" : " sessions were") + " marked.", before);
         return rows.size();
     }
 
@@ -219,24 +215,23 @@ public class DescriptionService {
 
     /** Keeps stretches cut by hand, in seconds of the original; null goes back to laps and pattern. */
     @Transactional
-    public void cut(long athleteId, Viewer viewer, long sessionId, Stretches stretches, String label) {
-        SessionRow row = desk.require(athleteId, viewer, sessionId);
+    public void cut(Visit visit, long sessionId, Stretches stretches, String label) {
+        SessionRow row = desk.require(visit, sessionId);
         PlanState before = PlanState.changing(row);
         row.stretches(stretches == null ? null : Described.stretches(stretches.all()));
-        desk.remember(athleteId, viewer, label, before);
+        desk.remember(visit, label, before);
     }
 
     /** The verdict in a person's words; blank goes back to the computed one. */
     @Transactional
-    public void judge(long athleteId, Viewer viewer, long sessionId, String words) {
-        SessionRow row = desk.require(athleteId, viewer, sessionId);
+    public void judge(Visit visit, long sessionId, String words) {
+        SessionRow row = desk.require(visit, sessionId);
         if (words.length() > LONGEST_VERDICT)
             throw new IllegalArgumentException("Verdict: enter at most " + LONGEST_VERDICT + " characters.");
         PlanState before = PlanState.changing(row);
         row.verdict(words.isBlank() ? null : words.strip());
         desk.remember(
-                athleteId,
-                viewer,
+                visit,
                 row.verdict() == null
                         ? "The verdict is the computed one again."
                         : "Changed the verdict of “" + row.title() + "”.",

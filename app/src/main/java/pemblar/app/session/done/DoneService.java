@@ -5,7 +5,7 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Units;
 import pemblar.app.session.PlanState;
 import pemblar.app.session.SessionDesk;
@@ -35,26 +35,25 @@ public class DoneService {
 
     /** @throws IllegalArgumentException naming the field that cannot be */
     @Transactional
-    public void done(long athleteId, Viewer viewer, long sessionId, Integer version, Told told) {
-        SessionRow row = desk.require(athleteId, viewer, sessionId);
+    public void done(Visit visit, long sessionId, Integer version, Told told) {
+        SessionRow row = desk.require(visit, sessionId);
         desk.expect(row, version);
         if (row.recording() != null)
             throw new IllegalArgumentException("“" + row.title() + "” has a recording, which says what was done.");
         PlanState before = PlanState.changing(row);
         tell(row, told);
-        row.by(viewer.name());
+        row.by(visit.viewer().name());
         desk.remember(
-                athleteId,
-                viewer,
+                visit,
                 "“" + row.title() + "” on " + SessionDesk.day(row.day()) + " is done, without a recording.",
                 before);
     }
 
     /** All planned sessions of some days that are not done yet, as planned. @return how many */
     @Transactional
-    public int doneAsPlanned(long athleteId, Viewer viewer, LocalDate from, LocalDate to) {
-        Athlete athlete = desk.athlete(athleteId, viewer);
-        List<SessionRow> open = sessions.openFrom(athleteId, from).stream()
+    public int doneAsPlanned(Visit visit, LocalDate from, LocalDate to) {
+        Athlete athlete = desk.athlete(visit);
+        List<SessionRow> open = sessions.openFrom(visit.athleteId(), from).stream()
                 .filter(r -> r.isSeenBy(athlete)
                         && !r.day().isAfter(to)
                         && r.hasPlan()
@@ -66,11 +65,10 @@ public class DoneService {
         PlanState before = PlanState.changing(open);
         for (SessionRow row : open) {
             tell(row, Told.AS_PLANNED);
-            row.by(viewer.name());
+            row.by(visit.viewer().name());
         }
         desk.remember(
-                athleteId,
-                viewer,
+                visit,
                 open.size() + (open.size() == 1 ? " session is" : " sessions are")
                         + " done as planned, without a recording.",
                 before);
@@ -78,17 +76,13 @@ public class DoneService {
     }
 
     @Transactional
-    public void notDone(long athleteId, Viewer viewer, long sessionId) {
-        SessionRow row = desk.require(athleteId, viewer, sessionId);
+    public void notDone(Visit visit, long sessionId) {
+        SessionRow row = desk.require(visit, sessionId);
         if (row.doneSeconds() == null) return;
         PlanState before = PlanState.changing(row);
         row.untell();
-        row.by(viewer.name());
-        desk.remember(
-                athleteId,
-                viewer,
-                "“" + row.title() + "” on " + SessionDesk.day(row.day()) + " is open again.",
-                before);
+        row.by(visit.viewer().name());
+        desk.remember(visit, "“" + row.title() + "” on " + SessionDesk.day(row.day()) + " is open again.", before);
     }
 
     /** The load comes from the perceived effort when it is told, else from the plan in the part that was done. */

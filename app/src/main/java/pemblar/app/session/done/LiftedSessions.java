@@ -7,7 +7,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.PlanState;
 import pemblar.app.session.SessionDesk;
 import pemblar.app.session.SessionRow;
@@ -53,14 +53,13 @@ public class LiftedSessions {
     public record Prepared(String title, String text, int seconds, double load, List<Double> strokes) {}
 
     @Transactional
-    public long put(long athleteId, Viewer viewer, LocalDate day, Integer startMinute, Prepared prepared) {
-        Athlete athlete = desk.athlete(athleteId, viewer);
+    public long put(Visit visit, LocalDate day, Integer startMinute, Prepared prepared) {
+        Athlete athlete = desk.athlete(visit);
         SessionRow row = row(athlete, day, startMinute, prepared);
-        row.by(viewer.name());
+        row.by(visit.viewer().name());
         sessions.save(row);
         desk.remember(
-                athleteId,
-                viewer,
+                visit,
                 "Put “" + row.title() + "” on " + SessionDesk.day(day) + ".",
                 PlanState.making(List.of(row.id())));
         return row.id();
@@ -87,20 +86,19 @@ public class LiftedSessions {
      * nobody rated has no load.
      */
     @Transactional
-    public long logged(long athleteId, Viewer viewer, LocalDate day, Prepared prepared) {
-        Athlete athlete = desk.athlete(athleteId, viewer);
-        for (SessionRow there : sessions.between(athleteId, day, day))
+    public long logged(Visit visit, LocalDate day, Prepared prepared) {
+        Athlete athlete = desk.athlete(visit);
+        for (SessionRow there : sessions.between(visit.athleteId(), day, day))
             if (there.sport().isLifted() && there.title().equals(prepared.title()) && there.isSeenBy(athlete))
                 return there.id();
         SessionRow row = row(athlete, day, null, prepared);
         if (row.strength().isEmpty()) row.lift(null, row.heavyLegs());
         row.withoutPlannedLoad();
         row.tell(prepared.seconds(), null, null, "", null);
-        row.by(viewer.name());
+        row.by(visit.viewer().name());
         sessions.save(row);
         desk.remember(
-                athleteId,
-                viewer,
+                visit,
                 "Took in “" + row.title() + "” of " + SessionDesk.day(day) + ".",
                 PlanState.making(List.of(row.id())));
         return row.id();
@@ -146,21 +144,21 @@ public class LiftedSessions {
 
     /** @throws NotFoundException when there is no such strength session for this person */
     @Transactional(readOnly = true)
-    public Lifted require(long athleteId, Viewer viewer, long sessionId) {
-        SessionRow row = desk.require(athleteId, viewer, sessionId);
+    public Lifted require(Visit visit, long sessionId) {
+        SessionRow row = desk.require(visit, sessionId);
         if (!row.sport().isLifted()) throw new NotFoundException("strength session");
         return lifted(row);
     }
 
     /** Puts another shorthand in the place of a session's own, as when an exercise is swapped on the floor. */
     @Transactional
-    public void rewrite(long athleteId, Viewer viewer, long sessionId, String text, String label) {
-        SessionRow row = desk.open(athleteId, viewer, sessionId);
+    public void rewrite(Visit visit, long sessionId, String text, String label) {
+        SessionRow row = desk.open(visit, sessionId);
         if (!row.sport().isLifted()) throw new NotFoundException("strength session");
         PlanState before = PlanState.changing(row);
         row.lift(text, figures.isHeavyOnLegs(text));
-        desk.touch(row, viewer);
-        desk.remember(athleteId, viewer, label, before);
+        desk.touch(row, visit.viewer());
+        desk.remember(visit, label, before);
     }
 
     /** Planned and not done, from a day on. For an athlete whom the caller has already asked for. */

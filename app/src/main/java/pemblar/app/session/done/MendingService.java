@@ -6,7 +6,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortSource;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.recording.RecordingFacts;
 import pemblar.app.recording.RecordingReading;
@@ -99,13 +99,12 @@ public class MendingService implements Undoable {
 
     /** Makes a correction. @throws IllegalArgumentException naming what cannot be */
     @Transactional
-    public void mend(long athleteId, Viewer viewer, long sessionId, List<Wanted> all) {
-        SessionRow session = desk.recorded(athleteId, viewer, sessionId);
+    public void mend(Visit visit, long sessionId, List<Wanted> all) {
+        SessionRow session = desk.recorded(visit, sessionId);
         List<Kept> before = corrections.mend(
-                desk.athlete(athleteId, viewer), viewer, session.recording().id(), all);
+                desk.athlete(visit), visit.viewer(), session.recording().id(), all);
         undo.remember(
-                athleteId,
-                viewer,
+                visit,
                 label(all) + " in “" + session.title() + "”.",
                 KIND,
                 new State(session.recording().id(), before));
@@ -124,13 +123,12 @@ public class MendingService implements Undoable {
 
     /** Takes one correction back, whichever it is. */
     @Transactional
-    public void takeBack(long athleteId, Viewer viewer, long sessionId, long editId) {
-        SessionRow session = desk.recorded(athleteId, viewer, sessionId);
-        List<Kept> before = corrections.takeBack(
-                desk.athlete(athleteId, viewer), session.recording().id(), editId);
+    public void takeBack(Visit visit, long sessionId, long editId) {
+        SessionRow session = desk.recorded(visit, sessionId);
+        List<Kept> before =
+                corrections.takeBack(desk.athlete(visit), session.recording().id(), editId);
         undo.remember(
-                athleteId,
-                viewer,
+                visit,
                 "Took a correction of “" + session.title() + "” back.",
                 KIND,
                 new State(session.recording().id(), before));

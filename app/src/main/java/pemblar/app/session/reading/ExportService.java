@@ -11,7 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.recording.RecordingReading;
 import pemblar.app.session.SessionRow;
 import pemblar.app.session.TrainingSessionRepository;
@@ -49,11 +49,11 @@ public class ExportService {
 
     /** Those of the sessions that have a recording. @throws IllegalArgumentException when there is none, or too many */
     @Transactional(readOnly = true)
-    public List<Item> items(long athleteId, Viewer viewer, List<Long> ids) {
-        athletes.require(athleteId, viewer);
+    public List<Item> items(Visit visit, List<Long> ids) {
+        athletes.require(visit);
         List<SessionRow> rows = ids == null || ids.isEmpty()
                 ? List.of()
-                : sessions.all(athleteId, ids).stream()
+                : sessions.all(visit.athleteId(), ids).stream()
                         .filter(s -> s.recording() != null)
                         .toList();
         if (rows.isEmpty()) throw new IllegalArgumentException("Choose at least one session with a recording.");

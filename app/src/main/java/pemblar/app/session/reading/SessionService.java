@@ -12,7 +12,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Once;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.recording.RecordingFacts;
 import pemblar.app.recording.RecordingReading;
 import pemblar.app.recording.SummaryJson;
@@ -84,16 +84,16 @@ public class SessionService {
     }
 
     @Transactional(readOnly = true)
-    public Slab slab(long athleteId, Viewer viewer, long sessionId) {
-        return Slab.of(seen(athletes.require(athleteId, viewer), sessionId));
+    public Slab slab(Visit visit, long sessionId) {
+        return Slab.of(seen(athletes.require(visit), sessionId));
     }
 
     /** A session with its design, as it stands on its day; empty for a sketch and for what was only done. */
     public record Planned(Slab slab, Optional<Design> design) {}
 
     @Transactional(readOnly = true)
-    public Planned planned(long athleteId, Viewer viewer, long sessionId) {
-        SessionRow row = seen(athletes.require(athleteId, viewer), sessionId);
+    public Planned planned(Visit visit, long sessionId) {
+        SessionRow row = seen(athletes.require(visit), sessionId);
         return new Planned(Slab.of(row), row.design());
     }
 
@@ -193,8 +193,8 @@ public class SessionService {
     public record Stored(RecordingFacts facts, java.util.TreeMap<Integer, Double> bests) {}
 
     @Transactional(readOnly = true)
-    public Opened open(long athleteId, Viewer viewer, long sessionId) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public Opened open(Visit visit, long sessionId) {
+        Athlete athlete = athletes.require(visit);
         SessionRow row = seen(athlete, sessionId);
         Optional<RecordingReading.Whole> whole =
                 Optional.ofNullable(row.recording()).map(r -> recordings.whole(r.id()));
@@ -224,9 +224,9 @@ public class SessionService {
     public record Original(String fileName, byte[] bytes) {}
 
     @Transactional(readOnly = true)
-    public Original original(long athleteId, Viewer viewer, long sessionId) {
-        athletes.require(athleteId, viewer);
-        SessionRow row = sessions.find(sessionId, athleteId)
+    public Original original(Visit visit, long sessionId) {
+        athletes.require(visit);
+        SessionRow row = sessions.find(sessionId, visit.athleteId())
                 .filter(s -> s.recording() != null)
                 .orElseThrow(() -> new NotFoundException("recording"));
         return new Original(

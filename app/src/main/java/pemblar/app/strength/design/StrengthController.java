@@ -303,8 +303,7 @@ class StrengthController {
                         reading.problem().orElseThrow().toString()));
         List<Double> strokes = Strokes.shares(rows(workout, athlete, day));
         sessions.put(
-                athlete.id(),
-                viewer,
+                new Visit(athlete.id(), viewer),
                 day,
                 null,
                 new LiftedSessions.Prepared(

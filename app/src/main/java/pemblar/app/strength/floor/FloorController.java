@@ -88,7 +88,7 @@ class FloorController {
         Pages.Opened page = pages.open(model, visit, "sessions");
         FloorService.Open open;
         try {
-            open = floor.open(visit.athleteId(), visit.viewer(), sessionId);
+            open = floor.open(visit, sessionId);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             return "redirect:/a/" + visit.athleteId() + "/strength";
@@ -97,12 +97,12 @@ class FloorController {
         model.addAttribute("ahead", open.session().day().isAfter(page.today()));
         model.addAttribute("stations", stations(open, visit.viewer()));
         model.addAttribute("strokes", Strokes.of(open.rows()));
-        model.addAttribute("would", floor.wouldMove(visit.athleteId(), visit.viewer(), open));
+        model.addAttribute("would", floor.wouldMove(visit, open));
         model.addAttribute("volume", volume(open, visit.viewer()));
         model.addAttribute("extra", FloorService.EXTRA);
         model.addAttribute(
                 "noted",
-                notes.ofSession(visit.athleteId(), visit.viewer(), sessionId).stream()
+                notes.ofSession(visit, sessionId).stream()
                         .filter(n -> n.part() != null && !n.takenAway())
                         .toList());
         return "strength/floor";
@@ -248,7 +248,7 @@ class FloorController {
     ResponseEntity<Object> set(Visit visit, @PathVariable long sessionId, @RequestParam Map<String, String> typed) {
         boolean script = typed.containsKey("script");
         try {
-            FloorService.Answer answer = floor.log(visit.athleteId(), visit.viewer(), sessionId, told(typed));
+            FloorService.Answer answer = floor.log(visit, sessionId, told(typed));
             if (script) return ResponseEntity.ok(shown(answer));
         } catch (IllegalArgumentException e) {
             if (script) return ResponseEntity.unprocessableEntity().body(Map.of("refused", e.getMessage()));
@@ -290,17 +290,13 @@ class FloorController {
 
     @PostMapping("/take")
     String take(Visit visit, @PathVariable long sessionId, @RequestParam long set, RedirectAttributes flash) {
-        return back(
-                visit.athleteId(),
-                sessionId,
-                flash,
-                () -> floor.take(visit.athleteId(), visit.viewer(), sessionId, set));
+        return back(visit.athleteId(), sessionId, flash, () -> floor.take(visit, sessionId, set));
     }
 
     @PostMapping("/remove")
     String remove(Visit visit, @PathVariable long sessionId, @RequestParam long set, RedirectAttributes flash) {
         return back(visit.athleteId(), sessionId, flash, () -> {
-            floor.remove(visit.athleteId(), visit.viewer(), sessionId, set);
+            floor.remove(visit, sessionId, set);
             return "The set was removed.";
         });
     }
@@ -313,7 +309,7 @@ class FloorController {
             @RequestParam String with,
             RedirectAttributes flash) {
         return back(visit.athleteId(), sessionId, flash, () -> {
-            floor.swap(visit.athleteId(), visit.viewer(), sessionId, exercise, with);
+            floor.swap(visit, sessionId, exercise, with);
             return with + " in the place of " + exercise + ".";
         });
     }
@@ -325,7 +321,7 @@ class FloorController {
             @RequestParam(defaultValue = "") String line,
             RedirectAttributes flash) {
         return back(visit.athleteId(), sessionId, flash, () -> {
-            floor.add(visit.athleteId(), visit.viewer(), sessionId, line);
+            floor.add(visit, sessionId, line);
             return "Added at the end: " + line.strip() + ".";
         });
     }
@@ -337,7 +333,7 @@ class FloorController {
             @RequestParam(defaultValue = "") String exercise,
             RedirectAttributes flash) {
         return back(visit.athleteId(), sessionId, flash, () -> {
-            floor.drop(visit.athleteId(), visit.viewer(), sessionId, exercise);
+            floor.drop(visit, sessionId, exercise);
             return "Without " + exercise + " this time.";
         });
     }
@@ -350,7 +346,7 @@ class FloorController {
             @RequestParam(defaultValue = "") String body,
             RedirectAttributes flash) {
         return back(visit.athleteId(), sessionId, flash, () -> {
-            notes.write(visit.athleteId(), visit.viewer(), new About.OfSession(sessionId, null, exercise), body);
+            notes.write(visit, new About.OfSession(sessionId, null, exercise), body);
             return "Noted on " + exercise + ".";
         });
     }
@@ -364,7 +360,7 @@ class FloorController {
             RedirectAttributes flash) {
         return back(visit.athleteId(), sessionId, flash, () -> {
             Integer length = minutes.isBlank() ? null : (Integer) Typed.whole("Minutes", minutes, 1, 600);
-            floor.finish(visit.athleteId(), visit.viewer(), sessionId, length, Typed.number("Effort", effort, 0, 10));
+            floor.finish(visit, sessionId, length, Typed.number("Effort", effort, 0, 10));
             return "Done. It counts in the load with the minutes and the effort.";
         });
     }

@@ -19,7 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Units;
 import pemblar.app.session.done.DoneService;
 import pemblar.app.session.done.LiftedSessions;
@@ -138,16 +138,17 @@ public class FloorService {
     }
 
     @Transactional(readOnly = true)
-    public Open open(long athleteId, Viewer viewer, long sessionId) {
-        Lifted session = sessions.require(athleteId, viewer, sessionId);
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public Open open(Visit visit, long sessionId) {
+        Lifted session = sessions.require(visit, sessionId);
+        Athlete athlete = athletes.require(visit);
         StrengthWorkout workout = StrengthShorthand.read(session.text())
                 .workout()
                 .orElseThrow(() -> new IllegalArgumentException(
                         "“" + session.title() + "” has no exercises yet: choose a strength workout for it."));
         MaximaService.Strength strength = maxima.on(athlete, session.day(), workout.exercises());
         List<Row> rows = strength.rows(workout);
-        return new Open(session, workout, rows, strength, logged(sessionId), lastTime(athleteId, sessionId, workout));
+        return new Open(
+                session, workout, rows, strength, logged(sessionId), lastTime(visit.athleteId(), sessionId, workout));
     }
 
     private List<Logged> logged(long sessionId) {
@@ -192,8 +193,8 @@ public class FloorService {
 
     /** Logs a set, or says it anew. The same key twice is one set. */
     @Transactional
-    public Answer log(long athleteId, Viewer viewer, long sessionId, Told told) {
-        Open open = open(athleteId, viewer, sessionId);
+    public Answer log(Visit visit, long sessionId, Told told) {
+        Open open = open(visit, sessionId);
         check(told, open);
         Row row = told.place() < open.rows().size() ? open.rows().get(told.place()) : null;
         boolean warmUp = row != null && row.warmUp();
@@ -216,7 +217,7 @@ public class FloorService {
                         + " in_reserve = excluded.in_reserve, note = excluded.note, entered_by = "
                         + "excluded.entered_by")
                 .params(
-                        athleteId,
+                        visit.athleteId(),
                         sessionId,
                         told.key(),
                         told.place(),
@@ -231,15 +232,14 @@ public class FloorService {
                         repetitionMaximum,
                         prescribed,
                         told.note(),
-                        viewer.name(),
+                        visit.viewer().name(),
                         clock.instant().atOffset(ZoneOffset.UTC))
                 .update();
         Logged set = logged(sessionId).stream()
                 .filter(l -> l.place() == told.place() && l.exercise().equals(told.exercise()))
                 .reduce((a, b) -> b)
                 .orElseThrow();
-        return new Answer(
-                set, would(open, athletes.require(athleteId, viewer), set).orElse(null), next(open, row, set));
+        return new Answer(set, would(open, athletes.require(visit), set).orElse(null), next(open, row, set));
     }
 
     private static void check(Told told, Open open) {
@@ -308,8 +308,8 @@ public class FloorService {
 
     /** What the sets of a session would still do to maxima that were not taken. */
     @Transactional(readOnly = true)
-    public List<Would> wouldMove(long athleteId, Viewer viewer, Open open) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public List<Would> wouldMove(Visit visit, Open open) {
+        Athlete athlete = athletes.require(visit);
         Map<String, Would> last = new LinkedHashMap<>();
         for (Logged set : open.logged()) would(open, athlete, set).ifPresent(w -> last.put(w.exercise(), w));
         return List.copyOf(last.values());
@@ -317,32 +317,31 @@ public class FloorService {
 
     /** Lets a set move the maximum. @return what to say */
     @Transactional
-    public String take(long athleteId, Viewer viewer, long sessionId, long setId) {
-        Open open = open(athleteId, viewer, sessionId);
+    public String take(Visit visit, long sessionId, long setId) {
+        Open open = open(visit, sessionId);
         Logged set = open.logged().stream()
                 .filter(l -> l.id() == setId)
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("set"));
-        Would would = would(open, athletes.require(athleteId, viewer), set)
+        Would would = would(open, athletes.require(visit), set)
                 .orElseThrow(() -> new IllegalArgumentException("This set moves no maximum any more."));
         LocalDate day = open.session().day();
-        maxima.set(
-                athleteId, viewer, would.exercise(), day, Math.rint(would.after() * 10) / 10, would.said(), sessionId);
+        maxima.set(visit, would.exercise(), day, Math.rint(would.after() * 10) / 10, would.said(), sessionId);
         return "The maximum of " + would.exercise() + " is " + Kilograms.rounded(would.after()) + ".";
     }
 
     @Transactional
-    public void remove(long athleteId, Viewer viewer, long sessionId, long setId) {
-        sessions.require(athleteId, viewer, sessionId);
+    public void remove(Visit visit, long sessionId, long setId) {
+        sessions.require(visit, sessionId);
         sql.sql("delete from strength_set where id = ? and session_id = ? and athlete_id = ?")
-                .params(setId, sessionId, athleteId)
+                .params(setId, sessionId, visit.athleteId())
                 .update();
     }
 
     /** Another exercise in the place of one, with its own maximum, in this session alone. */
     @Transactional
-    public void swap(long athleteId, Viewer viewer, long sessionId, String exercise, String with) {
-        Open open = open(athleteId, viewer, sessionId);
+    public void swap(Visit visit, long sessionId, String exercise, String with) {
+        Open open = open(visit, sessionId);
         List<Lift> lifts = open.workout().lifts().stream()
                 .map(l -> l.exercise().equals(exercise) ? named(l, with) : l)
                 .toList();
@@ -350,13 +349,13 @@ public class FloorService {
         Set<String> warm = new LinkedHashSet<>(open.workout().warmUps());
         if (warm.remove(exercise)) warm.add(with);
         String text = StrengthText.of(new StrengthWorkout(lifts, warm));
-        sessions.rewrite(athleteId, viewer, sessionId, text, "“" + with + "” in the place of “" + exercise + "”.");
+        sessions.rewrite(visit, sessionId, text, "“" + with + "” in the place of “" + exercise + "”.");
     }
 
     /** One exercise more, behind all others. @param line of the shorthand, as “plank 3 x 45s” */
     @Transactional
-    public void add(long athleteId, Viewer viewer, long sessionId, String line) {
-        Open open = open(athleteId, viewer, sessionId);
+    public void add(Visit visit, long sessionId, String line) {
+        Open open = open(visit, sessionId);
         StrengthShorthand.Reading reading = StrengthShorthand.read(line);
         StrengthWorkout more = reading.workout()
                 .orElseThrow(() -> new IllegalArgumentException(
@@ -372,13 +371,13 @@ public class FloorService {
         Set<String> warm = new LinkedHashSet<>(open.workout().warmUps());
         warm.addAll(more.warmUps());
         String text = StrengthText.of(new StrengthWorkout(lifts, warm));
-        sessions.rewrite(athleteId, viewer, sessionId, text, "“" + line.strip() + "” added.");
+        sessions.rewrite(visit, sessionId, text, "“" + line.strip() + "” added.");
     }
 
     /** An exercise of which nothing was logged goes; sets of those behind it keep to their exercise. */
     @Transactional
-    public void drop(long athleteId, Viewer viewer, long sessionId, String exercise) {
-        Open open = open(athleteId, viewer, sessionId);
+    public void drop(Visit visit, long sessionId, String exercise) {
+        Open open = open(visit, sessionId);
         if (open.logged().stream().anyMatch(l -> l.exercise().equals(exercise)))
             throw new IllegalArgumentException(
                     "Exercise: sets of “" + exercise + "” are logged; remove them first, or skip the rest.");
@@ -391,8 +390,7 @@ public class FloorService {
         Set<String> warm = new LinkedHashSet<>(open.workout().warmUps());
         warm.remove(exercise);
         StrengthWorkout workout = new StrengthWorkout(left, warm);
-        sessions.rewrite(
-                athleteId, viewer, sessionId, StrengthText.of(workout), "Without “" + exercise + "” this time.");
+        sessions.rewrite(visit, sessionId, StrengthText.of(workout), "Without “" + exercise + "” this time.");
         follow(sessionId, open.rows(), open.strength().rows(workout));
     }
 
@@ -426,14 +424,14 @@ public class FloorService {
 
     /** The session is over. @param minutes null: three a set @param effort 0 to 10 */
     @Transactional
-    public void finish(long athleteId, Viewer viewer, long sessionId, Integer minutes, double effort) {
-        Open open = open(athleteId, viewer, sessionId);
+    public void finish(Visit visit, long sessionId, Integer minutes, double effort) {
+        Open open = open(visit, sessionId);
         long lifted = open.logged().stream()
                 .filter(l -> !l.note().startsWith("skipped"))
                 .count();
         if (lifted == 0)
             throw new IllegalArgumentException("No set is logged yet; log one, or drop the session on the board.");
         int seconds = minutes == null ? (int) Math.max(60, lifted * 180) : minutes * 60;
-        done.done(athleteId, viewer, sessionId, null, new DoneService.Told(seconds, null, effort, ""));
+        done.done(visit, sessionId, null, new DoneService.Told(seconds, null, effort, ""));
     }
 }

@@ -182,8 +182,7 @@ class MaximaController {
             RedirectAttributes flash) {
         return back(visit.athleteId(), flash, () -> {
             maxima.set(
-                    visit.athleteId(),
-                    visit.viewer(),
+                    visit,
                     exercise,
                     Typed.day("Day", day),
                     Units.mine().kilograms("Maximum", kilograms, 1, 999),
@@ -197,7 +196,7 @@ class MaximaController {
     @PostMapping("/remove")
     String remove(Visit visit, @RequestParam long id, RedirectAttributes flash) {
         return back(visit.athleteId(), flash, () -> {
-            maxima.remove(visit.athleteId(), visit.viewer(), id);
+            maxima.remove(visit, id);
             return "Removed.";
         });
     }
@@ -212,9 +211,7 @@ class MaximaController {
             RedirectAttributes flash) {
         return back(visit.athleteId(), flash, () -> {
             maxima.link(
-                    visit.athleteId(),
-                    visit.viewer(),
-                    new MaximaService.Link(exercise, of, Typed.number("Percent", percent, 1, 300), reportsBack));
+                    visit, new MaximaService.Link(exercise, of, Typed.number("Percent", percent, 1, 300), reportsBack));
             return exercise.strip() + " takes its maximum from " + of.strip() + ".";
         });
     }
@@ -222,7 +219,7 @@ class MaximaController {
     @PostMapping("/unlink")
     String unlink(Visit visit, @RequestParam String exercise, RedirectAttributes flash) {
         return back(visit.athleteId(), flash, () -> {
-            maxima.unlink(visit.athleteId(), visit.viewer(), exercise);
+            maxima.unlink(visit, exercise);
             return exercise + " has a maximum of its own again.";
         });
     }
@@ -237,8 +234,7 @@ class MaximaController {
         Units units = Units.mine();
         return back(visit.athleteId(), flash, () -> {
             maxima.setLoadable(
-                    visit.athleteId(),
-                    visit.viewer(),
+                    visit,
                     units.kilograms("Bar", bar, 0, 60),
                     units.kilograms("Smallest plate", plate, 0.25, 25),
                     units.kilograms("Step", step, 0.25, 20));

@@ -16,7 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
-import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
 import pemblar.app.session.done.LiftedSessions;
@@ -196,50 +196,42 @@ public class MaximaService {
 
     /** @param said what it rests on @param sessionId of the set, null when typed */
     @Transactional
-    public void set(
-            long athleteId,
-            Viewer viewer,
-            String exercise,
-            LocalDate day,
-            double kilograms,
-            String said,
-            Long sessionId) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public void set(Visit visit, String exercise, LocalDate day, double kilograms, String said, Long sessionId) {
+        Athlete athlete = athletes.require(visit);
         if (!(kilograms > 0 && kilograms < Maxima.MOST_KILOGRAMS))
             throw new IllegalArgumentException(
                     "Maximum: enter more than 0 and less than " + Units.mine().mass(1000, 0) + ".");
         Typed.near("Day", day, athlete.dayOf(clock.instant()));
         String name = name(exercise);
         undo.remember(
-                athleteId,
-                viewer,
+                visit,
                 "Maximum of " + name + " is " + Kilograms.of(kilograms) + ".",
                 StrengthUndo.KIND,
-                before(athleteId));
+                before(visit.athleteId()));
         sql.sql("insert into strength_maximum (athlete_id, exercise, day, kilograms, said, "
                         + "session_id, entered_by, entered_at)"
                         + " values (?, ?, ?, ?, ?, ?, ?, ?)")
                 .params(
-                        athleteId,
+                        visit.athleteId(),
                         name,
                         day,
                         kilograms,
                         said,
                         sessionId,
-                        viewer.name(),
+                        visit.viewer().name(),
                         clock.instant().atOffset(ZoneOffset.UTC))
                 .update();
     }
 
     @Transactional
-    public void remove(long athleteId, Viewer viewer, long id) {
-        athletes.require(athleteId, viewer);
-        StrengthUndo.Before before = before(athleteId);
+    public void remove(Visit visit, long id) {
+        athletes.require(visit);
+        StrengthUndo.Before before = before(visit.athleteId());
         if (sql.sql("delete from strength_maximum where id = ? and athlete_id = ?")
-                        .params(id, athleteId)
+                        .params(id, visit.athleteId())
                         .update()
                 == 0) throw new NotFoundException("maximum");
-        undo.remember(athleteId, viewer, "A maximum was removed.", StrengthUndo.KIND, before);
+        undo.remember(visit, "A maximum was removed.", StrengthUndo.KIND, before);
     }
 
     /**
@@ -247,8 +239,8 @@ public class MaximaService {
      * in a circle
      */
     @Transactional
-    public void link(long athleteId, Viewer viewer, Link link) {
-        Athlete athlete = athletes.require(athleteId, viewer);
+    public void link(Visit visit, Link link) {
+        Athlete athlete = athletes.require(visit);
         Link named = new Link(name(link.exercise()), name(link.of()), link.percent(), link.reportsBack());
         if (!(link.percent() > 0 && link.percent() <= 300))
             throw new IllegalArgumentException("Percent: enter 1 to 300.");
@@ -262,42 +254,40 @@ public class MaximaService {
                     "Link: " + e.getMessage() + ". Choose another exercise to take it from.");
         }
         undo.remember(
-                athleteId,
-                viewer,
+                visit,
                 "The maximum of " + named.exercise() + " follows " + named.of() + ".",
                 StrengthUndo.KIND,
-                before(athleteId));
+                before(visit.athleteId()));
         sql.sql("insert into strength_link (athlete_id, exercise, of_exercise, percent, reports_back) "
                         + "values (?, ?, ?, ?, ?)"
                         + " on conflict (athlete_id, exercise) do update set of_exercise = "
                         + "excluded.of_exercise,"
                         + " percent = excluded.percent, reports_back = excluded.reports_back")
-                .params(athleteId, named.exercise(), named.of(), named.percent(), named.reportsBack())
+                .params(visit.athleteId(), named.exercise(), named.of(), named.percent(), named.reportsBack())
                 .update();
     }
 
     @Transactional
-    public void unlink(long athleteId, Viewer viewer, String exercise) {
-        athletes.require(athleteId, viewer);
+    public void unlink(Visit visit, String exercise) {
+        athletes.require(visit);
         undo.remember(
-                athleteId,
-                viewer,
+                visit,
                 "The maximum of " + exercise + " is its own again.",
                 StrengthUndo.KIND,
-                before(athleteId));
+                before(visit.athleteId()));
         sql.sql("delete from strength_link where athlete_id = ? and exercise = ?")
-                .params(athleteId, exercise)
+                .params(visit.athleteId(), exercise)
                 .update();
     }
 
     /** What stands in the room: the bar, the smallest plate, and the step of all else; kg. */
     @Transactional
-    public void setLoadable(long athleteId, Viewer viewer, double bar, double plate, double step) {
-        athletes.require(athleteId, viewer);
+    public void setLoadable(Visit visit, double bar, double plate, double step) {
+        athletes.require(visit);
         sql.sql("insert into strength_bar (athlete_id, bar_kilograms, plate_kilograms, load_step) values (?, ?, ?, ?)"
                         + " on conflict (athlete_id) do update set bar_kilograms = excluded.bar_kilograms,"
                         + " plate_kilograms = excluded.plate_kilograms, load_step = excluded.load_step")
-                .params(athleteId, bar, plate, step)
+                .params(visit.athleteId(), bar, plate, step)
                 .update();
     }
 

@@ -18,6 +18,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.Secret;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.done.LiftedSessions;
 import pemblar.app.strength.Exercises;
 import pemblar.app.strength.Kilograms;
@@ -99,21 +100,21 @@ class SetsImport {
 
     /** @throws IllegalArgumentException naming the first thing that is wrong: then nothing is taken in */
     @Transactional
-    public Taken take(long athleteId, Viewer viewer, String text) {
-        Athlete athlete = athletes.require(athleteId, viewer);
-        Looked looked = look(athlete, viewer, text);
+    public Taken take(Visit visit, String text) {
+        Athlete athlete = athletes.require(visit);
+        Looked looked = look(athlete, visit.viewer(), text);
         if (!looked.problems().isEmpty())
             throw new IllegalArgumentException(looked.problems().get(0).toString());
         if (!looked.unknown().isEmpty())
             throw new IllegalArgumentException("Not known yet: " + String.join(", ", looked.unknown()) + ".");
-        Map<String, String> names = names(viewer);
+        Map<String, String> names = names(visit.viewer());
         Map<String, List<Row>> bySession = new LinkedHashMap<>();
         for (Row row : looked.rows())
             bySession
                     .computeIfAbsent(row.day() + "\n" + title(row), k -> new ArrayList<>())
                     .add(row);
         int sets = 0;
-        for (List<Row> rows : bySession.values()) sets += take(athlete, viewer, rows, names);
+        for (List<Row> rows : bySession.values()) sets += take(athlete, visit.viewer(), rows, names);
         return new Taken(sets, bySession.size(), looked.rows().size() - sets);
     }
 
@@ -124,8 +125,7 @@ class SetsImport {
     private int take(Athlete athlete, Viewer viewer, List<Row> rows, Map<String, String> names) {
         LocalDate day = rows.get(0).day();
         long session = sessions.logged(
-                athlete.id(),
-                viewer,
+                new Visit(athlete.id(), viewer),
                 day,
                 new LiftedSessions.Prepared(
                         title(rows.get(0)), shorthand(rows, names), rows.size() * SECONDS_A_SET, 0, List.of()));

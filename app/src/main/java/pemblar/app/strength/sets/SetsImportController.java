@@ -73,7 +73,7 @@ class SetsImportController {
         }
         if (looked.unknown().isEmpty()) {
             try {
-                SetsImport.Taken taken = imports.take(visit.athleteId(), visit.viewer(), text);
+                SetsImport.Taken taken = imports.take(visit, text);
                 flash.addFlashAttribute(
                         "good",
                         "Taken in: " + count(taken.sets(), "set") + " of " + count(taken.sessions(), "session")

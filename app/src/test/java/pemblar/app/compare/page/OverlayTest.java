@@ -22,6 +22,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.compare.Content;
 import pemblar.app.compare.Content.Line;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.Described;
 import pemblar.app.session.Slab;
 import pemblar.app.session.reading.SessionService;
@@ -65,7 +66,7 @@ class OverlayTest {
                 null);
         Athlete athlete = new Athlete(
                 3, "A", java.util.List.of(Sport.RIDE), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
-        when(sessions.open(3, VIEWER, id))
+        when(sessions.open(new Visit(3, VIEWER), id))
                 .thenReturn(new Opened(
                         athlete,
                         slab,
@@ -86,7 +87,7 @@ class OverlayTest {
     }
 
     private Overlay.Drawn drawn(Line... lines) {
-        return overlay.of(3, VIEWER, Content.EMPTY.add(List.of(lines)));
+        return overlay.of(new Visit(3, VIEWER), Content.EMPTY.add(List.of(lines)));
     }
 
     private static double[] firstPoint(Overlay.Trace trace) {
@@ -107,7 +108,7 @@ class OverlayTest {
         assertThat(old[0]).as("both from the left").isCloseTo(fresh[0], within(1e-9));
         assertThat(fresh[1]).isLessThan(old[1]);
         assertThat(drawn.traces()).extracting(Overlay.Trace::shape).containsExactly(0, 1);
-        verify(sessions, times(1)).open(anyLong(), any(), anyLong());
+        verify(sessions, times(1)).open(any(), anyLong());
     }
 
     @Test
@@ -150,6 +151,6 @@ class OverlayTest {
                 .as("neither power nor speed")
                 .isEmpty();
         Content hidden = Content.EMPTY.add(List.of(line(9, 0, 100, "a"))).changeAll(l -> l.shown(false));
-        assertThat(overlay.of(3, VIEWER, hidden).traces()).isEmpty();
+        assertThat(overlay.of(new Visit(3, VIEWER), hidden).traces()).isEmpty();
     }
 }

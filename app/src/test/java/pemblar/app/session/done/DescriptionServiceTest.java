@@ -3,7 +3,6 @@ package pemblar.app.session.done;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
@@ -17,6 +16,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.Visit;
 import pemblar.app.session.Described;
 import pemblar.app.session.PlanState;
 import pemblar.app.session.Rows;
@@ -49,7 +49,7 @@ class DescriptionServiceTest {
 
     private SessionRow one(String tags) {
         SessionRow row = row(7, tags);
-        when(desk.require(3, VIEWER, 7)).thenReturn(row);
+        when(desk.require(new Visit(3, VIEWER), 7)).thenReturn(row);
         return row;
     }
 
@@ -62,7 +62,7 @@ class DescriptionServiceTest {
     void whatIsNotSaidStaysAsItWas() {
         SessionRow row = one("club");
         row.surface("road");
-        service.describe(3, VIEWER, 7, new Words(null, " grey bike ", null, "", null));
+        service.describe(new Visit(3, VIEWER), 7, new Words(null, " grey bike ", null, "", null));
         assertThat(row.equipment()).isEqualTo("grey bike");
         assertThat(row.surface()).isEqualTo("road");
         assertThat(row.weather()).isEmpty();
@@ -72,11 +72,12 @@ class DescriptionServiceTest {
     @Test
     void tagsOfOneAreReplacedAndTagsOfManyAreAdded() {
         SessionRow row = one("club,hill");
-        service.describe(3, VIEWER, 7, new Words(null, null, null, null, "hill, windy day ,, hill"));
+        service.describe(new Visit(3, VIEWER), 7, new Words(null, null, null, null, "hill, windy day ,, hill"));
         assertThat(row.tags()).isEqualTo("hill,windy day");
         SessionRow other = row(8, "race");
         when(sessions.all(3, List.of(7L, 8L))).thenReturn(List.of(row, other));
-        assertThat(service.describeAll(3, VIEWER, List.of(7L, 8L), new Words(null, null, null, null, "taper")))
+        assertThat(service.describeAll(
+                        new Visit(3, VIEWER), List.of(7L, 8L), new Words(null, null, null, null, "taper")))
                 .isEqualTo(2);
         assertThat(row.tags()).isEqualTo("hill,windy day,taper");
         assertThat(other.tags()).isEqualTo("race,taper");
@@ -85,14 +86,18 @@ class DescriptionServiceTest {
     @Test
     void whatIsTooLongIsRefusedByItsNameAndNotRemembered() {
         one("");
-        assertThatThrownBy(() -> service.describe(3, VIEWER, 7, new Words("x".repeat(41), null, null, null, null)))
+        assertThatThrownBy(() ->
+                        service.describe(new Visit(3, VIEWER), 7, new Words("x".repeat(41), null, null, null, null)))
                 .hasMessage("Kind: enter at most 40 characters.");
-        assertThatThrownBy(() -> service.describe(3, VIEWER, 7, new Words(null, null, null, null, "x".repeat(31))))
+        assertThatThrownBy(() ->
+                        service.describe(new Visit(3, VIEWER), 7, new Words(null, null, null, null, "x".repeat(31))))
                 .hasMessageStartingWith("Tags:");
-        assertThatThrownBy(() -> service.judge(3, VIEWER, 7, "x".repeat(1001))).hasMessageStartingWith("Verdict:");
-        assertThatThrownBy(() -> service.describeAll(3, VIEWER, List.of(), new Words(null, null, "road", null, null)))
+        assertThatThrownBy(() -> service.judge(new Visit(3, VIEWER), 7, "x".repeat(1001)))
+                .hasMessageStartingWith("Verdict:");
+        assertThatThrownBy(() ->
+                        service.describeAll(new Visit(3, VIEWER), List.of(), new Words(null, null, "road", null, null)))
                 .hasMessageContaining("Choose");
-        verify(desk, never()).remember(anyLong(), any(), anyString(), any(PlanState.class));
+        verify(desk, never()).remember(any(), anyString(), any(PlanState.class));
     }
 
     @Test
@@ -134,12 +139,13 @@ class DescriptionServiceTest {
     @Test
     void stretchesAndVerdictComeAndGoWithWhatWasBefore() {
         SessionRow row = one("");
-        service.cut(3, VIEWER, 7, new Stretches(600, List.of(new One(10, 60, 2, true))), "Moved a boundary.");
+        service.cut(
+                new Visit(3, VIEWER), 7, new Stretches(600, List.of(new One(10, 60, 2, true))), "Moved a boundary.");
         assertThat(Described.of(row).stretches()).contains(List.of(new One(10, 60, 2, true)));
-        service.judge(3, VIEWER, 7, "  Well held. ");
+        service.judge(new Visit(3, VIEWER), 7, "  Well held. ");
         assertThat(Described.of(row).verdict()).contains("Well held.");
-        service.judge(3, VIEWER, 7, " ");
-        service.cut(3, VIEWER, 7, null, "Followed the recording again.");
+        service.judge(new Visit(3, VIEWER), 7, " ");
+        service.cut(new Visit(3, VIEWER), 7, null, "Followed the recording again.");
         assertThat(Described.of(row).verdict()).isEmpty();
         assertThat(Described.of(row).stretches()).isEmpty();
     }
