@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Set;
 import org.springframework.core.DefaultParameterNameDiscoverer;
 import org.springframework.core.MethodParameter;
+import org.springframework.core.annotation.AnnotationUtils;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -88,9 +89,21 @@ final class Routes {
                         parameter.getParameterAnnotation(RequestParam.class).name();
                 if (!MultipartFile.class.isAssignableFrom(type))
                     all.add(new Parameter(given.isEmpty() ? parameter.getParameterName() : given, type, false));
-            } else if (type.isRecord() && type.getName().startsWith("pemblar.app"))
-                for (RecordComponent component : type.getRecordComponents())
-                    all.add(new Parameter(component.getName(), component.getType(), false));
+            } else if (type.isRecord() && type.getName().startsWith("pemblar.app")) all.addAll(fields(type));
+        }
+        return all;
+    }
+
+    /** Of a form as a record; a component may be called otherwise than its field. */
+    private static List<Parameter> fields(Class<?> type) {
+        RecordComponent[] components = type.getRecordComponents();
+        java.lang.reflect.Parameter[] made = type.getDeclaredConstructors()[0].getParameters();
+        List<Parameter> all = new ArrayList<>();
+        for (int i = 0; i < components.length; i++) {
+            RequestParam given = AnnotationUtils.getAnnotation(made[i], RequestParam.class);
+            String name = given == null || given.name().isEmpty() ? components[i].getName() : given.name();
+            if (!MultipartFile.class.isAssignableFrom(components[i].getType()))
+                all.add(new Parameter(name, components[i].getType(), false));
         }
         return all;
     }

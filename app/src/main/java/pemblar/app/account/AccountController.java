@@ -69,33 +69,32 @@ class AccountController {
         throw new IllegalArgumentException("Role: choose one of the list.");
     }
 
-    @PostMapping("/sign-up")
-    String create(
+    record CreateForm(
             @RequestParam String email,
             @RequestParam String name,
             @RequestParam String password,
             @RequestParam String role,
-            @RequestParam(defaultValue = "UTC") String zone,
-            Model model,
-            HttpServletRequest request)
-            throws ServletException {
+            @RequestParam(defaultValue = "UTC") String zone) {}
+
+    @PostMapping("/sign-up")
+    String create(CreateForm form, Model model, HttpServletRequest request) throws ServletException {
         String refused = signUps.refused(invitation(request));
         if (refused != null) {
             model.addAttribute("refused", refused);
             return "account/sign-up";
         }
         try {
-            Viewer viewer = signUp.create(email, name, password, sports(role), zone);
+            Viewer viewer = signUp.create(form.email(), form.name(), form.password(), sports(form.role()), form.zone());
             String wanted = wanted(request);
             request.logout(); // whoever was signed in here before
-            request.login(email.strip(), password);
+            request.login(form.email().strip(), form.password());
             return "redirect:" + wanted;
         } catch (IllegalArgumentException | DataIntegrityViolationException e) {
             model.addAttribute(
                     "problem", e instanceof DataIntegrityViolationException ? AccountService.TAKEN : e.getMessage());
-            model.addAttribute("email", email);
-            model.addAttribute("name", name);
-            model.addAttribute("role", role);
+            model.addAttribute("email", form.email());
+            model.addAttribute("name", form.name());
+            model.addAttribute("role", form.role());
             return "account/sign-up";
         }
     }

@@ -109,16 +109,15 @@ class DoorController {
         model.addAttribute("today", today);
     }
 
-    @PostMapping("/account/password")
-    String password(
+    record PasswordForm(
             @RequestParam(defaultValue = "") String present,
-            @RequestParam(defaultValue = "") String wanted,
-            Viewer viewer,
-            HttpServletRequest request,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String wanted) {}
+
+    @PostMapping("/account/password")
+    String password(PasswordForm form, Viewer viewer, HttpServletRequest request, RedirectAttributes flash) {
         return said(flash, () -> {
             limits.takePassword(viewer, request.getRemoteAddr());
-            int ended = door.changePassword(viewer, present, wanted, here(request));
+            int ended = door.changePassword(viewer, form.present(), form.wanted(), here(request));
             return "The password is changed"
                     + (ended == 0
                             ? "."
@@ -126,17 +125,17 @@ class DoorController {
         });
     }
 
-    @PostMapping("/account/address")
-    String address(
+    record AddressForm(
             @RequestParam(defaultValue = "") String present,
-            @RequestParam(defaultValue = "") String email,
-            Viewer viewer,
-            HttpServletRequest request,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String email) {}
+
+    @PostMapping("/account/address")
+    String address(AddressForm form, Viewer viewer, HttpServletRequest request, RedirectAttributes flash) {
         return said(flash, () -> {
             limits.takePassword(viewer, request.getRemoteAddr());
-            door.askForAddress(viewer, present, email);
-            return "A mail went to " + email.strip() + ". The address holds once its link is opened, within an hour.";
+            door.askForAddress(viewer, form.present(), form.email());
+            return "A mail went to " + form.email().strip()
+                    + ". The address holds once its link is opened, within an hour.";
         });
     }
 

@@ -30,21 +30,29 @@ class PreferenceController {
         this.clock = clock;
     }
 
-    @PostMapping("/account/units")
-    String units(
+    record UnitsForm(
             @RequestParam Units.Length length,
             @RequestParam Units.Mass mass,
             @RequestParam Units.Temperature temperature,
             @RequestParam Units.Decimal decimal,
             @RequestParam DayOfWeek weekStart,
-            @RequestParam Units.Theme theme,
-            Viewer viewer,
-            RedirectAttributes flash) {
-        if (!List.of(WEEK_STARTS).contains(weekStart)) {
+            @RequestParam Units.Theme theme) {}
+
+    @PostMapping("/account/units")
+    String units(UnitsForm form, Viewer viewer, RedirectAttributes flash) {
+        if (!List.of(WEEK_STARTS).contains(form.weekStart())) {
             flash.addFlashAttribute("said", "Week: choose Monday, Saturday or Sunday as its first day.");
             return "redirect:/account";
         }
-        preferences.set(viewer, new Units(length, mass, temperature, decimal, weekStart, theme));
+        preferences.set(
+                viewer,
+                new Units(
+                        form.length(),
+                        form.mass(),
+                        form.temperature(),
+                        form.decimal(),
+                        form.weekStart(),
+                        form.theme()));
         flash.addFlashAttribute("good", "From now on, pages read like this. Files keep their own units.");
         return "redirect:/account";
     }

@@ -70,29 +70,28 @@ class HourController {
                 hours.clock(hour).at().over());
     }
 
-    @PostMapping
-    String open(
-            @PathVariable long id,
+    record OpenForm(
             @RequestParam(defaultValue = "") String workout,
             @RequestParam(defaultValue = "") String day,
             @RequestParam(defaultValue = "") String time,
-            @RequestParam(defaultValue = "1") String speed,
-            Viewer viewer,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "1") String speed) {}
+
+    @PostMapping
+    String open(@PathVariable long id, OpenForm form, Viewer viewer, RedirectAttributes flash) {
         Memberships.Group group = hours.group(id, viewer);
         try {
-            if (!workout.matches("-?\\d{1,18}")) throw new IllegalArgumentException("Workout: choose one.");
-            LocalDate on = Typed.dayOrNull(day);
-            Integer minute = Typed.minuteOrNull(time);
+            if (!form.workout().matches("-?\\d{1,18}")) throw new IllegalArgumentException("Workout: choose one.");
+            LocalDate on = Typed.dayOrNull(form.day());
+            Integer minute = Typed.minuteOrNull(form.time());
             if (on == null) throw new IllegalArgumentException("Day: choose one.");
             if (minute == null) throw new IllegalArgumentException("Clock time: choose one, such as 18:00.");
-            int times = (int) Typed.number("Speed", speed, 1, FASTEST);
-            long hour = hours.open(group, viewer, Long.parseLong(workout), on, minute, times);
+            int times = (int) Typed.number("Speed", form.speed(), 1, FASTEST);
+            long hour = hours.open(group, viewer, Long.parseLong(form.workout()), on, minute, times);
             return "redirect:/roster/groups/" + id + "/hours/" + hour;
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             return "redirect:/roster/groups/" + id + "/hours"
-                    + (workout.isEmpty() ? "" : "?workout=" + number(workout));
+                    + (form.workout().isEmpty() ? "" : "?workout=" + number(form.workout()));
         }
     }
 
@@ -137,19 +136,17 @@ class HourController {
         return "hour/hour :: live";
     }
 
-    @PostMapping("/{hourId}/key")
-    String key(
-            @PathVariable long id,
-            @PathVariable long hourId,
+    record KeyForm(
             @RequestParam(defaultValue = "") String key,
-            @RequestParam(defaultValue = "") String text,
-            Viewer viewer,
-            Model model) {
+            @RequestParam(defaultValue = "") String text) {}
+
+    @PostMapping("/{hourId}/key")
+    String key(@PathVariable long id, @PathVariable long hourId, KeyForm form, Viewer viewer, Model model) {
         Hour hour = hours.require(id, hourId, viewer);
         String said;
         try {
-            hours.press(hour, key, text);
-            said = SAID.getOrDefault(key, "");
+            hours.press(hour, form.key(), form.text());
+            said = SAID.getOrDefault(form.key(), "");
         } catch (IllegalArgumentException e) {
             said = e.getMessage();
         }

@@ -52,32 +52,32 @@ class OthersController {
         return "others/others";
     }
 
-    @PostMapping
-    String keep(
-            Visit visit,
+    record KeepForm(
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "RIDE") Sport sport,
             @RequestParam(defaultValue = "") String mass,
             @RequestParam(defaultValue = "") String threshold,
-            @RequestParam(required = false) List<MultipartFile> files,
-            RedirectAttributes flash) {
+            @RequestParam(required = false) List<MultipartFile> files) {}
+
+    @PostMapping
+    String keep(Visit visit, KeepForm form, RedirectAttributes flash) {
         Athlete athlete = pages.athlete(visit);
         if (athlete.keptBy() != null) throw new NotFoundException("others");
         try {
             Told told = new Told(
-                    name,
-                    sport,
-                    mass.isBlank() ? null : (Double) Units.mine().kilograms("Body mass", mass, 30, 200),
-                    threshold.isBlank() ? null : (Double) threshold(sport, threshold));
-            List<MultipartFile> chosen = chosen(visit.viewer(), files);
+                    form.name(),
+                    form.sport(),
+                    form.mass().isBlank() ? null : (Double) Units.mine().kilograms("Body mass", form.mass(), 30, 200),
+                    form.threshold().isBlank() ? null : (Double) threshold(form.sport(), form.threshold()));
+            List<MultipartFile> chosen = chosen(visit.viewer(), form.files());
             take(visit, others.keep(visit, told), chosen);
             flash.addFlashAttribute("good", "Kept. The files are being read; what they hold stands below in a moment.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("problem", e.getMessage());
-            flash.addFlashAttribute("typedName", name);
-            flash.addFlashAttribute("typedSport", sport);
-            flash.addFlashAttribute("typedMass", mass);
-            flash.addFlashAttribute("typedThreshold", threshold);
+            flash.addFlashAttribute("typedName", form.name());
+            flash.addFlashAttribute("typedSport", form.sport());
+            flash.addFlashAttribute("typedMass", form.mass());
+            flash.addFlashAttribute("typedThreshold", form.threshold());
         }
         return back(visit.athleteId());
     }

@@ -52,19 +52,20 @@ class AccessController {
         return own.isPresent() && own.get() == visit.athleteId();
     }
 
-    /** The athlete invites a coach by address. */
-    @PostMapping("/a/{athleteId}/access/invite")
-    String invite(
-            Visit visit,
+    record InviteForm(
             @RequestParam String email,
             @RequestParam(defaultValue = "true") boolean plans,
-            @RequestParam(defaultValue = "") String word,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String word) {}
+
+    /** The athlete invites a coach by address. */
+    @PostMapping("/a/{athleteId}/access/invite")
+    String invite(Visit visit, InviteForm form, RedirectAttributes flash) {
         if (!isOwn(visit)) throw new NotFoundException("athlete");
         return said(
                 "/a/" + visit.athleteId() + "/access",
                 flash,
-                () -> invitations.inviteCoach(visit.athleteId(), visit.viewer(), email, plans, word));
+                () -> invitations.inviteCoach(
+                        visit.athleteId(), visit.viewer(), form.email(), form.plans(), form.word()));
     }
 
     @PostMapping("/a/{athleteId}/access/{coachId}/end")

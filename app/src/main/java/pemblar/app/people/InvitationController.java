@@ -34,19 +34,20 @@ class InvitationController {
         return "people/invitations";
     }
 
-    @PostMapping("/roster/invitations")
-    String invite(
+    record InviteForm(
             @RequestParam String addresses,
             @RequestParam(defaultValue = "true") boolean plans,
-            @RequestParam(defaultValue = "") String word,
-            Viewer viewer,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String word) {}
+
+    @PostMapping("/roster/invitations")
+    String invite(InviteForm form, Viewer viewer, RedirectAttributes flash) {
         try {
-            flash.addFlashAttribute("reported", invitations.inviteAthletes(viewer, addresses, plans, word));
+            flash.addFlashAttribute(
+                    "reported", invitations.inviteAthletes(viewer, form.addresses(), form.plans(), form.word()));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
-            flash.addFlashAttribute("addresses", addresses);
-            flash.addFlashAttribute("word", word);
+            flash.addFlashAttribute("addresses", form.addresses());
+            flash.addFlashAttribute("word", form.word());
         }
         return "redirect:/roster/invitations";
     }
@@ -69,16 +70,15 @@ class InvitationController {
         return AccessController.said(back(here), flash, () -> invitations.withdraw(id, viewer));
     }
 
+    record BeginForm(
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "RIDE") Sport sport) {}
+
     /** The coach begins the pages of somebody who has not answered yet. */
     @PostMapping("/invitations/{id}/begin")
-    String begin(
-            @PathVariable long id,
-            @RequestParam(defaultValue = "") String name,
-            @RequestParam(defaultValue = "RIDE") Sport sport,
-            Viewer viewer,
-            RedirectAttributes flash) {
+    String begin(@PathVariable long id, BeginForm form, Viewer viewer, RedirectAttributes flash) {
         try {
-            return "redirect:/a/" + awaited.begin(viewer, id, name, sport) + "/thresholds";
+            return "redirect:/a/" + awaited.begin(viewer, id, form.name(), form.sport()) + "/thresholds";
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             return "redirect:/roster/invitations";
@@ -112,19 +112,18 @@ class InvitationController {
         return "people/invitation";
     }
 
-    @PostMapping("/invitation/{token}")
-    String answer(
-            @PathVariable String token,
+    record AnswerForm(
             @RequestParam boolean accept,
-            @RequestParam(defaultValue = "own") String season,
-            Viewer viewer,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "own") String season) {}
+
+    @PostMapping("/invitation/{token}")
+    String answer(@PathVariable String token, AnswerForm form, Viewer viewer, RedirectAttributes flash) {
         try {
-            if (!accept) {
+            if (!form.accept()) {
                 invitations.decline(token, viewer);
                 return "redirect:/";
             }
-            long athleteId = invitations.accept(token, viewer, season.equals("coach"));
+            long athleteId = invitations.accept(token, viewer, form.season().equals("coach"));
             flash.addFlashAttribute("good", "Accepted. Either side can end it at any time on this page.");
             return "redirect:/a/" + athleteId + "/access";
         } catch (IllegalArgumentException e) {

@@ -85,35 +85,32 @@ class BoardController {
         return "plan/print";
     }
 
-    @PostMapping("/sessions")
-    String schedule(
-            Visit visit,
+    record ScheduleForm(
             @RequestParam long workout,
             @RequestParam LocalDate day,
-            @RequestParam(defaultValue = "") String time,
-            HttpServletRequest request,
-            Model model) {
-        Shelved kept = workouts.require(workout, visit.viewer());
+            @RequestParam(defaultValue = "") String time) {}
+
+    @PostMapping("/sessions")
+    String schedule(Visit visit, ScheduleForm form, HttpServletRequest request, Model model) {
+        Shelved kept = workouts.require(form.workout(), visit.viewer());
         return page.changed(
                 visit,
                 request,
                 model,
                 () -> schedule.schedule(
                         visit,
-                        day,
-                        Typed.minuteOrNull(time),
+                        form.day(),
+                        Typed.minuteOrNull(form.time()),
                         new ScheduleService.Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
     }
 
-    @PostMapping("/sessions/{id}/move")
-    String move(
-            Visit visit,
-            @PathVariable long id,
+    record MoveForm(
             @RequestParam(required = false) Integer version,
-            @RequestParam LocalDate day,
-            HttpServletRequest request,
-            Model model) {
-        return page.changed(visit, request, model, () -> schedule.move(visit, id, version, day));
+            @RequestParam LocalDate day) {}
+
+    @PostMapping("/sessions/{id}/move")
+    String move(Visit visit, @PathVariable long id, MoveForm form, HttpServletRequest request, Model model) {
+        return page.changed(visit, request, model, () -> schedule.move(visit, id, form.version(), form.day()));
     }
 
     @PostMapping("/sessions/{id}/copy")
@@ -132,15 +129,13 @@ class BoardController {
         return page.changed(visit, request, model, () -> schedule.remove(visit, id, version));
     }
 
-    @PostMapping("/sessions/{id}/scale")
-    String scale(
-            Visit visit,
-            @PathVariable long id,
+    record ScaleForm(
             @RequestParam(required = false) Integer version,
-            @RequestParam int percent,
-            HttpServletRequest request,
-            Model model) {
-        return page.changed(visit, request, model, () -> schedule.scale(visit, id, version, percent));
+            @RequestParam int percent) {}
+
+    @PostMapping("/sessions/{id}/scale")
+    String scale(Visit visit, @PathVariable long id, ScaleForm form, HttpServletRequest request, Model model) {
+        return page.changed(visit, request, model, () -> schedule.scale(visit, id, form.version(), form.percent()));
     }
 
     @PostMapping("/undo")

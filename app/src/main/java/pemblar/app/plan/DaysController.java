@@ -58,9 +58,7 @@ class DaysController {
         this.workouts = workouts;
     }
 
-    @PostMapping("/sketch")
-    String sketch(
-            Visit visit,
+    record SketchForm(
             @RequestParam String day,
             @RequestParam(defaultValue = "") String time,
             @RequestParam(defaultValue = "") String title,
@@ -68,20 +66,23 @@ class DaysController {
             @RequestParam Purpose purpose,
             @RequestParam String length,
             @RequestParam(required = false) List<Integer> weekday,
-            @RequestParam(defaultValue = "") String until,
-            HttpServletRequest request,
-            Model model) {
+            @RequestParam(defaultValue = "") String until) {}
+
+    @PostMapping("/sketch")
+    String sketch(Visit visit, SketchForm form, HttpServletRequest request, Model model) {
         return page.changed(visit, request, model, () -> {
-            String named = title.isBlank() ? Shown.titled(purpose) : title;
+            String named = form.title().isBlank() ? Shown.titled(form.purpose()) : form.title();
             Sketch sketch = new Sketch(
-                    Typed.day("Day", day),
-                    Typed.minuteOrNull(time),
+                    Typed.day("Day", form.day()),
+                    Typed.minuteOrNull(form.time()),
                     named,
-                    sport,
-                    purpose,
-                    Typed.seconds("Length", length, 300, 86_400));
-            if (until.isBlank()) sketches.sketch(visit, sketch);
-            else sketches.repeat(visit, sketch, weekdays(weekday, sketch.day()), Typed.day("Until", until));
+                    form.sport(),
+                    form.purpose(),
+                    Typed.seconds("Length", form.length(), 300, 86_400));
+            if (form.until().isBlank()) sketches.sketch(visit, sketch);
+            else
+                sketches.repeat(
+                        visit, sketch, weekdays(form.weekday(), sketch.day()), Typed.day("Until", form.until()));
         });
     }
 
@@ -93,34 +94,33 @@ class DaysController {
         return days;
     }
 
-    @PostMapping("/sessions/{id}/fill")
-    String fill(
-            Visit visit,
-            @PathVariable long id,
+    record FillForm(
             @RequestParam(required = false) Integer version,
-            @RequestParam long workout,
-            HttpServletRequest request,
-            Model model) {
-        Shelved kept = workouts.require(workout, visit.viewer());
+            @RequestParam long workout) {}
+
+    @PostMapping("/sessions/{id}/fill")
+    String fill(Visit visit, @PathVariable long id, FillForm form, HttpServletRequest request, Model model) {
+        Shelved kept = workouts.require(form.workout(), visit.viewer());
         return page.changed(
                 visit,
                 request,
                 model,
                 () -> sketches.fillIn(
-                        visit, id, version, new Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
+                        visit,
+                        id,
+                        form.version(),
+                        new Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
     }
 
-    @PostMapping("/sessions/{id}/done")
-    String done(
-            Visit visit,
-            @PathVariable long id,
+    record DoneFields(
             @RequestParam(required = false) Integer version,
             @RequestParam(defaultValue = "") String length,
             @RequestParam(defaultValue = "") String kilometres,
             @RequestParam(defaultValue = "") String effort,
-            @RequestParam(defaultValue = "") String note,
-            HttpServletRequest request,
-            Model model) {
+            @RequestParam(defaultValue = "") String note) {}
+
+    @PostMapping("/sessions/{id}/done")
+    String done(Visit visit, @PathVariable long id, DoneFields form, HttpServletRequest request, Model model) {
         return page.changed(
                 visit,
                 request,
@@ -128,14 +128,16 @@ class DaysController {
                 () -> done.done(
                         visit,
                         id,
-                        version,
+                        form.version(),
                         new DoneService.Told(
-                                length.isBlank() ? null : (Integer) Typed.seconds("Time", length, 60, 864_000),
-                                kilometres.isBlank()
+                                form.length().isBlank()
                                         ? null
-                                        : (Double) Units.mine().metres("Distance", kilometres, 0, 2_000_000),
-                                effort.isBlank() ? null : (Double) Typed.number("Effort", effort, 0, 10),
-                                note.strip())));
+                                        : (Integer) Typed.seconds("Time", form.length(), 60, 864_000),
+                                form.kilometres().isBlank()
+                                        ? null
+                                        : (Double) Units.mine().metres("Distance", form.kilometres(), 0, 2_000_000),
+                                form.effort().isBlank() ? null : (Double) Typed.number("Effort", form.effort(), 0, 10),
+                                form.note().strip())));
     }
 
     @PostMapping("/sessions/{id}/not-done")
@@ -143,116 +145,116 @@ class DaysController {
         return page.changed(visit, request, model, () -> done.notDone(visit, id));
     }
 
-    @PostMapping("/sessions/{id}/start")
-    String start(
-            Visit visit,
-            @PathVariable long id,
+    record StartForm(
             @RequestParam(required = false) Integer version,
             @RequestParam String day,
-            @RequestParam String time,
-            HttpServletRequest request,
-            Model model) {
+            @RequestParam String time) {}
+
+    @PostMapping("/sessions/{id}/start")
+    String start(Visit visit, @PathVariable long id, StartForm form, HttpServletRequest request, Model model) {
         return page.changed(visit, request, model, () -> {
-            Integer minute = Typed.minuteOrNull(time);
+            Integer minute = Typed.minuteOrNull(form.time());
             if (minute == null)
-                throw new IllegalArgumentException("Start: “" + time + "” is not a time; enter one such as 17:40.");
-            days.startAt(visit, id, version, Typed.day("Day", day), minute);
+                throw new IllegalArgumentException(
+                        "Start: “" + form.time() + "” is not a time; enter one such as 17:40.");
+            days.startAt(visit, id, form.version(), Typed.day("Day", form.day()), minute);
         });
     }
 
-    @PostMapping("/days/copy")
-    String copy(
-            Visit visit,
+    record CopyForm(
             @RequestParam String first,
             @RequestParam String last,
-            @RequestParam String target,
-            HttpServletRequest request,
-            Model model) {
+            @RequestParam String target) {}
+
+    @PostMapping("/days/copy")
+    String copy(Visit visit, CopyForm form, HttpServletRequest request, Model model) {
         return page.changed(
                 visit,
                 request,
                 model,
                 () -> days.copy(
                         visit,
-                        Typed.day("First day", first),
-                        Typed.day("Last day", last),
-                        Typed.day("Target", target)));
+                        Typed.day("First day", form.first()),
+                        Typed.day("Last day", form.last()),
+                        Typed.day("Target", form.target())));
     }
 
-    @PostMapping("/days/move")
-    String move(
-            Visit visit,
+    record MoveForm(
             @RequestParam String first,
             @RequestParam String last,
-            @RequestParam String target,
-            HttpServletRequest request,
-            Model model) {
+            @RequestParam String target) {}
+
+    @PostMapping("/days/move")
+    String move(Visit visit, MoveForm form, HttpServletRequest request, Model model) {
         return page.changed(visit, request, model, () -> {
             int moved = days.move(
-                    visit, Typed.day("First day", first), Typed.day("Last day", last), Typed.day("Target", target));
+                    visit,
+                    Typed.day("First day", form.first()),
+                    Typed.day("Last day", form.last()),
+                    Typed.day("Target", form.target()));
             if (moved == 0)
                 throw new IllegalArgumentException(
                         "On these days nothing is open that could be moved; what is done keeps its day.");
         });
     }
 
+    record DoneForm(
+            @RequestParam String first, @RequestParam String last) {}
+
     @PostMapping("/days/done")
-    String done(
-            Visit visit,
-            @RequestParam String first,
-            @RequestParam String last,
-            HttpServletRequest request,
-            Model model) {
+    String done(Visit visit, DoneForm form, HttpServletRequest request, Model model) {
         return page.changed(
                 visit,
                 request,
                 model,
-                () -> done.doneAsPlanned(visit, Typed.day("First day", first), Typed.day("Last day", last)));
+                () -> done.doneAsPlanned(
+                        visit, Typed.day("First day", form.first()), Typed.day("Last day", form.last())));
     }
 
-    @PostMapping("/days/shift")
-    String shift(
-            Visit visit,
+    record ShiftForm(
             @RequestParam String first,
             @RequestParam String by,
-            @RequestParam(defaultValue = "false") boolean blocks,
-            HttpServletRequest request,
-            Model model) {
+            @RequestParam(defaultValue = "false") boolean blocks) {}
+
+    @PostMapping("/days/shift")
+    String shift(Visit visit, ShiftForm form, HttpServletRequest request, Model model) {
         return page.changed(
                 visit,
                 request,
                 model,
                 () -> season.shift(
                         new Asking(visit, null, false),
-                        Typed.day("From", first),
-                        Typed.whole("Days", by, -1000, 1000),
-                        blocks));
+                        Typed.day("From", form.first()),
+                        Typed.whole("Days", form.by(), -1000, 1000),
+                        form.blocks()));
     }
 
-    @PostMapping("/days/mark")
-    String mark(
-            Visit visit,
+    record MarkForm(
             @RequestParam String day,
             @RequestParam(defaultValue = "false") boolean unavailable,
-            @RequestParam(defaultValue = "") String note,
-            HttpServletRequest request,
-            Model model) {
+            @RequestParam(defaultValue = "") String note) {}
+
+    @PostMapping("/days/mark")
+    String mark(Visit visit, MarkForm form, HttpServletRequest request, Model model) {
         return page.changed(
                 visit,
                 request,
                 model,
                 () -> season.mark(
-                        new Asking(visit, null, false), new Marked(Typed.day("Day", day), unavailable, note.strip())));
+                        new Asking(visit, null, false),
+                        new Marked(
+                                Typed.day("Day", form.day()),
+                                form.unavailable(),
+                                form.note().strip())));
     }
 
-    @PostMapping("/blocks")
-    String block(
-            Visit visit,
+    record BlockForm(
             @RequestParam SeasonChanges.Kind kind,
             @RequestParam String first,
-            @RequestParam(defaultValue = "") String day,
-            HttpServletRequest request,
-            Model model) {
+            @RequestParam(defaultValue = "") String day) {}
+
+    @PostMapping("/blocks")
+    String block(Visit visit, BlockForm form, HttpServletRequest request, Model model) {
         return page.changed(
                 visit,
                 request,
@@ -260,8 +262,10 @@ class DaysController {
                 () -> season.change(
                         new Asking(visit, null, false),
                         new BlockChange(
-                                kind,
-                                Typed.day("First day", first),
-                                day.isBlank() ? 0 : Typed.day("Day", day).toEpochDay())));
+                                form.kind(),
+                                Typed.day("First day", form.first()),
+                                form.day().isBlank()
+                                        ? 0
+                                        : Typed.day("Day", form.day()).toEpochDay())));
     }
 }

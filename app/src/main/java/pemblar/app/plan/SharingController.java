@@ -28,15 +28,15 @@ class SharingController {
         return page.changed(visit, request, model, () -> sharing.shareUpTo(visit, until));
     }
 
-    @PostMapping("/days/share")
-    String days(
-            Visit visit,
+    record DaysForm(
             @RequestParam LocalDate first,
             @RequestParam LocalDate last,
-            @RequestParam boolean shared,
-            HttpServletRequest request,
-            Model model) {
-        return page.changed(visit, request, model, () -> sharing.shareDays(visit, first, last, shared));
+            @RequestParam boolean shared) {}
+
+    @PostMapping("/days/share")
+    String days(Visit visit, DaysForm form, HttpServletRequest request, Model model) {
+        return page.changed(
+                visit, request, model, () -> sharing.shareDays(visit, form.first(), form.last(), form.shared()));
     }
 
     @PostMapping("/sessions/{id}/share")

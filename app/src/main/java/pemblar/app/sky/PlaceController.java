@@ -16,20 +16,24 @@ class PlaceController {
         this.sky = sky;
     }
 
-    @PostMapping("/a/{athleteId}/place")
-    String place(
-            Visit visit,
+    record PlaceForm(
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String latitude,
-            @RequestParam(defaultValue = "") String longitude,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String longitude) {}
+
+    @PostMapping("/a/{athleteId}/place")
+    String place(Visit visit, PlaceForm form, RedirectAttributes flash) {
         try {
-            if (name.isBlank() && latitude.isBlank() && longitude.isBlank()) {
+            if (form.name().isBlank()
+                    && form.latitude().isBlank()
+                    && form.longitude().isBlank()) {
                 sky.forget(visit);
                 flash.addFlashAttribute("good", "No place is kept, and no weather is shown.");
             } else {
                 Place place = new Place(
-                        name.strip(), degrees("Latitude", latitude, 90), degrees("Longitude", longitude, 180));
+                        form.name().strip(),
+                        degrees("Latitude", form.latitude(), 90),
+                        degrees("Longitude", form.longitude(), 180));
                 sky.train(visit, place);
                 flash.addFlashAttribute("good", "The sky is now that over " + place.name() + ".");
             }

@@ -57,16 +57,21 @@ class TemplateController {
         return "template/templates";
     }
 
+    record MakeForm(
+            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+            LocalDate from,
+
+            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+            LocalDate to,
+
+            @RequestParam String title) {}
+
     @PostMapping
-    String make(
-            Visit visit,
-            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
-            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate to,
-            @RequestParam String title,
-            RedirectAttributes flash) {
+    String make(Visit visit, MakeForm form, RedirectAttributes flash) {
         try {
-            templates.make(visit, from, to, title);
-            flash.addFlashAttribute("said", "Kept as the template “" + title.strip() + "”.");
+            templates.make(visit, form.from(), form.to(), form.title());
+            flash.addFlashAttribute(
+                    "said", "Kept as the template “" + form.title().strip() + "”.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
@@ -99,24 +104,28 @@ class TemplateController {
         return "redirect:/a/" + visit.athleteId() + "/templates/" + id;
     }
 
-    @PostMapping("/{id}/put")
-    String put(
-            Visit visit,
-            @PathVariable long id,
+    record PutForm(
             @RequestParam How how,
-            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate day,
-            @RequestParam(required = false) List<DayOfWeek> weekdays,
-            RedirectAttributes flash) {
+
+            @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+            LocalDate day,
+
+            @RequestParam(required = false) List<DayOfWeek> weekdays) {}
+
+    @PostMapping("/{id}/put")
+    String put(Visit visit, @PathVariable long id, PutForm form, RedirectAttributes flash) {
         athletes.require(visit);
         Set<DayOfWeek> allowed = EnumSet.noneOf(DayOfWeek.class);
-        if (weekdays != null) weekdays.stream().filter(Objects::nonNull).forEach(allowed::add); // a blank is no day
+        if (form.weekdays() != null)
+            form.weekdays().stream().filter(Objects::nonNull).forEach(allowed::add); // a blank is no form.day()
         try {
-            templates.put(visit, id, how, day, allowed);
+            templates.put(visit, id, form.how(), form.day(), allowed);
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", "That does not go: " + e.getMessage() + ".");
             return "redirect:/a/" + visit.athleteId() + "/templates";
         }
-        return "redirect:/a/" + visit.athleteId() + "/board" + (how == How.ENDING ? "?to=" + day : "?from=" + day);
+        return "redirect:/a/" + visit.athleteId() + "/board"
+                + (form.how() == How.ENDING ? "?to=" + form.day() : "?from=" + form.day());
     }
 
     @PostMapping("/{id}/delete")

@@ -34,16 +34,16 @@ class AfterwardsController {
         });
     }
 
-    @PostMapping("/describe")
-    String describe(
-            Visit visit,
-            @PathVariable long sessionId,
+    record DescribeForm(
             @RequestParam(required = false) String kind,
             @RequestParam(required = false) String equipment,
-            @RequestParam(required = false) String surface,
-            RedirectAttributes flash) {
+            @RequestParam(required = false) String surface) {}
+
+    @PostMapping("/describe")
+    String describe(Visit visit, @PathVariable long sessionId, DescribeForm form, RedirectAttributes flash) {
         return said(visit.athleteId(), flash, () -> {
-            DescriptionService.Words words = new DescriptionService.Words(kind, equipment, surface, null, null);
+            DescriptionService.Words words =
+                    new DescriptionService.Words(form.kind(), form.equipment(), form.surface(), null, null);
             descriptions.describe(visit, sessionId, words);
             return "Noted.";
         });

@@ -133,10 +133,10 @@ class WorkoutController {
         Sport sport = page.athlete().first();
         if (id == null) {
             String begun = text.isBlank() || text.length() > LONGEST_BEGUN ? Examples.of(sport) : text;
-            form(model, null, "", sport, Basis.usualFor(sport), begun);
+            fields(model, null, "", sport, Basis.usualFor(sport), begun);
         } else {
             Shelved kept = workouts.require(id, visit.viewer());
-            form(
+            fields(
                     model,
                     kept.isOwn() ? id : null,
                     kept.title(),
@@ -153,29 +153,23 @@ class WorkoutController {
         return "workout/design";
     }
 
-    @PostMapping("/forecast")
-    String forecast(
-            Visit visit,
+    record ForecastForm(
             @RequestParam String text,
             @RequestParam Sport sport,
             @RequestParam Basis basis,
-            @RequestParam(defaultValue = "time") String axis,
-            Model model) {
+            @RequestParam(defaultValue = "time") String axis) {}
+
+    @PostMapping("/forecast")
+    String forecast(Visit visit, ForecastForm form, Model model) {
         Athlete athlete = athletes.require(visit);
         model.addAttribute("athlete", athlete);
-        model.addAttribute("axis", axis);
-        form(model, null, "", sport, basis, text);
+        model.addAttribute("axis", form.axis());
+        fields(model, null, "", form.sport(), form.basis(), form.text());
         forecast(athlete, visit.viewer(), model, athlete.dayOf(clock.instant()));
         return "workout/design :: forecast";
     }
 
-    /**
-     * An edit made in the drawing: the text follows, and the figures with it. A refused edit says why and leaves all as
-     * it was.
-     */
-    @PostMapping("/edit")
-    String edit(
-            Visit visit,
+    record EditForm(
             @RequestParam String text,
             @RequestParam Sport sport,
             @RequestParam Basis basis,
@@ -183,25 +177,29 @@ class WorkoutController {
             @RequestParam String path,
             @RequestParam(defaultValue = "") String other,
             @RequestParam(defaultValue = "0") double amount,
-            @RequestParam(defaultValue = "time") String axis,
-            Model model) {
+            @RequestParam(defaultValue = "time") String axis) {}
+
+    /**
+     * An edit made in the drawing: the text follows, and the figures with it. A refused edit says why and leaves all as
+     * it was.
+     */
+    @PostMapping("/edit")
+    String edit(Visit visit, EditForm form, Model model) {
         Athlete athlete = athletes.require(visit);
         Zones zones = thresholds.zonesOf(athlete).on(athlete.dayOf(clock.instant()));
-        String after = text;
-        Shorthand.Reading reading = Shorthand.read(text, sport, basis);
+        String after = form.text();
+        Shorthand.Reading reading = Shorthand.read(form.text(), form.sport(), form.basis());
         try {
             if (reading.workout().isPresent())
-                after = ShorthandText.of(DrawnEdit.of(edit, path, other, amount)
+                after = ShorthandText.of(DrawnEdit.of(form.edit(), form.path(), form.other(), form.amount())
                         .on(reading.workout().get(), zones));
         } catch (IllegalArgumentException e) {
             model.addAttribute("editRefused", e.getMessage());
         }
-        return forecast(visit, after, sport, basis, axis, model);
+        return forecast(visit, new ForecastForm(after, form.sport(), form.basis(), form.axis()), model);
     }
 
-    @PostMapping
-    String save(
-            Visit visit,
+    record SaveForm(
             @RequestParam(required = false) Long id,
             @RequestParam String title,
             @RequestParam(defaultValue = "") String folder,
@@ -209,16 +207,18 @@ class WorkoutController {
             @RequestParam(defaultValue = "false") boolean shared,
             @RequestParam String text,
             @RequestParam Sport sport,
-            @RequestParam Basis basis,
-            Model model) {
-        Shorthand.Reading reading = Shorthand.read(text, sport, basis);
+            @RequestParam Basis basis) {}
+
+    @PostMapping
+    String save(Visit visit, SaveForm form, Model model) {
+        Shorthand.Reading reading = Shorthand.read(form.text(), form.sport(), form.basis());
         String problem = reading.problem().map(Shorthand.Problem::toString).orElse(null);
         if (reading.workout().isPresent()) {
             try {
                 workouts.save(
-                        id,
+                        form.id(),
                         visit.viewer(),
-                        new WorkoutService.Label(title, folder, tags, shared),
+                        new WorkoutService.Label(form.title(), form.folder(), form.tags(), form.shared()),
                         reading.workout().get());
                 return "redirect:/a/" + visit.athleteId() + "/workouts";
             } catch (IllegalArgumentException e) {
@@ -226,14 +226,14 @@ class WorkoutController {
             }
         }
         Pages.Opened page = pages.open(model, visit, "workouts");
-        form(model, id, title, sport, basis, text);
-        model.addAttribute("label", new WorkoutService.Label(title, folder, tags, shared));
+        fields(model, form.id(), form.title(), form.sport(), form.basis(), form.text());
+        model.addAttribute("label", new WorkoutService.Label(form.title(), form.folder(), form.tags(), form.shared()));
         forecast(page.athlete(), visit.viewer(), model, page.today());
         model.addAttribute("refused", problem);
         return "workout/design";
     }
 
-    private static void form(Model model, Long id, String title, Sport sport, Basis basis, String text) {
+    private static void fields(Model model, Long id, String title, Sport sport, Basis basis, String text) {
         model.addAttribute("id", id);
         model.addAttribute("title", title);
         model.addAttribute("sport", sport);

@@ -121,16 +121,15 @@ class SecondFactorController {
         return "redirect:/account/second";
     }
 
-    @PostMapping("/account/second/codes")
-    String newCodes(
+    record NewCodesForm(
             @RequestParam(defaultValue = "") String present,
-            @RequestParam(defaultValue = "") String code,
-            Viewer viewer,
-            Model model,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String code) {}
+
+    @PostMapping("/account/second/codes")
+    String newCodes(NewCodesForm form, Viewer viewer, Model model, RedirectAttributes flash) {
         try {
             limits.takeCode(viewer);
-            return codes(model, () -> second.newCodes(viewer, present, code));
+            return codes(model, () -> second.newCodes(viewer, form.present(), form.code()));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             return "redirect:/account";

@@ -87,15 +87,16 @@ class ProposalController {
         return "adjust/touched";
     }
 
-    @PostMapping("/take")
-    String take(
-            Visit visit,
+    record TakeForm(
             @RequestParam String fingerprint,
             @RequestParam(required = false) List<Integer> on,
-            @RequestParam(defaultValue = "") String here,
-            RedirectAttributes flash) {
-        return said(visit.athleteId(), here, flash, () -> {
-            String taken = adjusting.take(visit, fingerprint, on == null ? null : new HashSet<>(on));
+            @RequestParam(defaultValue = "") String here) {}
+
+    @PostMapping("/take")
+    String take(Visit visit, TakeForm form, RedirectAttributes flash) {
+        return said(visit.athleteId(), form.here(), flash, () -> {
+            String taken =
+                    adjusting.take(visit, form.fingerprint(), form.on() == null ? null : new HashSet<>(form.on()));
             flash.addFlashAttribute("canUndo", true);
             return taken;
         });
@@ -138,14 +139,15 @@ class ProposalController {
         return said(visit.athleteId(), here, flash, () -> adjusting.undo(visit));
     }
 
-    @PostMapping("/leave")
-    String leave(
-            Visit visit,
+    record LeaveForm(
             @RequestParam String fingerprint,
             @RequestParam(defaultValue = "") String reason,
-            @RequestParam(defaultValue = "") String here,
-            RedirectAttributes flash) {
-        return said(visit.athleteId(), here, flash, () -> adjusting.leave(visit, fingerprint, reason));
+            @RequestParam(defaultValue = "") String here) {}
+
+    @PostMapping("/leave")
+    String leave(Visit visit, LeaveForm form, RedirectAttributes flash) {
+        return said(
+                visit.athleteId(), form.here(), flash, () -> adjusting.leave(visit, form.fingerprint(), form.reason()));
     }
 
     @PostMapping("/ask")
@@ -157,25 +159,27 @@ class ProposalController {
         return said(visit.athleteId(), "", flash, () -> adjusting.ask(visit, fingerprint, word));
     }
 
-    @PostMapping("/away")
-    String away(
-            Visit visit,
+    record AwayForm(
             @RequestParam String first,
             @RequestParam String last,
             @RequestParam Away.Kind kind,
             @RequestParam(defaultValue = "0") String hours,
             @RequestParam(defaultValue = "") String reason,
-            @RequestParam(required = false) Sport only,
-            RedirectAttributes flash) {
+            @RequestParam(required = false) Sport only) {}
+
+    @PostMapping("/away")
+    String away(Visit visit, AwayForm form, RedirectAttributes flash) {
         return said(visit.athleteId(), "", flash, () -> {
-            LocalDate from = Typed.day("From", first);
+            LocalDate from = Typed.day("From", form.first());
             Away away = new Away(
                     from,
-                    Typed.day("To", last),
-                    Typed.number("Hours a week", hours, 0, 100),
-                    reason.isBlank() ? kind.name().toLowerCase(java.util.Locale.ROOT) : reason.strip(),
-                    kind,
-                    only);
+                    Typed.day("To", form.last()),
+                    Typed.number("Hours a week", form.hours(), 0, 100),
+                    form.reason().isBlank()
+                            ? form.kind().name().toLowerCase(java.util.Locale.ROOT)
+                            : form.reason().strip(),
+                    form.kind(),
+                    form.only());
             adjusting.away(visit, away);
             return "Away from " + Words.day(from) + " to " + Words.day(away.to())
                     + ". What falls into it is answered below.";

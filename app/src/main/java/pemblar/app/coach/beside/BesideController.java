@@ -19,34 +19,33 @@ class BesideController {
         this.beside = beside;
     }
 
-    @GetMapping("/roster/beside")
-    String show(
+    record ShowForm(
             @RequestParam(required = false) List<Long> athlete,
-            @RequestParam(defaultValue = "false") boolean hide,
-            @RequestParam Map<String, String> typed,
-            Viewer viewer,
-            Model model) {
-        List<Long> asked = athlete == null
+            @RequestParam(defaultValue = "false") boolean hide) {}
+
+    @GetMapping("/roster/beside")
+    String show(ShowForm form, @RequestParam Map<String, String> typed, Viewer viewer, Model model) {
+        List<Long> asked = form.athlete() == null
                 ? List.of()
-                : athlete.stream().filter(Objects::nonNull).distinct().toList();
+                : form.athlete().stream().filter(Objects::nonNull).distinct().toList();
         List<Beside.Choice> choices = beside.choices(viewer);
         if (asked.stream().anyMatch(id -> choices.stream().noneMatch(c -> c.id() == id)))
             throw new NotFoundException("athlete");
         model.addAttribute("viewer", viewer);
         model.addAttribute("choices", choices);
         model.addAttribute("asked", asked);
-        model.addAttribute("hide", hide);
+        model.addAttribute("hide", form.hide());
         if (asked.size() > Beside.MOST)
             model.addAttribute("said", "At most " + Beside.MOST + " athletes stand side by side; the first ones do.");
         List<Long> compared = asked.stream().limit(Beside.MOST).toList();
-        model.addAttribute("table", beside.of(viewer, compared, hide));
+        model.addAttribute("table", beside.of(viewer, compared, form.hide()));
         if (compared.isEmpty()) return "coach/beside";
-        model.addAttribute("curve", beside.curve(viewer, compared, hide));
+        model.addAttribute("curve", beside.curve(viewer, compared, form.hide()));
         try {
-            model.addAttribute("stretches", beside.stretches(viewer, compared, hide, typed));
+            model.addAttribute("stretches", beside.stretches(viewer, compared, form.hide(), typed));
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
-            model.addAttribute("stretches", beside.stretches(viewer, compared, hide, Map.of()));
+            model.addAttribute("stretches", beside.stretches(viewer, compared, form.hide(), Map.of()));
         }
         return "coach/beside";
     }

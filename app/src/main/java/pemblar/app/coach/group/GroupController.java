@@ -120,25 +120,24 @@ class GroupController {
         return said(id, flash, () -> groups.put(group, asked.athletes(), asked.toWish(), viewer), "Put");
     }
 
+    record ChangeForm(
+            @RequestParam GroupService.Change change,
+            @RequestParam(defaultValue = "") String by,
+            @RequestParam(required = false) Long athlete) {}
+
     /** Moves, scales or drops what is still open of something that was put, for all or for one. */
     @PostMapping("/puts/{putId}")
     String change(
-            @PathVariable long id,
-            @PathVariable long putId,
-            @RequestParam GroupService.Change change,
-            @RequestParam(defaultValue = "") String by,
-            @RequestParam(required = false) Long athlete,
-            Viewer viewer,
-            RedirectAttributes flash) {
+            @PathVariable long id, @PathVariable long putId, ChangeForm form, Viewer viewer, RedirectAttributes flash) {
         Group group = groups.require(id, viewer);
         return said(
                 id,
                 flash,
                 () -> {
-                    int amount = amount(change, by);
-                    return groups.change(group, putId, change, amount, athlete, viewer);
+                    int amount = amount(form.change(), form.by());
+                    return groups.change(group, putId, form.change(), amount, form.athlete(), viewer);
                 },
-                change == GroupService.Change.DROP ? "Dropped" : "Changed");
+                form.change() == GroupService.Change.DROP ? "Dropped" : "Changed");
     }
 
     private static int amount(GroupService.Change change, String by) {

@@ -90,23 +90,28 @@ class FirstLookController {
         return "coach/first-look";
     }
 
-    @PostMapping
-    String write(
-            Visit visit,
+    record WriteForm(
             @RequestParam(defaultValue = "") String goals,
             @RequestParam(defaultValue = "") String history,
             @RequestParam(defaultValue = "") String injuries,
-            @RequestParam(defaultValue = "") String wishes,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String wishes) {}
+
+    @PostMapping
+    String write(Visit visit, WriteForm form, RedirectAttributes flash) {
         try {
-            about.write(visit, goals, history, injuries, wishes);
+            about.write(visit, form.goals(), form.history(), form.injuries(), form.wishes());
             flash.addFlashAttribute("good", "Kept.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             flash.addFlashAttribute(
                     "about",
                     new AboutStore.About(
-                            goals, history, injuries, wishes, visit.viewer().name(), null));
+                            form.goals(),
+                            form.history(),
+                            form.injuries(),
+                            form.wishes(),
+                            visit.viewer().name(),
+                            null));
         }
         return "redirect:/a/" + visit.athleteId() + "/first-look";
     }

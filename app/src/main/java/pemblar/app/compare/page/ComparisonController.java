@@ -56,41 +56,49 @@ class ComparisonController {
         return "compare/list";
     }
 
-    /** Where a session's repetitions, or a stretch of it, go. */
-    @GetMapping("/add")
-    String choose(
-            Visit visit,
+    record ChooseForm(
             @RequestParam long session,
             @RequestParam(required = false) Integer from,
-            @RequestParam(required = false) Integer to,
-            Model model) {
+            @RequestParam(required = false) Integer to) {}
+
+    /** Where a session's repetitions, or a stretch of it, go. */
+    @GetMapping("/add")
+    String choose(Visit visit, ChooseForm form, Model model) {
         pages.open(model, visit, "sessions");
-        model.addAttribute("slab", sessions.slab(visit, session));
-        model.addAttribute("from", from);
-        model.addAttribute("to", to);
+        model.addAttribute("slab", sessions.slab(visit, form.session()));
+        model.addAttribute("from", form.from());
+        model.addAttribute("to", form.to());
         model.addAttribute("comparisons", comparisons.all(visit));
         return "compare/add";
     }
 
-    @PostMapping("/add")
-    String add(
-            Visit visit,
+    record AddForm(
             @RequestParam long session,
             @RequestParam(required = false) Integer from,
             @RequestParam(required = false) Integer to,
             @RequestParam(required = false) Long comparison,
             @RequestParam(defaultValue = "") String name,
-            @RequestParam String group,
-            RedirectAttributes flash) {
+            @RequestParam String group) {}
+
+    @PostMapping("/add")
+    String add(Visit visit, AddForm form, RedirectAttributes flash) {
         try {
             return "redirect:/a/" + visit.athleteId() + "/compare/"
-                    + comparisons.add(visit, comparison, name, group, session, from, to);
+                    + comparisons.add(
+                            visit,
+                            form.comparison(),
+                            form.name(),
+                            form.group(),
+                            form.session(),
+                            form.from(),
+                            form.to());
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
-            flash.addFlashAttribute("typedName", name);
-            flash.addFlashAttribute("typedGroup", group);
-            return "redirect:/a/" + visit.athleteId() + "/compare/add?session=" + session
-                    + (from == null ? "" : "&from=" + from) + (to == null ? "" : "&to=" + to);
+            flash.addFlashAttribute("typedName", form.name());
+            flash.addFlashAttribute("typedGroup", form.group());
+            return "redirect:/a/" + visit.athleteId() + "/compare/add?session=" + form.session()
+                    + (form.from() == null ? "" : "&from=" + form.from())
+                    + (form.to() == null ? "" : "&to=" + form.to());
         }
     }
 
@@ -104,23 +112,24 @@ class ComparisonController {
         }
     }
 
-    @GetMapping("/{id}")
-    String comparison(
-            Visit visit,
-            @PathVariable long id,
+    record ComparisonForm(
             @RequestParam(defaultValue = "") String sort,
-            @RequestParam(defaultValue = "false") boolean falling,
-            Model model) {
+            @RequestParam(defaultValue = "false") boolean falling) {}
+
+    @GetMapping("/{id}")
+    String comparison(Visit visit, @PathVariable long id, ComparisonForm form, Model model) {
         pages.open(model, visit, "sessions");
         Held held = comparisons.open(visit, id);
         int cut = ComparisonService.cutTo(held.content());
         model.addAttribute("held", held);
         model.addAttribute(
-                "view", ComparisonView.of(held.content(), ComparisonService.cut(held.content()), cut, sort, falling));
+                "view",
+                ComparisonView.of(
+                        held.content(), ComparisonService.cut(held.content()), cut, form.sort(), form.falling()));
         model.addAttribute("figures", Figure.values());
         model.addAttribute("groupings", Grouping.values());
-        model.addAttribute("sort", sort);
-        model.addAttribute("falling", falling);
+        model.addAttribute("sort", form.sort());
+        model.addAttribute("falling", form.falling());
         return "compare/comparison";
     }
 
@@ -132,27 +141,26 @@ class ComparisonController {
         return "compare/comparison :: overlay";
     }
 
-    /** @param what hide, show, remove, group or enter */
-    @PostMapping("/{id}/line")
-    String line(
-            Visit visit,
-            @PathVariable long id,
+    record LineForm(
             @RequestParam int line,
             @RequestParam String what,
             @RequestParam(defaultValue = "") String group,
             @RequestParam(defaultValue = "") String column,
-            @RequestParam(defaultValue = "") String value,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String value) {}
+
+    /** @param what hide, show, remove, group or enter */
+    @PostMapping("/{id}/line")
+    String line(Visit visit, @PathVariable long id, LineForm form, RedirectAttributes flash) {
         return changed(
                 visit.athleteId(),
                 id,
                 flash,
-                () -> comparisons.change(visit, id, "Changed a comparison.", content -> switch (what) {
-                    case "hide" -> content.change(line, l -> l.shown(false));
-                    case "show" -> content.change(line, l -> l.shown(true));
-                    case "remove" -> content.remove(line);
-                    case "group" -> content.change(line, l -> l.in(Content.group(group)));
-                    case "enter" -> enter(content, line, column, value);
+                () -> comparisons.change(visit, id, "Changed a comparison.", content -> switch (form.what()) {
+                    case "hide" -> content.change(form.line(), l -> l.shown(false));
+                    case "show" -> content.change(form.line(), l -> l.shown(true));
+                    case "remove" -> content.remove(form.line());
+                    case "group" -> content.change(form.line(), l -> l.in(Content.group(form.group())));
+                    case "enter" -> enter(content, form.line(), form.column(), form.value());
                     default -> throw new IllegalArgumentException("This cannot be done with a repetition.");
                 }));
     }
@@ -186,29 +194,25 @@ class ComparisonController {
                         content -> content.columns(column == null ? List.of() : column)));
     }
 
+    record AxesForm(@RequestParam String x, @RequestParam String y) {}
+
     @PostMapping("/{id}/axes")
-    String axes(
-            Visit visit,
-            @PathVariable long id,
-            @RequestParam String x,
-            @RequestParam String y,
-            RedirectAttributes flash) {
+    String axes(Visit visit, @PathVariable long id, AxesForm form, RedirectAttributes flash) {
         return changed(
                 visit.athleteId(),
                 id,
                 flash,
-                () -> comparisons.change(visit, id, "Chose other axes.", content -> content.axes(x, y)));
+                () -> comparisons.change(visit, id, "Chose other axes.", content -> content.axes(form.x(), form.y())));
     }
 
-    @PostMapping("/{id}/derive")
-    String derive(
-            Visit visit,
-            @PathVariable long id,
+    record DeriveForm(
             @RequestParam String name,
             @RequestParam String left,
             @RequestParam pemblar.core.recording.Derived.Operation operation,
-            @RequestParam String right,
-            RedirectAttributes flash) {
+            @RequestParam String right) {}
+
+    @PostMapping("/{id}/derive")
+    String derive(Visit visit, @PathVariable long id, DeriveForm form, RedirectAttributes flash) {
         return changed(
                 visit.athleteId(),
                 id,
@@ -217,7 +221,8 @@ class ComparisonController {
                         visit,
                         id,
                         "Derived a column.",
-                        content -> content.derive(new Derivation(name, left, operation.name(), right))));
+                        content -> content.derive(new Derivation(
+                                form.name(), form.left(), form.operation().name(), form.right()))));
     }
 
     @PostMapping("/{id}/drop-derived")

@@ -85,33 +85,45 @@ public class CurveController {
             SessionEfforts.Named session,
             long recordingId) {}
 
-    @OneLook
-    @GetMapping
-    String show(
-            Visit visit,
-            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate from,
-            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate to,
-            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate otherFrom,
-            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate otherTo,
+    record ShowForm(
+            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+            LocalDate from,
+
+            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+            LocalDate to,
+
+            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+            LocalDate otherFrom,
+
+            @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+            LocalDate otherTo,
+
             @RequestParam(defaultValue = "false") boolean perKilogram,
             @RequestParam(defaultValue = "") String only,
             @RequestParam(defaultValue = "") String sport,
-            @RequestParam(defaultValue = "") String by,
-            Model model) {
+            @RequestParam(defaultValue = "") String by) {}
+
+    @OneLook
+    @GetMapping
+    String show(Visit visit, ShowForm form, Model model) {
         Pages.Opened page = pages.open(model, visit, "thresholds");
         Athlete athlete = page.athlete();
         LocalDate today = page.today();
-        LocalDate end = to == null ? today : to;
-        LocalDate begin = from == null || from.isAfter(end) ? end.minusDays(EvidenceService.RECENT_DAYS) : from;
-        LocalDate otherEnd = otherTo == null ? begin.minusDays(1) : otherTo;
-        LocalDate otherBegin = otherFrom == null || otherFrom.isAfter(otherEnd) ? otherEnd.minusDays(YEAR) : otherFrom;
-        Sport of = athlete.orFirst(sport);
-        Measure measure = measure(of, by);
+        LocalDate end = form.to() == null ? today : form.to();
+        LocalDate begin = form.from() == null || form.from().isAfter(end)
+                ? end.minusDays(EvidenceService.RECENT_DAYS)
+                : form.from();
+        LocalDate otherEnd = form.otherTo() == null ? begin.minusDays(1) : form.otherTo();
+        LocalDate otherBegin = form.otherFrom() == null || form.otherFrom().isAfter(otherEnd)
+                ? otherEnd.minusDays(YEAR)
+                : form.otherFrom();
+        Sport of = athlete.orFirst(form.sport());
+        Measure measure = measure(of, form.by());
         DatedValues values = thresholds.of(athlete);
         boolean knowsMass = values.latest(Quantity.BODY_MASS, today).isPresent();
-        boolean kilograms = perKilogram && knowsMass && measure == Measure.POWER;
+        boolean kilograms = form.perKilogram() && knowsMass && measure == Measure.POWER;
         CurveUnits units = new CurveUnits(measure, of, kilograms);
-        Set<Long> chosen = descriptions.recordingsWith(athlete, only);
+        Set<Long> chosen = descriptions.recordingsWith(athlete, form.only());
         BestCurve watts = efforts.curve(athlete, of, measure, begin, end, day -> 1, chosen);
         BestCurve everything = chosen == null ? watts : efforts.curve(athlete, of, measure, begin, end);
         PowerDuration fitted = units.isSpeed()
@@ -138,7 +150,7 @@ public class CurveController {
                         .filter(s -> s.trainsBy(Measure.POWER) || s.trainsBy(Measure.SPEED))
                         .toList());
         model.addAttribute("bothMeasures", of.trainsBy(Measure.POWER) && of.trainsBy(Measure.SPEED));
-        model.addAttribute("only", only);
+        model.addAttribute("only", form.only());
         model.addAttribute("words", descriptions.known(athlete, null, today).all());
         if (!points.isEmpty() || !other.points().isEmpty()) {
             model.addAttribute("drawing", CurveDrawing.of(points, other.points(), told(fitted, units), mass, units));
@@ -277,18 +289,18 @@ public class CurveController {
         return seconds.stream().distinct().map(s -> new Test(s, clock(s))).toList();
     }
 
-    @PostMapping("/test")
-    String test(
-            Visit visit,
+    record TestForm(
             @RequestParam(defaultValue = "") String sport,
             @RequestParam int seconds,
-            @RequestParam(defaultValue = "") String day,
-            RedirectAttributes flash) {
-        Sport of = pages.athlete(visit).orFirst(sport);
+            @RequestParam(defaultValue = "") String day) {}
+
+    @PostMapping("/test")
+    String test(Visit visit, TestForm form, RedirectAttributes flash) {
+        Sport of = pages.athlete(visit).orFirst(form.sport());
         try {
-            LocalDate on = Typed.day("Day", day);
+            LocalDate on = Typed.day("Day", form.day());
             ScheduleService.Chosen test = new ScheduleService.Chosen(
-                    "Test: " + clock(seconds) + " all-out", DemandTest.of(of, seconds, 0), null, null);
+                    "Test: " + clock(form.seconds()) + " all-out", DemandTest.of(of, form.seconds(), 0), null, null);
             String label = "Put “" + test.title() + "” on the board.";
             schedule.scheduleAll(visit, List.of(new ScheduleService.Placed(on, null, test)), label);
             flash.addFlashAttribute("put", "“" + test.title() + "” is on the board, on " + new Shown().day(on) + ".");
@@ -318,23 +330,23 @@ public class CurveController {
                 : help + (missing.isEmpty() ? "" : " Not tested by an effort of its own yet: " + durations + ".");
     }
 
-    @PostMapping("/set-aside")
-    String setAside(
-            Visit visit,
+    record SetAsideForm(
             @RequestParam long recording,
             @RequestParam int seconds,
             @RequestParam String reason,
             @RequestParam(defaultValue = "POWER") String measure,
-            @RequestParam(defaultValue = "") String back,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String back) {}
+
+    @PostMapping("/set-aside")
+    String setAside(Visit visit, SetAsideForm form, RedirectAttributes flash) {
         try {
-            Measure of = Typed.choice("Measure", Measure.class, measure);
-            setAsides.setAside(visit, new SetAsides.Which(recording, of, seconds), reason);
+            Measure of = Typed.choice("Measure", Measure.class, form.measure());
+            setAsides.setAside(visit, new SetAsides.Which(form.recording(), of, form.seconds()), form.reason());
             flash.addFlashAttribute("said", "Set aside. The curve is drawn without it; it can be brought back below.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return back(visit.athleteId(), back);
+        return back(visit.athleteId(), form.back());
     }
 
     @PostMapping("/bring-back")

@@ -335,19 +335,19 @@ class EvidenceController {
         return back(visit.athleteId(), Screen.about(quantity).key());
     }
 
-    @PostMapping("/set-aside")
-    String setAside(
-            Visit visit,
+    record SetAsideForm(
             @RequestParam String key,
             @RequestParam String reason,
-            @RequestParam String of,
-            RedirectAttributes flash) {
+            @RequestParam String of) {}
+
+    @PostMapping("/set-aside")
+    String setAside(Visit visit, SetAsideForm form, RedirectAttributes flash) {
         try {
-            evidence.setAside(visit, key, reason);
+            evidence.setAside(visit, form.key(), form.reason());
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }
-        return back(visit.athleteId(), of);
+        return back(visit.athleteId(), form.of());
     }
 
     @PostMapping("/bring-back")

@@ -8,6 +8,7 @@ import org.springframework.beans.factory.config.ConfigurableBeanFactory;
 import org.springframework.core.DefaultParameterNameDiscoverer;
 import org.springframework.core.MethodParameter;
 import org.springframework.core.ParameterNameDiscoverer;
+import org.springframework.core.annotation.SynthesizingMethodParameter;
 import org.springframework.stereotype.Component;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.support.WebDataBinderFactory;
@@ -62,7 +63,7 @@ public class FormFields implements HandlerMethodArgumentResolver {
         Parameter[] components = made.getParameters();
         Object[] values = new Object[components.length];
         for (int i = 0; i < values.length; i++) {
-            MethodParameter field = new MethodParameter(made, i);
+            MethodParameter field = new SynthesizingMethodParameter(made, i);
             field.initParameterNameDiscovery(names);
             values[i] = fields.resolveArgument(field, page, request, binders);
         }

@@ -94,27 +94,27 @@ class PutController {
                 away);
     }
 
-    @PostMapping
-    String put(
-            Visit visit,
+    record PutForm(
             @RequestParam long workout,
             @RequestParam(defaultValue = "") String day,
             @RequestParam(defaultValue = "") String time,
-            @RequestParam(defaultValue = "false") boolean page,
-            RedirectAttributes flash) {
-        Shelved kept = workouts.require(workout, visit.viewer());
+            @RequestParam(defaultValue = "false") boolean page) {}
+
+    @PostMapping
+    String put(Visit visit, PutForm form, RedirectAttributes flash) {
+        Shelved kept = workouts.require(form.workout(), visit.viewer());
         try {
-            LocalDate on = Typed.day("Day", day);
+            LocalDate on = Typed.day("Day", form.day());
             schedule.schedule(
                     visit,
                     on,
-                    Typed.minuteOrNull(time),
+                    Typed.minuteOrNull(form.time()),
                     new ScheduleService.Chosen(kept.title(), kept.workout(), kept.id(), kept.version()));
             flash.addFlashAttribute("put", "“" + kept.title() + "” is on " + shown.day(on) + ".");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("putRefused", e.getMessage());
         }
-        return back(visit.athleteId(), page ? workout : null);
+        return back(visit.athleteId(), form.page() ? form.workout() : null);
     }
 
     @PostMapping("/undo")

@@ -168,19 +168,18 @@ class DemandController {
                 + (answer.demand().after() == After.FRESH ? "" : " fresh");
     }
 
+    record TestForm(
+            @RequestParam int index,
+            @RequestParam(defaultValue = "") String day) {}
+
     /** Puts the test of what was not tried on a day. */
     @PostMapping("/{id}/test")
-    String test(
-            Visit visit,
-            @PathVariable long id,
-            @RequestParam int index,
-            @RequestParam(defaultValue = "") String day,
-            RedirectAttributes flash) {
+    String test(Visit visit, @PathVariable long id, TestForm form, RedirectAttributes flash) {
         Athlete athlete = pages.athlete(visit);
         SeasonEvent event = plan.event(athlete, id).orElseThrow(() -> new NotFoundException("event"));
         try {
-            LocalDate on = Typed.day("Day", day);
-            ScheduleService.Chosen test = demands.test(athlete, event, index, pages.today(athlete));
+            LocalDate on = Typed.day("Day", form.day());
+            ScheduleService.Chosen test = demands.test(athlete, event, form.index(), pages.today(athlete));
             schedule.scheduleAll(
                     visit,
                     List.of(new ScheduleService.Placed(on, null, test)),
@@ -200,32 +199,32 @@ class DemandController {
         return Math.round(seconds) + " s";
     }
 
-    @PostMapping("/{id}")
-    String add(
-            Visit visit,
-            @PathVariable long id,
+    record AddForm(
             @RequestParam String length,
             @RequestParam("unit") String measure,
             @RequestParam String amount,
             @RequestParam(defaultValue = "0") String stage,
             @RequestParam(defaultValue = "FRESH") String after,
-            @RequestParam(required = false) Integer revision,
-            RedirectAttributes answer) {
+            @RequestParam(required = false) Integer revision) {}
+
+    @PostMapping("/{id}")
+    String add(Visit visit, @PathVariable long id, AddForm form, RedirectAttributes answer) {
         String back = "redirect:/a/" + visit.athleteId() + "/season/demands/" + id;
         try {
             SeasonEvent event = plan.event(pages.athlete(visit), id).orElseThrow(() -> new NotFoundException("event"));
-            Unit unit = named(Unit.values(), "Effort in", measure.split(":")[0]);
-            Sport sport = sport(pages.athlete(visit), event, measure);
-            int longest = after.equals("FRESH") ? LONGEST_SECONDS : LONGEST_TIRED_SECONDS;
-            int seconds = Typed.seconds("Duration", length, 5, longest);
+            Unit unit = named(Unit.values(), "Effort in", form.measure().split(":")[0]);
+            Sport sport = sport(pages.athlete(visit), event, form.measure());
+            int longest = form.after().equals("FRESH") ? LONGEST_SECONDS : LONGEST_TIRED_SECONDS;
+            int seconds = Typed.seconds("Duration", form.length(), 5, longest);
             double value = unit == Unit.SPEED
-                    ? speed(sport, amount)
-                    : Typed.number("Effort", amount, unit == Unit.WATTS ? 30 : 0.5, unit == Unit.WATTS ? 3000 : 30);
-            String[] state = after.split(":");
+                    ? speed(sport, form.amount())
+                    : Typed.number(
+                            "Effort", form.amount(), unit == Unit.WATTS ? 30 : 0.5, unit == Unit.WATTS ? 3000 : 30);
+            String[] state = form.after().split(":");
             add(
                     visit,
                     id,
-                    revision,
+                    form.revision(),
                     new EventDemand(
                             seconds,
                             unit,
@@ -233,12 +232,12 @@ class DemandController {
                             named(After.values(), "State", state[0]),
                             state.length > 1 ? Typed.number("After", state[1], 0, 1e8) : 0,
                             "",
-                            Typed.whole("Stage", stage, 0, event.days()),
+                            Typed.whole("Stage", form.stage(), 0, event.days()),
                             event.sports().size() > 1 ? sport : null));
         } catch (pemblar.app.season.SeasonChangedMeanwhile | IllegalArgumentException e) {
             answer.addFlashAttribute("problem", e.getMessage());
-            answer.addFlashAttribute("typedLength", length);
-            answer.addFlashAttribute("typedAmount", amount);
+            answer.addFlashAttribute("typedLength", form.length());
+            answer.addFlashAttribute("typedAmount", form.amount());
         }
         return back;
     }
@@ -275,19 +274,18 @@ class DemandController {
             throw new IllegalArgumentException("At most " + MOST + " efforts fit; remove one first.");
     }
 
-    @PostMapping("/{id}/remove")
-    String remove(
-            Visit visit,
-            @PathVariable long id,
+    record RemoveForm(
             @RequestParam int index,
-            @RequestParam(required = false) Integer revision,
-            RedirectAttributes answer) {
+            @RequestParam(required = false) Integer revision) {}
+
+    @PostMapping("/{id}/remove")
+    String remove(Visit visit, @PathVariable long id, RemoveForm form, RedirectAttributes answer) {
         SeasonEvent event = plan.event(pages.athlete(visit), id).orElseThrow(() -> new NotFoundException("event"));
-        if (index < 0 || index >= event.demands().size()) throw new NotFoundException("demand");
+        if (form.index() < 0 || form.index() >= event.demands().size()) throw new NotFoundException("demand");
         List<EventDemand> all = new ArrayList<>(event.demands());
-        all.remove(index);
+        all.remove(form.index());
         try {
-            changes.demands(new Asking(visit, revision, false), id, all);
+            changes.demands(new Asking(visit, form.revision(), false), id, all);
         } catch (pemblar.app.season.SeasonChangedMeanwhile e) {
             answer.addFlashAttribute("problem", e.getMessage());
         }

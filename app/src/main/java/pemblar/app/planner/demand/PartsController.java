@@ -75,16 +75,16 @@ class PartsController {
         return back(visit.athleteId(), id);
     }
 
-    @PostMapping("/remove")
-    String remove(
-            Visit visit,
-            @PathVariable long id,
+    record RemoveForm(
             @RequestParam int place,
-            @RequestParam(required = false) Integer revision,
-            RedirectAttributes answer) {
-        changed(new Asking(visit, revision, false), id, answer, parts -> {
-            if (place < 0 || place >= parts.size()) throw new IllegalArgumentException("This part is no longer there.");
-            parts.remove(place);
+            @RequestParam(required = false) Integer revision) {}
+
+    @PostMapping("/remove")
+    String remove(Visit visit, @PathVariable long id, RemoveForm form, RedirectAttributes answer) {
+        changed(new Asking(visit, form.revision(), false), id, answer, parts -> {
+            if (form.place() < 0 || form.place() >= parts.size())
+                throw new IllegalArgumentException("This part is no longer there.");
+            parts.remove(form.place());
             return parts;
         });
         return back(visit.athleteId(), id);

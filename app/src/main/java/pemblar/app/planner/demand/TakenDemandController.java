@@ -41,10 +41,15 @@ class TakenDemandController {
         this.shown = shown;
     }
 
+    record ChooseForm(
+            @RequestParam long session,
+            @RequestParam int from,
+            @RequestParam int to) {}
+
     /** Chooses the event that a selected stretch of a recording stands for. */
     @OneLook
     @GetMapping
-    String choose(Visit visit, @RequestParam long session, @RequestParam int from, @RequestParam int to, Model model) {
+    String choose(Visit visit, ChooseForm form, Model model) {
         Pages.Opened page = pages.open(model, visit, "season");
         Athlete whose = whose(page.athlete(), visit.viewer());
         model.addAttribute("whose", whose);
@@ -53,16 +58,18 @@ class TakenDemandController {
                 plan.held(whose).events().stream()
                         .filter(e -> !e.last().isBefore(page.today()))
                         .toList());
-        taken.of(page.athlete(), whose, visit.viewer(), session, from, to).ifPresent(d -> {
-            model.addAttribute("demand", d.demand());
-            model.addAttribute("source", d.demand().source());
-            model.addAttribute(
-                    "demandWords",
-                    shown.clock(d.demand().seconds()) + " at " + amount(d) + ", " + DemandWords.state(d.demand()));
-        });
-        model.addAttribute("stretchSession", session);
-        model.addAttribute("stretchFrom", from);
-        model.addAttribute("stretchTo", to);
+        taken.of(page.athlete(), whose, visit.viewer(), form.session(), form.from(), form.to())
+                .ifPresent(d -> {
+                    model.addAttribute("demand", d.demand());
+                    model.addAttribute("source", d.demand().source());
+                    model.addAttribute(
+                            "demandWords",
+                            shown.clock(d.demand().seconds()) + " at " + amount(d) + ", "
+                                    + DemandWords.state(d.demand()));
+                });
+        model.addAttribute("stretchSession", form.session());
+        model.addAttribute("stretchFrom", form.from());
+        model.addAttribute("stretchTo", form.to());
         return "planner/demand-from";
     }
 
@@ -76,28 +83,28 @@ class TakenDemandController {
         return athlete.keptBy() == null ? athlete : pages.athlete(new Visit(athlete.keptBy(), viewer));
     }
 
-    @PostMapping
-    String take(
-            Visit visit,
+    record TakeForm(
             @RequestParam long session,
             @RequestParam int from,
             @RequestParam int to,
             @RequestParam long event,
-            @RequestParam(defaultValue = "0") int stage,
-            RedirectAttributes answer) {
+            @RequestParam(defaultValue = "0") int stage) {}
+
+    @PostMapping
+    String take(Visit visit, TakeForm form, RedirectAttributes answer) {
         Athlete athlete = pages.athlete(visit);
         Athlete whose = whose(athlete, visit.viewer());
-        TakenDemand.Taken found = taken.of(athlete, whose, visit.viewer(), session, from, to)
+        TakenDemand.Taken found = taken.of(athlete, whose, visit.viewer(), form.session(), form.from(), form.to())
                 .orElseThrow(() -> new NotFoundException("stretch"));
-        SeasonEvent of = plan.event(whose, event).orElseThrow(() -> new NotFoundException("event"));
+        SeasonEvent of = plan.event(whose, form.event()).orElseThrow(() -> new NotFoundException("event"));
         try {
             List<EventDemand> all = new ArrayList<>(of.demands());
             DemandController.room(all);
-            all.add(found.in(of, stage));
-            changes.demands(new Asking(new Visit(whose.id(), visit.viewer()), null, false), event, all);
+            all.add(found.in(of, form.stage()));
+            changes.demands(new Asking(new Visit(whose.id(), visit.viewer()), null, false), form.event(), all);
         } catch (IllegalArgumentException | SeasonChangedMeanwhile e) {
             answer.addFlashAttribute("problem", e.getMessage());
         }
-        return "redirect:/a/" + whose.id() + "/season/demands/" + event;
+        return "redirect:/a/" + whose.id() + "/season/demands/" + form.event();
     }
 }

@@ -43,30 +43,34 @@ class CompareController {
         this.trends = trends;
     }
 
-    @OneLook
-    @GetMapping
-    String compare(
-            Visit visit,
+    record CompareForm(
             @RequestParam(required = false) LocalDate from,
             @RequestParam(required = false) LocalDate to,
             @RequestParam(required = false) LocalDate otherFrom,
             @RequestParam(required = false) LocalDate otherTo,
-            @RequestParam(required = false) Long other,
-            Model model) {
-        Pages.Opened page = pages.open(model, visit, "season", from, to);
+            @RequestParam(required = false) Long other) {}
+
+    @OneLook
+    @GetMapping
+    String compare(Visit visit, CompareForm form, Model model) {
+        Pages.Opened page = pages.open(model, visit, "season", form.from(), form.to());
         LocalDate race = plan.events(page.athlete()).stream()
                 .filter(e -> !e.day().isBefore(page.today()) && e.priority() != Priority.A)
                 .map(SeasonEvent::day)
                 .findFirst()
                 .orElse(page.today().plusDays(USUAL_DAYS));
         Stretch first = new Stretch(
-                from == null ? race.minusDays(6) : from,
-                to == null ? from == null ? race.plusDays(3) : from.plusDays(USUAL_DAYS - 1L) : to);
+                form.from() == null ? race.minusDays(6) : form.from(),
+                form.to() == null
+                        ? form.from() == null ? race.plusDays(3) : form.from().plusDays(USUAL_DAYS - 1L)
+                        : form.to());
         Stretch second = new Stretch(
-                otherFrom == null ? page.today().minusDays(USUAL_DAYS) : otherFrom,
-                otherTo == null
-                        ? otherFrom == null ? page.today().minusDays(1) : otherFrom.plusDays(USUAL_DAYS - 1L)
-                        : otherTo);
+                form.otherFrom() == null ? page.today().minusDays(USUAL_DAYS) : form.otherFrom(),
+                form.otherTo() == null
+                        ? form.otherFrom() == null
+                                ? page.today().minusDays(1)
+                                : form.otherFrom().plusDays(USUAL_DAYS - 1L)
+                        : form.otherTo());
         model.addAttribute("first", first);
         model.addAttribute("second", second);
         if (first.days() < 1 || second.days() < 1)
@@ -74,7 +78,7 @@ class CompareController {
                     "problem", "A stretch ends before it begins; choose a last day that is not before the first.");
         else if (first.days() > MOST_DAYS || second.days() > MOST_DAYS)
             model.addAttribute("problem", "A stretch can have at most " + MOST_DAYS + " days.");
-        else fill(page, other, first, second, model);
+        else fill(page, form.other(), first, second, model);
         return "planner/compare";
     }
 

@@ -103,60 +103,65 @@ class SeasonController {
         return "planner/menu :: menu";
     }
 
-    /** The drawing as it would be, for a drag; nothing is saved. */
-    @PostMapping("/preview")
-    String preview(
-            Visit visit,
+    record PreviewForm(
             @RequestParam SeasonChanges.Kind kind,
             @RequestParam LocalDate first,
             @RequestParam double value,
             @RequestParam(defaultValue = "false") boolean replan,
             @RequestParam(required = false) LocalDate from,
-            @RequestParam(required = false) LocalDate to,
-            Model model) {
+            @RequestParam(required = false) LocalDate to) {}
+
+    /** The drawing as it would be, for a drag; nothing is saved. */
+    @PostMapping("/preview")
+    String preview(Visit visit, PreviewForm form, Model model) {
         Pages.Opened page = pages.open(model, visit, "season");
         try {
-            Held held = changes.preview(new Asking(visit, null, replan), new BlockChange(kind, first, value));
-            draw(page, held, from, to, model);
+            Held held = changes.preview(
+                    new Asking(visit, null, form.replan()), new BlockChange(form.kind(), form.first(), form.value()));
+            draw(page, held, form.from(), form.to(), model);
         } catch (IllegalArgumentException e) {
-            draw(page, plan.held(page.athlete()), from, to, model);
+            draw(page, plan.held(page.athlete()), form.from(), form.to(), model);
         }
         return "planner/season :: drawing";
     }
 
-    @PostMapping("/block")
-    String block(
-            Visit visit,
+    record BlockForm(
             @RequestParam SeasonChanges.Kind kind,
             @RequestParam LocalDate first,
             @RequestParam(defaultValue = "0") String value,
             @RequestParam(required = false) LocalDate day,
             @RequestParam(required = false) Integer revision,
-            @RequestParam(defaultValue = "false") boolean replan,
-            HttpServletRequest request,
-            Model model) {
+            @RequestParam(defaultValue = "false") boolean replan) {}
+
+    @PostMapping("/block")
+    String block(Visit visit, BlockForm form, HttpServletRequest request, Model model) {
         return changed(visit, request, model, () -> {
-            double amount = day != null
-                    ? day.toEpochDay()
-                    : Typed.number(kind == SeasonChanges.Kind.HOURS ? "Hours" : "Load", value, 0, 100_000);
-            changes.change(new Asking(visit, revision, replan), new BlockChange(kind, first, amount));
+            double amount = form.day() != null
+                    ? form.day().toEpochDay()
+                    : Typed.number(
+                            form.kind() == SeasonChanges.Kind.HOURS ? "Hours" : "Load", form.value(), 0, 100_000);
+            changes.change(
+                    new Asking(visit, form.revision(), form.replan()),
+                    new BlockChange(form.kind(), form.first(), amount));
         });
     }
 
-    @PostMapping("/shift")
-    String shift(
-            Visit visit,
+    record ShiftForm(
             @RequestParam LocalDate first,
             @RequestParam String by,
-            @RequestParam(required = false) Integer revision,
-            HttpServletRequest request,
-            Model model) {
+            @RequestParam(required = false) Integer revision) {}
+
+    @PostMapping("/shift")
+    String shift(Visit visit, ShiftForm form, HttpServletRequest request, Model model) {
         return changed(
                 visit,
                 request,
                 model,
                 () -> changes.shift(
-                        new Asking(visit, revision, false), first, Typed.whole("Days", by, -1000, 1000), true));
+                        new Asking(visit, form.revision(), false),
+                        form.first(),
+                        Typed.whole("Days", form.by(), -1000, 1000),
+                        true));
     }
 
     @PostMapping("/settings")
@@ -198,9 +203,7 @@ class SeasonController {
                 old.shares());
     }
 
-    @PostMapping("/event")
-    String event(
-            Visit visit,
+    record EventFields(
             @RequestParam(defaultValue = "0") long id,
             @RequestParam String name,
             @RequestParam String day,
@@ -211,23 +214,26 @@ class SeasonController {
             @RequestParam(defaultValue = "") String time,
             @RequestParam(defaultValue = "1") String days,
             @RequestParam(required = false) Integer revision,
-            @RequestParam(defaultValue = "false") boolean replan,
-            HttpServletRequest request,
-            Model model) {
+            @RequestParam(defaultValue = "false") boolean replan) {}
+
+    @PostMapping("/event")
+    String event(Visit visit, EventFields form, HttpServletRequest request, Model model) {
         return changed(visit, request, model, () -> {
-            Sport of = sport == null ? pages.athlete(visit).first() : sport;
-            Double metres =
-                    kilometres.isBlank() ? null : (Double) Units.mine().metres("Distance", kilometres, 100, 5_000_000);
-            Integer seconds = time.isBlank() ? null : (Integer) Typed.seconds("Expected time", time, 10, 864_000);
+            Sport of = form.sport() == null ? pages.athlete(visit).first() : form.sport();
+            Double metres = form.kilometres().isBlank()
+                    ? null
+                    : (Double) Units.mine().metres("Distance", form.kilometres(), 100, 5_000_000);
+            Integer seconds =
+                    form.time().isBlank() ? null : (Integer) Typed.seconds("Expected time", form.time(), 10, 864_000);
             changes.event(
-                    new Asking(visit, revision, replan),
+                    new Asking(visit, form.revision(), form.replan()),
                     new SeasonEvent(
-                            id,
-                            Typed.day("Day", day),
-                            Typed.whole("Days it lasts", days, 1, 28),
-                            name.strip(),
-                            priority,
-                            kind,
+                            form.id(),
+                            Typed.day("Day", form.day()),
+                            Typed.whole("Days it lasts", form.days(), 1, 28),
+                            form.name().strip(),
+                            form.priority(),
+                            form.kind(),
                             of,
                             metres,
                             seconds,
@@ -235,20 +241,21 @@ class SeasonController {
         });
     }
 
+    record RemoveEventForm(
+            @RequestParam(required = false) Integer revision,
+            @RequestParam(defaultValue = "false") boolean replan) {}
+
     @PostMapping("/event/{id}/remove")
     String removeEvent(
-            Visit visit,
-            @PathVariable long id,
-            @RequestParam(required = false) Integer revision,
-            @RequestParam(defaultValue = "false") boolean replan,
-            HttpServletRequest request,
-            Model model) {
-        return changed(visit, request, model, () -> changes.removeEvent(new Asking(visit, revision, replan), id));
+            Visit visit, @PathVariable long id, RemoveEventForm form, HttpServletRequest request, Model model) {
+        return changed(
+                visit,
+                request,
+                model,
+                () -> changes.removeEvent(new Asking(visit, form.revision(), form.replan()), id));
     }
 
-    @PostMapping("/away")
-    String away(
-            Visit visit,
+    record AwayFields(
             @RequestParam("awayFrom") String first,
             @RequestParam("awayTo") String last,
             @RequestParam String hours,
@@ -256,33 +263,37 @@ class SeasonController {
             @RequestParam(defaultValue = "OTHER") Away.Kind awayKind,
             @RequestParam(required = false) Sport only,
             @RequestParam(required = false) Integer revision,
-            @RequestParam(defaultValue = "false") boolean replan,
-            HttpServletRequest request,
-            Model model) {
+            @RequestParam(defaultValue = "false") boolean replan) {}
+
+    @PostMapping("/away")
+    String away(Visit visit, AwayFields form, HttpServletRequest request, Model model) {
         return changed(
                 visit,
                 request,
                 model,
                 () -> changes.away(
-                        new Asking(visit, revision, replan),
+                        new Asking(visit, form.revision(), form.replan()),
                         new Away(
-                                Typed.day("From", first),
-                                Typed.day("To", last),
-                                Typed.number("Hours a week", hours, 0, 100),
-                                reason.strip(),
-                                awayKind,
-                                only)));
+                                Typed.day("From", form.first()),
+                                Typed.day("To", form.last()),
+                                Typed.number("Hours a week", form.hours(), 0, 100),
+                                form.reason().strip(),
+                                form.awayKind(),
+                                form.only())));
     }
+
+    record RemoveAwayForm(
+            @RequestParam(required = false) Integer revision,
+            @RequestParam(defaultValue = "false") boolean replan) {}
 
     @PostMapping("/away/{index}/remove")
     String removeAway(
-            Visit visit,
-            @PathVariable int index,
-            @RequestParam(required = false) Integer revision,
-            @RequestParam(defaultValue = "false") boolean replan,
-            HttpServletRequest request,
-            Model model) {
-        return changed(visit, request, model, () -> changes.removeAway(new Asking(visit, revision, replan), index));
+            Visit visit, @PathVariable int index, RemoveAwayForm form, HttpServletRequest request, Model model) {
+        return changed(
+                visit,
+                request,
+                model,
+                () -> changes.removeAway(new Asking(visit, form.revision(), form.replan()), index));
     }
 
     @PostMapping("/undo")

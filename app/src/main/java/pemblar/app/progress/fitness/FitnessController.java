@@ -41,18 +41,20 @@ class FitnessController {
     /** A predicted result as the table shows it. */
     public record Line(String over, String best, String range, String leansOn, boolean outside) {}
 
-    @OneLook
-    @GetMapping("/a/{athleteId}/progress/fitness")
-    String fitness(
-            Visit visit,
+    record FitnessForm(
             @RequestParam(defaultValue = "") String sport,
             @RequestParam(defaultValue = "") String length,
-            @RequestParam(defaultValue = "") String gradient,
-            Model model) {
+            @RequestParam(defaultValue = "") String gradient) {}
+
+    @OneLook
+    @GetMapping("/a/{athleteId}/progress/fitness")
+    String fitness(Visit visit, FitnessForm form, Model model) {
         Pages.Opened page = pages.open(model, visit, "progress");
         List<Sport> told = FitnessService.told(page.athlete());
-        Sport asked =
-                told.stream().filter(s -> s.key().equals(sport)).findFirst().orElse(told.get(0));
+        Sport asked = told.stream()
+                .filter(s -> s.key().equals(form.sport()))
+                .findFirst()
+                .orElse(told.get(0));
         boolean run = asked.ownMeasure() == Measure.SPEED;
         FitnessService.Aerobic aerobic = fitness.aerobic(page.athlete(), asked);
         AerobicTrend trend = aerobic.trend();
@@ -77,7 +79,7 @@ class FitnessController {
         List<Foreseen> foreseen = predictions.events(page.athlete());
         model.addAttribute("events", events.of(foreseen));
         model.addAttribute("score", EventLines.score(foreseen));
-        if (!run) way(page.athlete(), asked, length, gradient, model);
+        if (!run) way(page.athlete(), asked, form.length(), form.gradient(), model);
         return "progress/fitness";
     }
 

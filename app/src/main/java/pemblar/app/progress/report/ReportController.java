@@ -51,18 +51,18 @@ class ReportController {
         return "progress/report";
     }
 
-    @PostMapping
-    String say(
-            Visit visit,
+    record SayForm(
             @RequestParam String from,
             @RequestParam String to,
-            @RequestParam(defaultValue = "") String words,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String words) {}
+
+    @PostMapping
+    String say(Visit visit, SayForm form, RedirectAttributes flash) {
         String back = "redirect:/a/" + visit.athleteId() + "/progress/report";
         try {
-            LocalDate first = Typed.day("From", from);
-            LocalDate last = Typed.day("To", to);
-            reports.say(visit, first, last, words);
+            LocalDate first = Typed.day("From", form.from());
+            LocalDate last = Typed.day("To", form.to());
+            reports.say(visit, first, last, form.words());
             flash.addFlashAttribute("good", "Kept with this report.");
             return back + "?from=" + first + "&to=" + last;
         } catch (IllegalArgumentException e) {

@@ -115,24 +115,25 @@ class LanesController {
         }
     }
 
-    @PostMapping("/derive")
-    String derive(
-            Visit visit,
-            @PathVariable long id,
+    record DeriveForm(
             @RequestParam String name,
             @RequestParam String left,
             @RequestParam Derived.Operation operation,
-            @RequestParam String right,
-            RedirectAttributes flash) {
+            @RequestParam String right) {}
+
+    @PostMapping("/derive")
+    String derive(Visit visit, @PathVariable long id, DeriveForm form, RedirectAttributes flash) {
         Recording recording = page.recorded(visit, id).recording().orElseThrow();
         return said(visit.athleteId(), id, flash, () -> {
-            for (String key : List.of(left, right))
+            for (String key : List.of(form.left(), form.right()))
                 if (!recording.channels().containsKey(key))
                     throw new IllegalArgumentException("Channel: this recording has no “" + Shown.channel(key) + "”.");
             if (store.derived(visit.athleteId()).size() >= MOST_DERIVED)
                 throw new IllegalArgumentException("At most " + MOST_DERIVED + " derived channels. Drop one first.");
-            if (!store.derive(visit.athleteId(), new Derived(name.strip(), left, operation, right)))
-                throw new IllegalArgumentException("Name: there is a derived channel “" + name.strip() + "” already.");
+            if (!store.derive(
+                    visit.athleteId(), new Derived(form.name().strip(), form.left(), form.operation(), form.right())))
+                throw new IllegalArgumentException(
+                        "Name: there is a derived channel “" + form.name().strip() + "” already.");
         });
     }
 
@@ -143,36 +144,44 @@ class LanesController {
         return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 
+    record RangeForm(@RequestParam int from, @RequestParam int to) {}
+
     @GetMapping("/range")
-    String range(Visit visit, @PathVariable long id, @RequestParam int from, @RequestParam int to, Model model) {
+    String range(Visit visit, @PathVariable long id, RangeForm form, Model model) {
         SessionService.Opened opened = page.recorded(visit, id);
-        model.addAttribute("figures", Range.of(opened.recording().orElseThrow(), opened.thresholds(), from, to));
+        model.addAttribute(
+                "figures", Range.of(opened.recording().orElseThrow(), opened.thresholds(), form.from(), form.to()));
         model.addAttribute("athlete", opened.athlete());
         model.addAttribute("rangeSession", id);
-        model.addAttribute("rangeFrom", from);
-        model.addAttribute("rangeTo", to);
+        model.addAttribute("rangeFrom", form.from());
+        model.addAttribute("rangeTo", form.to());
         model.addAttribute("rangeTrimmed", opened.trimmed());
         return "review/selection :: range";
     }
 
-    /** Keeps a selection under a name. */
-    @PostMapping("/ranges")
-    String keep(
-            Visit visit,
-            @PathVariable long id,
+    record KeepForm(
             @RequestParam int from,
             @RequestParam int to,
-            @RequestParam String name,
-            RedirectAttributes flash) {
+            @RequestParam String name) {}
+
+    /** Keeps a selection under a name. */
+    @PostMapping("/ranges")
+    String keep(Visit visit, @PathVariable long id, KeepForm form, RedirectAttributes flash) {
         SessionService.Opened opened = page.recorded(visit, id);
         String redirect = said(visit.athleteId(), id, flash, () -> {
-            if (name.isBlank() || name.strip().length() > LONGEST_NAME)
+            if (form.name().isBlank() || form.name().strip().length() > LONGEST_NAME)
                 throw new IllegalArgumentException("Name: enter 1 to " + LONGEST_NAME + " characters.");
-            if (from < 0 || to <= from || to > opened.recording().orElseThrow().seconds())
+            if (form.from() < 0
+                    || form.to() <= form.from()
+                    || form.to() > opened.recording().orElseThrow().seconds())
                 throw new IllegalArgumentException("Range: select a stretch of the recording first.");
-            store.keep(id, from + opened.trimmed(), to + opened.trimmed(), name.strip());
+            store.keep(
+                    id,
+                    form.from() + opened.trimmed(),
+                    form.to() + opened.trimmed(),
+                    form.name().strip());
         });
-        return redirect + "?from=" + from + "&to=" + to;
+        return redirect + "?from=" + form.from() + "&to=" + form.to();
     }
 
     @PostMapping("/ranges/{rangeId}/forget")

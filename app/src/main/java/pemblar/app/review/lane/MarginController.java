@@ -61,18 +61,18 @@ class MarginController {
         this.undo = undo;
     }
 
+    record AcceptForm(
+            @RequestParam Proposal.Kind kind,
+            @RequestParam(required = false) Integer from) {}
+
     /** Accepts proposals: one by its place in the list, or all of a kind. */
     @PostMapping("/mend/accept")
-    String accept(
-            Visit visit,
-            @PathVariable long id,
-            @RequestParam Proposal.Kind kind,
-            @RequestParam(required = false) Integer from,
-            RedirectAttributes flash) {
+    String accept(Visit visit, @PathVariable long id, AcceptForm form, RedirectAttributes flash) {
         SessionService.Opened opened = page.recorded(visit, id);
         List<Wanted> wanted = new ArrayList<>();
         for (Proposal p : mending.sheet(opened).proposals())
-            if (p.kind() == kind && (from == null || p.edit().from() == from)) wanted.add(wanted(p));
+            if (p.kind() == form.kind() && (form.from() == null || p.edit().from() == form.from()))
+                wanted.add(wanted(p));
         return LanesController.said(visit.athleteId(), id, flash, () -> {
             if (wanted.isEmpty()) throw new IllegalArgumentException("This was mended already.");
             mending.mend(visit, id, wanted);
@@ -114,28 +114,33 @@ class MarginController {
         return new Wanted("TRIM", "", edit.from(), edit.to(), MendingSheet.reason(p), null, 0);
     }
 
-    /** A correction by hand. @param from second of the recording as it is shown; without both the whole recording */
-    @PostMapping("/mend")
-    String mend(
-            Visit visit,
-            @PathVariable long id,
+    record MendForm(
             @RequestParam String what,
             @RequestParam(defaultValue = "") String channel,
             @RequestParam(required = false) Integer from,
             @RequestParam(required = false) Integer to,
             @RequestParam(defaultValue = "") String reason,
             @RequestParam(required = false) Long other,
-            @RequestParam(defaultValue = "0") String shift,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "0") String shift) {}
+
+    /** A correction by hand. @param from second of the recording as it is shown; without both the whole recording */
+    @PostMapping("/mend")
+    String mend(Visit visit, @PathVariable long id, MendForm form, RedirectAttributes flash) {
         SessionService.Opened opened = page.recorded(visit, id);
         return LanesController.said(visit.athleteId(), id, flash, () -> {
-            int begin = from == null ? 0 : from + opened.trimmed();
-            int end = to == null ? opened.originalSeconds() : to + opened.trimmed();
+            int begin = form.from() == null ? 0 : form.from() + opened.trimmed();
+            int end = form.to() == null ? opened.originalSeconds() : form.to() + opened.trimmed();
             mending.mend(
                     visit,
                     id,
                     List.of(new Wanted(
-                            what, channel, begin, end, reason, other, Typed.number("Clock", shift, -86_400, 86_400))));
+                            form.what(),
+                            form.channel(),
+                            begin,
+                            end,
+                            form.reason(),
+                            form.other(),
+                            Typed.number("Clock", form.shift(), -86_400, 86_400))));
         });
     }
 
@@ -144,80 +149,91 @@ class MarginController {
         return LanesController.said(visit.athleteId(), id, flash, () -> mending.takeBack(visit, id, editId));
     }
 
-    /** @param points typed load; counts only when the source is SET */
-    @PostMapping("/load")
-    String load(
-            Visit visit,
-            @PathVariable long id,
+    record LoadForm(
             @RequestParam(defaultValue = "") String source,
             @RequestParam(defaultValue = "") String points,
             @RequestParam(defaultValue = "") String reason,
-            @RequestParam(defaultValue = "") String effort,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String effort) {}
+
+    /** @param points typed load; counts only when the source is SET */
+    @PostMapping("/load")
+    String load(Visit visit, @PathVariable long id, LoadForm form, RedirectAttributes flash) {
         try {
             cost.choose(
                     visit,
                     id,
                     new LoadChoices.Wanted(
-                            source.isBlank() ? null : Typed.choice("Load", Source.class, source),
-                            points.isBlank() ? null : (Double) Typed.number("Load", points, 0, 2000),
-                            reason,
-                            effort.isBlank() ? null : (Double) Typed.number("Effort", effort, 0, 10)));
+                            form.source().isBlank() ? null : Typed.choice("Load", Source.class, form.source()),
+                            form.points().isBlank() ? null : (Double) Typed.number("Load", form.points(), 0, 2000),
+                            form.reason(),
+                            form.effort().isBlank() ? null : (Double) Typed.number("Effort", form.effort(), 0, 10)));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             flash.addFlashAttribute(
-                    "typedLoad", Map.of("source", source, "points", points, "reason", reason, "effort", effort));
+                    "typedLoad",
+                    Map.of(
+                            "source",
+                            form.source(),
+                            "points",
+                            form.points(),
+                            "reason",
+                            form.reason(),
+                            "effort",
+                            form.effort()));
         }
         return "redirect:/a/" + visit.athleteId() + "/sessions/" + id;
     }
 
-    @PostMapping("/describe")
-    String describe(
-            Visit visit,
-            @PathVariable long id,
+    record DescribeForm(
             @RequestParam(required = false) String kind,
             @RequestParam(required = false) String equipment,
             @RequestParam(required = false) String surface,
             @RequestParam(required = false) String weather,
-            @RequestParam(required = false) String tags,
-            RedirectAttributes flash) {
+            @RequestParam(required = false) String tags) {}
+
+    @PostMapping("/describe")
+    String describe(Visit visit, @PathVariable long id, DescribeForm form, RedirectAttributes flash) {
         return LanesController.said(
                 visit.athleteId(),
                 id,
                 flash,
-                () -> descriptions.describe(visit, id, new Words(kind, equipment, surface, weather, tags)));
+                () -> descriptions.describe(
+                        visit,
+                        id,
+                        new Words(form.kind(), form.equipment(), form.surface(), form.weather(), form.tags())));
     }
+
+    record VerdictForm(
+            @RequestParam String words,
+            @RequestParam(defaultValue = "keep") String then) {}
 
     /** Keeps the verdict in a person's words, or sends them as a note. */
     @PostMapping("/verdict")
-    String verdict(
-            Visit visit,
-            @PathVariable long id,
-            @RequestParam String words,
-            @RequestParam(defaultValue = "keep") String then,
-            RedirectAttributes flash) {
+    String verdict(Visit visit, @PathVariable long id, VerdictForm form, RedirectAttributes flash) {
         return LanesController.said(visit.athleteId(), id, flash, () -> {
-            if (then.equals("send")) notes.write(visit, id, null, words);
-            else descriptions.judge(visit, id, then.equals("computed") ? "" : words);
+            if (form.then().equals("send")) notes.write(visit, id, null, form.words());
+            else descriptions.judge(visit, id, form.then().equals("computed") ? "" : form.words());
         });
     }
 
-    /** @param second of the recording as it is shown */
-    @PostMapping("/notes")
-    String note(
-            Visit visit,
-            @PathVariable long id,
+    record NoteForm(
             @RequestParam String body,
             @RequestParam(required = false) Integer second,
             @RequestParam(required = false) String part,
-            @RequestParam(required = false) MultipartFile file,
-            RedirectAttributes flash) {
-        Integer stored = second == null
+            @RequestParam(required = false) MultipartFile file) {}
+
+    /** @param second of the recording as it is shown */
+    @PostMapping("/notes")
+    String note(Visit visit, @PathVariable long id, NoteForm form, RedirectAttributes flash) {
+        Integer stored = form.second() == null
                 ? null
-                : Integer.valueOf(second + page.recorded(visit, id).trimmed());
-        About about = new About.OfSession(id, stored, part);
+                : Integer.valueOf(form.second() + page.recorded(visit, id).trimmed());
+        About about = new About.OfSession(id, stored, form.part());
         return LanesController.said(
-                visit.athleteId(), id, flash, () -> notes.write(visit, about, body, NotesController.given(file)));
+                visit.athleteId(),
+                id,
+                flash,
+                () -> notes.write(visit, about, form.body(), NotesController.given(form.file())));
     }
 
     @PostMapping("/notes/{noteId}/take-away")

@@ -32,16 +32,20 @@ class StretchController {
         this.undo = undo;
     }
 
-    @PostMapping("/move")
-    String move(
-            Visit visit,
-            @PathVariable long id,
+    record MoveForm(
             @RequestParam int index,
             @RequestParam int from,
-            @RequestParam int to,
-            Model model) {
+            @RequestParam int to) {}
+
+    @PostMapping("/move")
+    String move(Visit visit, @PathVariable long id, MoveForm form, Model model) {
         return changed(
-                visit.athleteId(), id, visit.viewer(), model, "Moved a boundary", cut -> cut.move(index, from, to));
+                visit.athleteId(),
+                id,
+                visit.viewer(),
+                model,
+                "Moved a boundary",
+                cut -> cut.move(form.index(), form.from(), form.to()));
     }
 
     @PostMapping("/split")
@@ -60,15 +64,20 @@ class StretchController {
         return changed(visit.athleteId(), id, visit.viewer(), model, "Joined two stretches", cut -> cut.join(index));
     }
 
-    @PostMapping("/add")
-    String add(
-            Visit visit,
-            @PathVariable long id,
+    record AddForm(
             @RequestParam int from,
             @RequestParam int to,
-            @RequestParam(defaultValue = "-1") int step,
-            Model model) {
-        return changed(visit.athleteId(), id, visit.viewer(), model, "Added a stretch", cut -> cut.add(from, to, step));
+            @RequestParam(defaultValue = "-1") int step) {}
+
+    @PostMapping("/add")
+    String add(Visit visit, @PathVariable long id, AddForm form, Model model) {
+        return changed(
+                visit.athleteId(),
+                id,
+                visit.viewer(),
+                model,
+                "Added a stretch",
+                cut -> cut.add(form.from(), form.to(), form.step()));
     }
 
     @PostMapping("/remove")
@@ -76,27 +85,30 @@ class StretchController {
         return changed(visit.athleteId(), id, visit.viewer(), model, "Took a stretch away", cut -> cut.remove(index));
     }
 
+    record IgnoreForm(@RequestParam int index, @RequestParam boolean ignored) {}
+
     @PostMapping("/ignore")
-    String ignore(
-            Visit visit, @PathVariable long id, @RequestParam int index, @RequestParam boolean ignored, Model model) {
+    String ignore(Visit visit, @PathVariable long id, IgnoreForm form, Model model) {
         return changed(
                 visit.athleteId(),
                 id,
                 visit.viewer(),
                 model,
-                ignored ? "Left a stretch out" : "Took a stretch in again",
-                cut -> cut.ignore(index, ignored));
+                form.ignored() ? "Left a stretch out" : "Took a stretch in again",
+                cut -> cut.ignore(form.index(), form.ignored()));
     }
 
+    record AssignForm(@RequestParam int index, @RequestParam int step) {}
+
     @PostMapping("/assign")
-    String assign(Visit visit, @PathVariable long id, @RequestParam int index, @RequestParam int step, Model model) {
+    String assign(Visit visit, @PathVariable long id, AssignForm form, Model model) {
         return changed(
                 visit.athleteId(),
                 id,
                 visit.viewer(),
                 model,
                 "Gave a stretch another step",
-                cut -> cut.assign(index, step));
+                cut -> cut.assign(form.index(), form.step()));
     }
 
     /** Goes back to what laps or the pattern say. */

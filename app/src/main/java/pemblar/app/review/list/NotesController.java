@@ -67,18 +67,22 @@ public class NotesController {
         return "review/threads";
     }
 
-    @PostMapping
-    String write(
-            Visit visit,
+    record WriteForm(
             @RequestParam(defaultValue = "ATHLETE") String about,
             @RequestParam(defaultValue = "") String day,
             @RequestParam(defaultValue = "") String body,
-            @RequestParam(required = false) MultipartFile file,
-            RedirectAttributes flash) {
-        LocalDate on = Typed.dayOrNull(day);
-        String back = on == null || about.equals("ATHLETE") ? "" : "?about=" + about + "&day=" + on;
+            @RequestParam(required = false) MultipartFile file) {}
+
+    @PostMapping
+    String write(Visit visit, WriteForm form, RedirectAttributes flash) {
+        LocalDate on = Typed.dayOrNull(form.day());
+        String back = on == null || form.about().equals("ATHLETE") ? "" : "?about=" + form.about() + "&day=" + on;
         return said(
-                visit.athleteId(), back, flash, body, () -> notes.write(visit, About.of(about, on), body, given(file)));
+                visit.athleteId(),
+                back,
+                flash,
+                form.body(),
+                () -> notes.write(visit, About.of(form.about(), on), form.body(), given(form.file())));
     }
 
     /** What a form brought beside a note; null for nothing. @throws IllegalArgumentException as {@link NoteFiles} */

@@ -316,20 +316,23 @@ class StrengthController {
         return "redirect:/a/" + athlete.id() + "/board?from=" + day;
     }
 
-    @PostMapping("/exercises")
-    String own(
-            Visit visit,
+    record OwnForm(
             @RequestParam String name,
             @RequestParam String movement,
             @RequestParam String loaded,
             @RequestParam(defaultValue = "") String cue,
             @RequestParam(defaultValue = "") String link,
-            @RequestParam(defaultValue = "") String sharedWith,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String sharedWith) {}
+
+    @PostMapping("/exercises")
+    String own(Visit visit, OwnForm form, RedirectAttributes flash) {
         pages.athlete(visit);
         try {
-            exercises.add(visit.viewer(), new Exercises.New(name, movement, loaded, cue, link, sharedWith));
-            flash.addFlashAttribute("good", "“" + name.strip() + "” is in your list.");
+            exercises.add(
+                    visit.viewer(),
+                    new Exercises.New(
+                            form.name(), form.movement(), form.loaded(), form.cue(), form.link(), form.sharedWith()));
+            flash.addFlashAttribute("good", "“" + form.name().strip() + "” is in your list.");
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }

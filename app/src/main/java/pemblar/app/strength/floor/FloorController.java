@@ -301,16 +301,14 @@ class FloorController {
         });
     }
 
+    record SwapForm(
+            @RequestParam String exercise, @RequestParam String with) {}
+
     @PostMapping("/swap")
-    String swap(
-            Visit visit,
-            @PathVariable long sessionId,
-            @RequestParam String exercise,
-            @RequestParam String with,
-            RedirectAttributes flash) {
+    String swap(Visit visit, @PathVariable long sessionId, SwapForm form, RedirectAttributes flash) {
         return back(visit.athleteId(), sessionId, flash, () -> {
-            floor.swap(visit, sessionId, exercise, with);
-            return with + " in the place of " + exercise + ".";
+            floor.swap(visit, sessionId, form.exercise(), form.with());
+            return form.with() + " in the place of " + form.exercise() + ".";
         });
     }
 
@@ -338,29 +336,27 @@ class FloorController {
         });
     }
 
-    @PostMapping("/notes")
-    String note(
-            Visit visit,
-            @PathVariable long sessionId,
+    record NoteForm(
             @RequestParam(defaultValue = "") String exercise,
-            @RequestParam(defaultValue = "") String body,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String body) {}
+
+    @PostMapping("/notes")
+    String note(Visit visit, @PathVariable long sessionId, NoteForm form, RedirectAttributes flash) {
         return back(visit.athleteId(), sessionId, flash, () -> {
-            notes.write(visit, new About.OfSession(sessionId, null, exercise), body);
-            return "Noted on " + exercise + ".";
+            notes.write(visit, new About.OfSession(sessionId, null, form.exercise()), form.body());
+            return "Noted on " + form.exercise() + ".";
         });
     }
 
-    @PostMapping("/finish")
-    String finish(
-            Visit visit,
-            @PathVariable long sessionId,
+    record FinishForm(
             @RequestParam(defaultValue = "") String minutes,
-            @RequestParam String effort,
-            RedirectAttributes flash) {
+            @RequestParam String effort) {}
+
+    @PostMapping("/finish")
+    String finish(Visit visit, @PathVariable long sessionId, FinishForm form, RedirectAttributes flash) {
         return back(visit.athleteId(), sessionId, flash, () -> {
-            Integer length = minutes.isBlank() ? null : (Integer) Typed.whole("Minutes", minutes, 1, 600);
-            floor.finish(visit, sessionId, length, Typed.number("Effort", effort, 0, 10));
+            Integer length = form.minutes().isBlank() ? null : (Integer) Typed.whole("Minutes", form.minutes(), 1, 600);
+            floor.finish(visit, sessionId, length, Typed.number("Effort", form.effort(), 0, 10));
             return "Done. It counts in the load with the minutes and the effort.";
         });
     }

@@ -54,14 +54,14 @@ class MaximaController {
     /** An exercise that follows another's maximum. */
     public record Branch(String exercise, String percent, String now, boolean reportsBack, int depth) {}
 
-    @OneLook
-    @GetMapping
-    String show(
-            Visit visit,
+    record ShowForm(
             @RequestParam(required = false) String ask,
             @RequestParam(required = false) String kilograms,
-            @RequestParam(required = false) String day,
-            Model model) {
+            @RequestParam(required = false) String day) {}
+
+    @OneLook
+    @GetMapping
+    String show(Visit visit, ShowForm form, Model model) {
         Pages.Opened page = pages.open(model, visit, "workouts");
         List<MaximaService.Dated> history = maxima.history(page.athlete());
         List<MaximaService.Link> links = maxima.links(page.athlete());
@@ -87,7 +87,7 @@ class MaximaController {
                 exercises.all(visit.viewer()).stream()
                         .filter(Exercises.Known::own)
                         .toList());
-        if (ask != null) preview(model, page, ask, kilograms, day);
+        if (form.ask() != null) preview(model, page, form.ask(), form.kilograms(), form.day());
         return "strength/maxima";
     }
 
@@ -173,23 +173,23 @@ class MaximaController {
         return path.toString();
     }
 
-    @PostMapping
-    String set(
-            Visit visit,
+    record SetForm(
             @RequestParam String exercise,
             @RequestParam String kilograms,
-            @RequestParam String day,
-            RedirectAttributes flash) {
+            @RequestParam String day) {}
+
+    @PostMapping
+    String set(Visit visit, SetForm form, RedirectAttributes flash) {
         return back(visit.athleteId(), flash, () -> {
             maxima.set(
                     visit,
-                    exercise,
-                    Typed.day("Day", day),
-                    Units.mine().kilograms("Maximum", kilograms, 1, 999),
+                    form.exercise(),
+                    Typed.day("Day", form.day()),
+                    Units.mine().kilograms("Maximum", form.kilograms(), 1, 999),
                     "typed",
                     null);
-            return "The maximum of " + exercise.strip() + " is now " + kilograms.strip() + " "
-                    + Units.mine().massUnit() + ".";
+            return "The maximum of " + form.exercise().strip() + " is now "
+                    + form.kilograms().strip() + " " + Units.mine().massUnit() + ".";
         });
     }
 
@@ -201,18 +201,24 @@ class MaximaController {
         });
     }
 
-    @PostMapping("/link")
-    String link(
-            Visit visit,
+    record LinkForm(
             @RequestParam String exercise,
             @RequestParam String of,
             @RequestParam String percent,
-            @RequestParam(defaultValue = "false") boolean reportsBack,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "false") boolean reportsBack) {}
+
+    @PostMapping("/link")
+    String link(Visit visit, LinkForm form, RedirectAttributes flash) {
         return back(visit.athleteId(), flash, () -> {
             maxima.link(
-                    visit, new MaximaService.Link(exercise, of, Typed.number("Percent", percent, 1, 300), reportsBack));
-            return exercise.strip() + " takes its maximum from " + of.strip() + ".";
+                    visit,
+                    new MaximaService.Link(
+                            form.exercise(),
+                            form.of(),
+                            Typed.number("Percent", form.percent(), 1, 300),
+                            form.reportsBack()));
+            return form.exercise().strip() + " takes its maximum from "
+                    + form.of().strip() + ".";
         });
     }
 
@@ -224,22 +230,23 @@ class MaximaController {
         });
     }
 
-    @PostMapping("/loadable")
-    String loadable(
-            Visit visit,
+    record LoadableForm(
             @RequestParam(defaultValue = "") String bar,
             @RequestParam(defaultValue = "") String plate,
-            @RequestParam(defaultValue = "") String step,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String step) {}
+
+    @PostMapping("/loadable")
+    String loadable(Visit visit, LoadableForm form, RedirectAttributes flash) {
         Units units = Units.mine();
         return back(visit.athleteId(), flash, () -> {
             maxima.setLoadable(
                     visit,
-                    units.kilograms("Bar", bar, 0, 60),
-                    units.kilograms("Smallest plate", plate, 0.25, 25),
-                    units.kilograms("Step", step, 0.25, 20));
-            return "Loads with a bar are now " + bar.strip() + " " + units.massUnit() + " and more, two plates of "
-                    + plate.strip() + " at a time; all else goes in steps of " + step.strip() + ".";
+                    units.kilograms("Bar", form.bar(), 0, 60),
+                    units.kilograms("Smallest plate", form.plate(), 0.25, 25),
+                    units.kilograms("Step", form.step(), 0.25, 20));
+            return "Loads with a bar are now " + form.bar().strip() + " " + units.massUnit()
+                    + " and more, two plates of " + form.plate().strip() + " at a time; all else goes in steps of "
+                    + form.step().strip() + ".";
         });
     }
 
