@@ -194,4 +194,20 @@ class DraftsTest {
         assertThat(answer).contains("was not put there by a coach");
         assertThat(isDraft(own)).isFalse();
     }
+
+    /** The board begins with the athlete before its frame does: that is one look all the same. */
+    @Test
+    void aBoardThatACoachOpensOrChangesIsLookedAtOnce() {
+        int before = looks();
+        coach.get(base + "/board");
+        assertThat(looks()).isEqualTo(before + 1);
+        coach.post(
+                base + "/sketch",
+                Map.of("day", TODAY.plusDays(4).toString(), "sport", "RIDE", "purpose", "EASY", "length", "1h"));
+        assertThat(looks()).isEqualTo(before + 2);
+    }
+
+    private int looks() {
+        return sql.queryForObject("select sum(looks) from access_trail where athlete_id = ?", Integer.class, id);
+    }
 }

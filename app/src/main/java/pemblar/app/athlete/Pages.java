@@ -2,16 +2,17 @@ package pemblar.app.athlete;
 
 import java.time.InstantSource;
 import java.time.LocalDate;
-import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.ui.Model;
-import pemblar.app.frame.Once;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
 import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Looking;
 
 /** Opens a page of an athlete: asks for leave, keeps the trail, and has the frame drawn around it. */
 @Service
 public class Pages {
+    private static final String BEGUN = Pages.class.getName() + ".begun";
     private final AthleteService athletes;
     private final Access access;
     private final PageFrame frame;
@@ -41,12 +42,21 @@ public class Pages {
 
     /** Begins a page that must look around before it knows which days it shows; {@link #open} goes on with it. */
     public Athlete begin(Visit visit) {
-        return Once.of("begun", List.of(visit), () -> {
-            Athlete athlete = athlete(visit);
+        Athlete athlete = athlete(visit);
+        if (isFirst(visit)) {
             access.looked(visit);
             looking.begin();
-            return athlete;
-        });
+        }
+        return athlete;
+    }
+
+    /** One request is one look, however many parts of it begin with the athlete. */
+    private static boolean isFirst(Visit visit) {
+        RequestAttributes page = RequestContextHolder.getRequestAttributes();
+        if (page == null) return true;
+        boolean first = !visit.equals(page.getAttribute(BEGUN, RequestAttributes.SCOPE_REQUEST));
+        page.setAttribute(BEGUN, visit, RequestAttributes.SCOPE_REQUEST);
+        return first;
     }
 
     /** A page that shows today. @param active the word of the page in the navigation */

@@ -7,7 +7,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.review.Cuts;
@@ -39,29 +38,18 @@ class StretchController {
 
     @PostMapping("/move")
     String move(Visit visit, @PathVariable long id, MoveForm form, Model model) {
-        return changed(
-                visit.athleteId(),
-                id,
-                visit.viewer(),
-                model,
-                "Moved a boundary",
-                cut -> cut.move(form.index(), form.from(), form.to()));
+        return changed(visit, id, model, "Moved a boundary", cut -> cut.move(form.index(), form.from(), form.to()));
     }
 
     @PostMapping("/split")
     String split(Visit visit, @PathVariable long id, @RequestParam String at, Model model) {
         return changed(
-                visit.athleteId(),
-                id,
-                visit.viewer(),
-                model,
-                "Split a stretch",
-                cut -> cut.split(Typed.seconds("Split at", at, 1, MOST_SECONDS)));
+                visit, id, model, "Split a stretch", cut -> cut.split(Typed.seconds("Split at", at, 1, MOST_SECONDS)));
     }
 
     @PostMapping("/join")
     String join(Visit visit, @PathVariable long id, @RequestParam int index, Model model) {
-        return changed(visit.athleteId(), id, visit.viewer(), model, "Joined two stretches", cut -> cut.join(index));
+        return changed(visit, id, model, "Joined two stretches", cut -> cut.join(index));
     }
 
     record AddForm(
@@ -71,18 +59,12 @@ class StretchController {
 
     @PostMapping("/add")
     String add(Visit visit, @PathVariable long id, AddForm form, Model model) {
-        return changed(
-                visit.athleteId(),
-                id,
-                visit.viewer(),
-                model,
-                "Added a stretch",
-                cut -> cut.add(form.from(), form.to(), form.step()));
+        return changed(visit, id, model, "Added a stretch", cut -> cut.add(form.from(), form.to(), form.step()));
     }
 
     @PostMapping("/remove")
     String remove(Visit visit, @PathVariable long id, @RequestParam int index, Model model) {
-        return changed(visit.athleteId(), id, visit.viewer(), model, "Took a stretch away", cut -> cut.remove(index));
+        return changed(visit, id, model, "Took a stretch away", cut -> cut.remove(index));
     }
 
     record IgnoreForm(@RequestParam int index, @RequestParam boolean ignored) {}
@@ -90,9 +72,8 @@ class StretchController {
     @PostMapping("/ignore")
     String ignore(Visit visit, @PathVariable long id, IgnoreForm form, Model model) {
         return changed(
-                visit.athleteId(),
+                visit,
                 id,
-                visit.viewer(),
                 model,
                 form.ignored() ? "Left a stretch out" : "Took a stretch in again",
                 cut -> cut.ignore(form.index(), form.ignored()));
@@ -102,13 +83,7 @@ class StretchController {
 
     @PostMapping("/assign")
     String assign(Visit visit, @PathVariable long id, AssignForm form, Model model) {
-        return changed(
-                visit.athleteId(),
-                id,
-                visit.viewer(),
-                model,
-                "Gave a stretch another step",
-                cut -> cut.assign(form.index(), form.step()));
+        return changed(visit, id, model, "Gave a stretch another step", cut -> cut.assign(form.index(), form.step()));
     }
 
     /** Goes back to what laps or the pattern say. */
@@ -118,29 +93,27 @@ class StretchController {
         if (opened.described().stretches().isPresent())
             descriptions.cut(
                     visit, id, null, "Stretches of “" + opened.slab().title() + "” follow the recording again.");
-        return answer(visit.athleteId(), id, visit.viewer(), model);
+        return answer(visit, id, model);
     }
 
-    private String changed(
-            long athleteId, long id, Viewer viewer, Model model, String label, UnaryOperator<Stretches> change) {
-        SessionService.Opened opened = page.recorded(new Visit(athleteId, viewer), id);
+    private String changed(Visit visit, long id, Model model, String label, UnaryOperator<Stretches> change) {
+        SessionService.Opened opened = page.recorded(visit, id);
         try {
             Stretches after = change.apply(Cuts.of(opened).stretches());
             descriptions.cut(
-                    new Visit(athleteId, viewer),
+                    visit,
                     id,
                     Cuts.stored(after, opened),
                     label + " of “" + opened.slab().title() + "”.");
         } catch (IllegalArgumentException e) {
             model.addAttribute("stretchProblem", e.getMessage());
         }
-        return answer(athleteId, id, viewer, model);
+        return answer(visit, id, model);
     }
 
-    private String answer(long athleteId, long id, Viewer viewer, Model model) {
-        page.stretches(page.recorded(new Visit(athleteId, viewer), id), model);
-        model.addAttribute(
-                "undo", undo.latestChange(new Visit(athleteId, viewer)).orElse(null));
+    private String answer(Visit visit, long id, Model model) {
+        page.stretches(page.recorded(visit, id), model);
+        model.addAttribute("undo", undo.latestChange(visit).orElse(null));
         return "review/stretches :: changed";
     }
 }
