@@ -106,7 +106,7 @@ class HostileTest {
     void whatTheServerRefusesIsAPageOfOurs(String head) {
         String told = told(head + "\r\nConnection: close\r\n\r\n");
         assertThat(told).startsWith("HTTP/1.1 400");
-        assertThat(told).contains("This address can’t be read", "nosniff", "default-src 'none'", "href=\"/\"");
+        assertThat(told).contains("This request can’t be read", "nosniff", "default-src 'none'", "href=\"/\"");
         assertThat(told).doesNotContain("HTTP Status", "Tahoma");
     }
 

@@ -46,11 +46,11 @@ public final class BareRefusal extends ErrorReportValve {
                 + "content=\"width=device-width, initial-scale=1\"><title>Not understood · Pemblar</title>"
                 + "<link rel=\"stylesheet\" href=\"/frame/pemblar.css\"></head><body class=\"door\"><main id=\"main\">"
                 + "<div class=\"card\"><h1>"
-                + (status < FAULT ? "This address can’t be read" : "Something went wrong here")
+                + (status < FAULT ? "This request can’t be read" : "Something went wrong here")
                 + "</h1><p>"
                 + (status < FAULT
-                        ? "It holds characters that no page of Pemblar has. Nothing was changed."
-                        : "It is in the log. Nothing more is known about it here.")
+                        ? "Nothing was changed. Most often a part of the address is damaged or missing."
+                        : "Go back and try again.")
                 + "</p><p><a href=\"/\">To the first page</a></p></div></main></body></html>";
     }
 }
