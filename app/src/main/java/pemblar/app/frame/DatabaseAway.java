@@ -82,7 +82,8 @@ public class DatabaseAway extends OncePerRequestFilter {
         return "<!DOCTYPE html><html lang=\"en\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" "
                 + "content=\"width=device-width, initial-scale=1\">"
                 + (get ? "<meta http-equiv=\"refresh\" content=\"" + RETRY_SECONDS + "\">" : "")
-                + "<title>A moment · Pemblar</title><link rel=\"stylesheet\" href=\"/frame/pemblar.css\"></head>"
+                + "<title>A moment · Pemblar</title><link rel=\"stylesheet\" href=\"/frame/pemblar.css\">"
+                + "<link rel=\"stylesheet\" href=\"/account/account.css\"></head>"
                 + "<body class=\"door\"><main id=\"main\"><div class=\"card\"><h1>The data can’t be reached</h1><p>"
                 + (get
                         ? "This page comes back by itself as soon as it can be."

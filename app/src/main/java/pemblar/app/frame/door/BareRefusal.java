@@ -44,7 +44,8 @@ public final class BareRefusal extends ErrorReportValve {
     private static String page(int status) {
         return "<!DOCTYPE html><html lang=\"en\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" "
                 + "content=\"width=device-width, initial-scale=1\"><title>Not understood · Pemblar</title>"
-                + "<link rel=\"stylesheet\" href=\"/frame/pemblar.css\"></head><body class=\"door\"><main id=\"main\">"
+                + "<link rel=\"stylesheet\" href=\"/frame/pemblar.css\"><link rel=\"stylesheet\" "
+                + "href=\"/account/account.css\"></head><body class=\"door\"><main id=\"main\">"
                 + "<div class=\"card\"><h1>"
                 + (status < FAULT ? "This request can’t be read" : "Something went wrong here")
                 + "</h1><p>"
