@@ -188,17 +188,24 @@ databaseControl() {
   (cd /tmp && asPg "$(pgbin)/pg_ctl" -D "$cluster" "$@" >/dev/null)
 }
 
+# A try that fails half way leaves neither nodes nor people behind, which the next one would stumble over.
+leaveNothing() {
+  [ -z "${people:-}" ] || kill "$people" 2>/dev/null || true
+  stopNodes
+}
+
 # 50 people at once while a node dies and the database is away; then what they were told is held against the tables.
 tryNodes() {
   [ -n "${PEMBLAR_DATABASE:-}" ] && die "--try stops PostgreSQL, so it takes the private one: unset PEMBLAR_DATABASE"
+  trap leaveNothing EXIT
   startNodes "$1"
-  local folder people; folder=$(nodesFolder)
+  local folder; folder=$(nodesFolder)
   (cd "$here" && mvn -q -B -ntp -DskipTests -Dmaven.test.skip=true package) || die "the build failed"
   "$java" -Xmx400m -cp "$here/benchmark/target/benchmark-0.1.0.jar:$here/benchmark/target/lib/*" \
     pemblar.benchmark.PeopleLoad "http://127.0.0.1:$port" 50 "$folder/end" >"$folder/people.log" 2>&1 &
   people=$!
   until grep -q '^begun' "$folder/people.log"; do
-    kill -0 $people 2>/dev/null || { cat "$folder/people.log"; stopNodes; die "nobody could sign up"; }
+    kill -0 $people 2>/dev/null || { cat "$folder/people.log"; die "nobody could sign up"; }
     sleep 0.5
   done
   sleep 15

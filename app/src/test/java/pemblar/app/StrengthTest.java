@@ -94,6 +94,24 @@ class StrengthTest {
 
     @Test
     @Order(4)
+    void aMaximumIsSaidToChangeThoseSessionsAloneOnWhoseDaysItWouldHold() {
+        assertThat(preview(TODAY)).contains("Legs, ").contains("Legs again, ");
+        assertThat(preview(TODAY.plusDays(3))).contains("Legs again, ").doesNotContain("Legs, ");
+        String nothing = "It changes the load of no session that is planned";
+        assertThat(preview(TODAY.plusDays(10))).contains(nothing);
+        assertThat(preview(TODAY.minusDays(60)))
+                .as("the one of a month ago holds today")
+                .contains(nothing);
+    }
+
+    private static String preview(LocalDate from) {
+        String page = person.get(base + "/strength/maxima?ask=back+squat&kilograms=140&day=" + from)
+                .body();
+        return page.substring(page.indexOf("class=\"asked\""), page.indexOf("Take it"));
+    }
+
+    @Test
+    @Order(5)
     void aSetSentTwiceIsLoggedOnceAndALaterWordCounts() {
         String floor = "/sessions/" + session + "/floor";
         assertThat(person.get(base + floor).body()).contains("Done as planned").contains("82.5");
@@ -163,7 +181,7 @@ class StrengthTest {
     }
 
     @Test
-    @Order(5)
+    @Order(6)
     void asManyAsPossibleAsksBeforeItMovesTheMaximumAndSaysWhatChanges() {
         String floor = "/sessions/" + session + "/floor";
         // 8 at 87.5 kg: 87.5 x (1 + 8 / 30) = 110.8
@@ -202,7 +220,7 @@ class StrengthTest {
     }
 
     @Test
-    @Order(6)
+    @Order(7)
     void aSwapTakesTheOthersMaximumAndFinishingGivesTheLoad() {
         String floor = "/sessions/" + session + "/floor";
         post(floor + "/swap", Map.of("exercise", "bench press", "with", "push-up"));
@@ -214,7 +232,7 @@ class StrengthTest {
     }
 
     @Test
-    @Order(7)
+    @Order(8)
     void nobodyElseSeesTheFloor() {
         Person stranger = new Person(Running.ADDRESS).signUp("stranger.strength@pemblar.example", "run");
         assertThat(stranger.get(base + "/sessions/" + session + "/floor").statusCode())
@@ -229,7 +247,7 @@ class StrengthTest {
     }
 
     @Test
-    @Order(8)
+    @Order(9)
     void setsStandOverMonthsAndInAFileAndAreNobodyElses() {
         String page = person.get(base + "/strength/sets").body();
         assertThat(page)
@@ -251,7 +269,7 @@ class StrengthTest {
 
     /** What is deleted counts nowhere, and counts again when it is brought back. */
     @Test
-    @Order(9)
+    @Order(10)
     void setsOfADeletedSessionAreGoneWithIt() {
         String row = TODAY + ",Legs,back squat,87.5,8,0,";
         post("/sessions/delete", Map.of("chosen", String.valueOf(session)));
@@ -263,7 +281,7 @@ class StrengthTest {
 
     /** Sets that are logged keep to their exercise when another goes, and nothing that was lifted is lost. */
     @Test
-    @Order(20)
+    @Order(21)
     void exercisesComeAndGoOnTheFloor() {
         post("/strength", Map.of("title", "Gym", "text", TEXT, "put", "1", "day", TODAY.toString()));
         long gym = sql.queryForObject("select max(id) from session where athlete_id = ?", Long.class, athlete);

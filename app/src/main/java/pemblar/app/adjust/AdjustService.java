@@ -123,36 +123,35 @@ public class AdjustService {
         LocalDate since = trend.today().minusDays(DAYS_LEFT);
         Set<String> left = answers.fingerprints(athlete.id(), AnswerStore.Kind.LEFT, since);
         String morning = morning(situation);
+        Told told = new Told(answer, slabs, situation);
         List<Shown> all = new ArrayList<>();
         for (Proposal p : answer.proposals()) {
             String fingerprint = fingerprint(p);
-            if (!left.contains(fingerprint)) all.add(shown(all.size() + 1, fingerprint, p, answer, slabs, situation));
+            if (!left.contains(fingerprint)) all.add(told.shown(all.size() + 1, fingerprint, p));
         }
         return new Open(all, answer.triggers(), situation, slabs, morning, answer.broken());
     }
 
-    private static Shown shown(
-            int number,
-            String fingerprint,
-            Proposal p,
-            Adjusting.Answer answer,
-            Map<String, Slab> slabs,
-            Situation situation) {
-        String unmade = p.trigger() != Trigger.Kind.AWAY || situation.nextAim().isEmpty()
-                ? ""
-                : Words.unmade(
-                        Adjusting.beyond(situation, p.changes()),
-                        p,
-                        answer.leave().chronic());
-        return new Shown(
-                number,
-                fingerprint,
-                Words.title(p.changes(), slabs),
-                p.changes().stream().map(c -> Words.of(c, slabs)).toList(),
-                Words.price(p.effect(), answer.leave(), morning(situation)) + unmade,
-                Words.broken(p.breaks(), answer.broken()),
-                p,
-                answer.leave());
+    /** What proposals are put into words with. */
+    private record Told(Adjusting.Answer answer, Map<String, Slab> slabs, Situation situation) {
+        Shown shown(int number, String fingerprint, Proposal p) {
+            String unmade =
+                    p.trigger() != Trigger.Kind.AWAY || situation.nextAim().isEmpty()
+                            ? ""
+                            : Words.unmade(
+                                    Adjusting.beyond(situation, p.changes()),
+                                    p,
+                                    answer.leave().chronic());
+            return new Shown(
+                    number,
+                    fingerprint,
+                    Words.title(p.changes(), slabs),
+                    p.changes().stream().map(c -> Words.of(c, slabs)).toList(),
+                    Words.price(p.effect(), answer.leave(), morning(situation)) + unmade,
+                    Words.broken(p.breaks(), answer.broken()),
+                    p,
+                    answer.leave());
+        }
     }
 
     public static String morning(Situation s) {

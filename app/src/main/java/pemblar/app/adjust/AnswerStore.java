@@ -85,12 +85,13 @@ class AnswerStore {
                         + "where p.athlete_id = ? order by p.id desc limit ?")
                 .params(athleteId, SHOWN)
                 .query((rs, i) -> Learning.Answered.of(
-                        rs.getString("answer"),
-                        rs.getString("what"),
-                        rs.getString("reason"),
-                        rs.getString("name"),
-                        rs.getObject("day", LocalDate.class),
-                        rs.getString("effect"),
+                        new Learning.Answered.Given(
+                                rs.getString("answer"),
+                                rs.getString("what"),
+                                rs.getString("reason"),
+                                rs.getString("name"),
+                                rs.getObject("day", LocalDate.class),
+                                rs.getString("effect")),
                         trend))
                 .list();
     }

@@ -37,8 +37,13 @@ public record Learning(List<Answered> answered, String sentence) {
             Double forecast,
             Double other,
             Double came) {
-        static Answered of(
-                String answer, String what, String reason, String who, LocalDate day, String effect, Trend trend) {
+        /** As it was given. @param effect what was kept with it, as JSON */
+        record Given(String answer, String what, String reason, String who, LocalDate day, String effect) {}
+
+        static Answered of(Given given, Trend trend) {
+            String answer = given.answer();
+            String effect = given.effect();
+            LocalDate day = given.day();
             JsonNode kept = JsonMapper.shared().readTree(effect);
             boolean taken = answer.equals(AnswerStore.Kind.TAKEN.name());
             boolean changed = answer.equals(AnswerStore.Kind.CARRIED.name());
@@ -46,9 +51,9 @@ public record Learning(List<Answered> answered, String sentence) {
             LoadTrend.Day morning = then.isAfter(trend.today()) ? null : trend.on(then);
             return new Answered(
                     changed ? "changed on the board" : answer.toLowerCase(Locale.ROOT),
-                    what,
-                    reason,
-                    who,
+                    given.what(),
+                    given.reason(),
+                    given.who(),
                     day,
                     changed ? null : figure(kept, taken ? "takenWeek" : "leaveWeek"),
                     changed ? null : figure(kept, taken ? "leaveWeek" : "takenWeek"),

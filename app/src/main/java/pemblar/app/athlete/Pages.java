@@ -6,6 +6,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.ui.Model;
 import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.context.request.RequestContextHolder;
+import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.Looking;
 
@@ -28,7 +29,16 @@ public class Pages {
     }
 
     /** An opened page. @param today the athlete's own day */
-    public record Opened(Athlete athlete, LocalDate today) {}
+    public record Opened(Visit visit, Athlete athlete, LocalDate today) {
+        public Viewer viewer() {
+            return visit.viewer();
+        }
+    }
+
+    /** Days that a page shows. @param from null for today @param to null for the first alone */
+    public record Days(LocalDate from, LocalDate to) {
+        private static final Days TODAY = new Days(null, null);
+    }
 
     /** The athlete, for whom is asked for leave. */
     public Athlete athlete(Visit asked) {
@@ -61,22 +71,20 @@ public class Pages {
 
     /** A page that shows today. @param active the word of the page in the navigation */
     public Opened open(Model model, Visit visit, String active) {
-        return open(model, visit, active, null, null);
+        return open(model, visit, active, Days.TODAY);
     }
 
-    /**
-     * @param active the word of the page in the navigation
-     * @param from first day that the page shows, null for today; {@code to} likewise
-     */
-    public Opened open(Model model, Visit visit, String active, LocalDate from, LocalDate to) {
+    /** @param active the word of the page in the navigation */
+    public Opened open(Model model, Visit visit, String active, Days days) {
         Athlete athlete = begin(visit);
         LocalDate today = today(athlete);
         model.addAttribute("athlete", athlete);
         model.addAttribute("viewer", visit.viewer());
         model.addAttribute("active", active);
         model.addAttribute("today", today);
-        LocalDate begin = from == null ? today : from;
-        frame.draw(model, new PageFrame.Around(athlete, visit.viewer(), begin, to == null ? begin : to));
-        return new Opened(athlete, today);
+        LocalDate begin = days.from() == null ? today : days.from();
+        LocalDate end = days.to() == null ? begin : days.to();
+        frame.draw(model, new PageFrame.Around(athlete, visit.viewer(), begin, end));
+        return new Opened(visit, athlete, today);
     }
 }

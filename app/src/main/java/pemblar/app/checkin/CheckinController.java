@@ -24,6 +24,7 @@ import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
+import pemblar.core.range.DayRange;
 
 /** The check-in's form, its lanes over 90 days, and files of check-ins. */
 @Controller
@@ -58,7 +59,7 @@ class CheckinController {
         trends.of(page.athlete()).dayLoads(from, page.today()).forEach(d -> loads.put(d.day(), d.doneLoad()));
         model.addAttribute(
                 "lanes",
-                LanesDrawing.of(days, loads, spans(page.athlete(), days), from, page.today())
+                LanesDrawing.of(days, loads, spans(page.athlete(), days), new DayRange(from, page.today()))
                         .only(choice::asks));
         model.addAttribute("choice", choice);
         model.addAttribute("askable", Asked.Field.values());

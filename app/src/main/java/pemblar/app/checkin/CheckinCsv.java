@@ -99,34 +99,28 @@ final class CheckinCsv {
             }
             if (checkins.size() + problems.size() >= MOST_ROWS)
                 return refused("file: more than " + MOST_ROWS + " rows; import it in parts");
-            row(record, parser.getCurrentLineNumber(), places, days, checkins, problems);
+            try {
+                checkins.add(row(record, places, days));
+            } catch (IllegalArgumentException e) {
+                problems.add("line " + parser.getCurrentLineNumber() + ", " + e.getMessage());
+            }
             if (problems.size() >= MOST_PROBLEMS) break;
         }
         if (checkins.isEmpty() && problems.isEmpty()) return refused("file: there is no row under the column names");
         return problems.isEmpty() ? new Reading(checkins, List.of()) : new Reading(List.of(), problems);
     }
 
-    private static void row(
-            CSVRecord record,
-            long line,
-            Map<String, Integer> places,
-            Set<LocalDate> days,
-            List<Checkin> checkins,
-            List<String> problems) {
-        try {
-            Map<String, String> typed = new HashMap<>();
-            for (var column : COLUMNS.entrySet()) {
-                Integer at = places.get(column.getKey());
-                if (at != null && at < record.size()) typed.put(column.getValue(), record.get(at));
-            }
-            if (!typed.getOrDefault("sleep", "").isBlank())
-                typed.put("sleep", typed.get("sleep").replaceAll("[.,]\\d+$", "") + "min");
-            LocalDate day = day(typed.getOrDefault("day", ""));
-            if (!days.add(day)) throw new IllegalArgumentException("day: " + day + " stands twice; one row a day");
-            checkins.add(Typing.of(day, typed));
-        } catch (IllegalArgumentException e) {
-            problems.add("line " + line + ", " + e.getMessage());
+    private static Checkin row(CSVRecord record, Map<String, Integer> places, Set<LocalDate> days) {
+        Map<String, String> typed = new HashMap<>();
+        for (var column : COLUMNS.entrySet()) {
+            Integer at = places.get(column.getKey());
+            if (at != null && at < record.size()) typed.put(column.getValue(), record.get(at));
         }
+        if (!typed.getOrDefault("sleep", "").isBlank())
+            typed.put("sleep", typed.get("sleep").replaceAll("[.,]\\d+$", "") + "min");
+        LocalDate day = day(typed.getOrDefault("day", ""));
+        if (!days.add(day)) throw new IllegalArgumentException("day: " + day + " stands twice; one row a day");
+        return Typing.of(day, typed);
     }
 
     private static LocalDate day(String text) {

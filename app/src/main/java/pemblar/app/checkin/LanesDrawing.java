@@ -12,6 +12,7 @@ import pemblar.core.checkin.BandWords;
 import pemblar.core.checkin.Bands;
 import pemblar.core.checkin.Bands.Verdict;
 import pemblar.core.checkin.Measure;
+import pemblar.core.range.DayRange;
 
 /**
  * Small lanes over 90 days, each 1000 by 84: the usual as a band that moves with the days, each morning's value, the
@@ -54,8 +55,9 @@ public record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, 
             NavigableMap<LocalDate, Checkin> days,
             NavigableMap<LocalDate, Double> loads,
             List<DaysAway.Span> spans,
-            LocalDate from,
-            LocalDate today) {
+            DayRange shown) {
+        LocalDate from = shown.from();
+        LocalDate today = shown.to();
         List<Lane> lanes = new ArrayList<>();
         for (Measure measure : Measure.values()) lanes.add(new Maker(days, measure, from, today).lane());
         double most = Math.max(

@@ -63,10 +63,10 @@ public record MorningView(Line line, String drawing) {
             path(svg, "tick", marks(Strand.Day::checkin, width / 2, "1v4"));
             path(svg, "flag", marks(d -> !d.event().isEmpty(), width / 2, "0h9l-2.5 4 2.5 4h-9z"));
             touches(svg);
-            line(svg, "axis", 0, WIDTH, FLOOR, FLOOR);
+            line(svg, "axis", new Line(0, FLOOR, WIDTH, FLOOR));
             double at =
                     days.isEmpty() ? 0 : (today.toEpochDay() - days.get(0).day().toEpochDay()) * width;
-            line(svg, "now", at, at, 0, BOX);
+            line(svg, "now", new Line(at, 0, at, BOX));
             return svg.toString();
         }
 
@@ -75,9 +75,11 @@ public record MorningView(Line line, String drawing) {
                 svg.begin("path").with("class", kind).with("d", drawn).end();
         }
 
-        private static void line(Markup svg, String kind, double x1, double x2, double y1, double y2) {
-            svg.begin("line").with("class", kind).with("x1", x1).with("x2", x2);
-            svg.with("y1", y1).with("y2", y2).end();
+        private record Line(double x1, double y1, double x2, double y2) {}
+
+        private static void line(Markup svg, String kind, Line line) {
+            svg.begin("line").with("class", kind).with("x1", line.x1()).with("x2", line.x2());
+            svg.with("y1", line.y1()).with("y2", line.y2()).end();
         }
 
         /** A day each to point at. */

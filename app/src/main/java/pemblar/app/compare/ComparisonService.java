@@ -134,11 +134,10 @@ public class ComparisonService implements Undoable {
         return figures;
     }
 
-    /**
-     * Repetitions of a session, or one stretch of it. @param from second of the recording as it is shown; null for the
-     * repetitions @throws IllegalArgumentException when it has none
-     */
-    private List<Line> lines(SessionService.Opened opened, String group, Integer from, Integer to) {
+    /** @throws IllegalArgumentException when the session has no repetitions */
+    private List<Line> lines(SessionService.Opened opened, String group, Part part) {
+        Integer from = part.from();
+        Integer to = part.to();
         if (opened.recording().isEmpty()) throw new NotFoundException("recording");
         List<Span> spans = from == null || to == null
                 ? repetitions.of(opened)
@@ -166,12 +165,23 @@ public class ComparisonService implements Undoable {
         return lines;
     }
 
-    /** Adds to a comparison, or begins one. @param comparison null for a new one @return its id */
+    /** Which comparison, and which group of it. @param comparison null for a new one, which {@code name} is for */
+    public record Where(Long comparison, String name, String group) {}
+
+    /** A session's repetitions, or a stretch of it. @param from second as it is shown; null for the repetitions */
+    public record Part(long session, Integer from, Integer to) {
+        static Part whole(long session) {
+            return new Part(session, null, null);
+        }
+    }
+
+    /** Adds to a comparison, or begins one. @return its id */
     @Transactional
-    public long add(Visit visit, Long comparison, String name, String group, long session, Integer from, Integer to) {
-        SessionService.Opened opened = sessions.open(visit, session);
-        List<Line> lines = lines(opened, Content.group(group), from, to);
-        if (comparison == null) return create(visit, name, Content.EMPTY.add(lines));
+    public long add(Visit visit, Where where, Part part) {
+        Long comparison = where.comparison();
+        SessionService.Opened opened = sessions.open(visit, part.session());
+        List<Line> lines = lines(opened, Content.group(where.group()), part);
+        if (comparison == null) return create(visit, where.name(), Content.EMPTY.add(lines));
         change(visit, comparison, "Added " + lines.size() + " to a comparison.", content -> content.add(lines));
         return comparison;
     }
@@ -182,7 +192,8 @@ public class ComparisonService implements Undoable {
         Content content = Content.EMPTY;
         for (var group : sessionsByGroup.entrySet())
             for (long session : group.getValue())
-                content = content.add(lines(sessions.open(visit, session), Content.group(group.getKey()), null, null));
+                content = content.add(
+                        lines(sessions.open(visit, session), Content.group(group.getKey()), Part.whole(session)));
         return create(visit, name, content);
     }
 
@@ -229,8 +240,7 @@ public class ComparisonService implements Undoable {
             content = content.add(lines(
                     opened,
                     surfaces ? surface.isEmpty() ? "surface not said" : surface : spell(opened, all),
-                    null,
-                    null));
+                    Part.whole(opened.slab().id())));
         }
         if (content.lines().isEmpty())
             throw new IllegalArgumentException("No repetitions were found in the sessions of this workout.");

@@ -405,7 +405,8 @@ class DemoLoader implements ApplicationRunner {
                                         Math.min(1.3, Math.rint(20 * DemoAthlete.amount(day, block.easy())) / 20)));
                 long id = schedule.add(athlete.id(), date, demo.startMinute(date), title, workout);
                 if (day >= 0 || demo.isMissed(day, random)) continue;
-                perform(demo, athlete, day, date, id, title, workout, values, random);
+                byte[] file = FitWorkouts.of(title, workout, values.on(date)).write(SERIAL, clock.instant());
+                perform(demo, athlete, new Planned(day, date, id, workout.sport(), file), random);
                 count++;
             }
         }
@@ -416,22 +417,20 @@ class DemoLoader implements ApplicationRunner {
         return DemoWorkouts.named(title);
     }
 
-    private void perform(
-            DemoAthlete demo,
-            Athlete athlete,
-            int day,
-            LocalDate date,
-            long id,
-            String title,
-            Workout workout,
-            DatedZones values,
-            Random random) {
-        byte[] file = FitWorkouts.of(title, workout, values.on(date)).write(SERIAL, clock.instant());
+    /** @param day of the demo, 0 today @param file the workout, for a device */
+    private record Planned(int day, LocalDate date, long id, Sport sport, byte[] file) {}
+
+    private void perform(DemoAthlete demo, Athlete athlete, Planned planned, Random random) {
+        LocalDate date = planned.date();
         int late = random.nextInt(25);
         var start = athlete.at(date, demo.startMinute(date) + late);
         byte[] activity = HeadUnit.follow(
-                file, demo.body(workout.sport(), day), start, random, DemoAthlete.faults(day, date, random));
-        recordings.take(athlete, "bench-unit-" + date + ".fit", activity, Optional.of(id));
+                planned.file(),
+                demo.body(planned.sport(), planned.day()),
+                start,
+                random,
+                DemoAthlete.faults(planned.day(), date, random));
+        recordings.take(athlete, "bench-unit-" + date + ".fit", activity, Optional.of(planned.id()));
         int count = taken.incrementAndGet();
         if (count % SAID_EVERY == 0) LOG.info("demo data: {} of at most {} recordings", count, planned(today(athlete)));
     }

@@ -7,6 +7,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
 import pemblar.app.strength.StrengthMaking;
+import pemblar.app.strength.maximum.MaximaService;
 
 /** Twenty weeks of strength work beside the endurance, with maxima that rose. */
 @Component
@@ -32,32 +33,38 @@ class DemoStrength {
 
     void add(DemoAthlete demo, Athlete athlete, Viewer viewer, LocalDate today) {
         if (demo.isMixed()) return;
+        Visit visit = new Visit(athlete.id(), viewer);
         double share = demo.kilograms() / 66;
         for (int rise = 0; rise < 3; rise++) {
             LocalDate day = today.minusWeeks(WEEKS - 7L * rise);
             String said = rise == 0 ? "typed" : Math.round(share * (80 + 4 * rise)) + " kg × 5";
-            making.maximum(
-                    new Visit(athlete.id(), viewer), "back squat", day, Math.rint(share * (92 + 5 * rise)), said);
+            maximum(visit, "back squat", new At(day, share * (92 + 5 * rise)), said);
         }
         LocalDate first = today.minusWeeks(WEEKS);
-        making.maximum(new Visit(athlete.id(), viewer), "deadlift", first, Math.rint(share * 118), "107.5 kg × 3");
-        making.maximum(new Visit(athlete.id(), viewer), "bench press", first, Math.rint(share * 62), "typed");
-        making.maximum(new Visit(athlete.id(), viewer), "row", first, Math.rint(share * 66), "typed");
-        making.maximum(new Visit(athlete.id(), viewer), "calf raise", first, Math.rint(share * 120), "typed");
-        making.maximum(new Visit(athlete.id(), viewer), "pull-up", first, Math.rint(share * 88), "3 with 10 kg");
-        making.link(new Visit(athlete.id(), viewer), "split squat", "back squat", 35, false);
-        making.link(new Visit(athlete.id(), viewer), "romanian deadlift", "deadlift", 80, true);
+        maximum(visit, "deadlift", new At(first, share * 118), "107.5 kg × 3");
+        maximum(visit, "bench press", new At(first, share * 62), "typed");
+        maximum(visit, "row", new At(first, share * 66), "typed");
+        maximum(visit, "calf raise", new At(first, share * 120), "typed");
+        maximum(visit, "pull-up", new At(first, share * 88), "3 with 10 kg");
+        making.link(visit, new MaximaService.Link("split squat", "back squat", 35, false));
+        making.link(visit, new MaximaService.Link("romanian deadlift", "deadlift", 80, true));
         for (int week = -WEEKS; week < WEEKS_AHEAD; week++) {
             LocalDate monday = today.plusWeeks(week).with(DayOfWeek.MONDAY);
             if (monday.isBefore(first)) continue;
             boolean legs = week % 2 == 0;
             making.session(
-                    new Visit(athlete.id(), viewer),
+                    visit,
                     athlete,
-                    monday,
-                    legs ? "Legs, heavy" : "Upper body and trunk",
-                    legs ? LEGS : UPPER,
+                    legs
+                            ? new StrengthMaking.Wanted(monday, "Legs, heavy", LEGS)
+                            : new StrengthMaking.Wanted(monday, "Upper body and trunk", UPPER),
                     asked -> asked + 1);
         }
+    }
+
+    private record At(LocalDate day, double kilograms) {}
+
+    private void maximum(Visit visit, String exercise, At at, String said) {
+        making.maximum(visit, new MaximaService.New(exercise, at.day(), Math.rint(at.kilograms()), said, null));
     }
 }

@@ -8,14 +8,17 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
 import pemblar.core.model.Effort;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Calculation;
 import pemblar.core.threshold.Calculators;
+import pemblar.core.threshold.Calculators.Swim;
 import pemblar.core.threshold.Estimate;
 import pemblar.core.threshold.Evidence;
 import pemblar.core.threshold.Method;
@@ -53,26 +56,22 @@ class DemoTests {
     }
 
     private void twoEfforts(List<Evidence> pieces, Athlete athlete, LocalDate date) {
-        double brief = best(athlete, Sport.RIDE, Measure.POWER, date, SHORT);
-        double sustained = best(athlete, Sport.RIDE, Measure.POWER, date, LONG);
+        double brief = best(new Scope(athlete, Sport.RIDE, Measure.POWER, new DayRange(date, date)), SHORT);
+        double sustained = best(new Scope(athlete, Sport.RIDE, Measure.POWER, new DayRange(date, date)), LONG);
         if (Double.isNaN(brief) || Double.isNaN(sustained)) return;
         add(
                 pieces,
-                Sport.RIDE,
-                date,
-                Method.TWO_EFFORTS,
+                new Done(Sport.RIDE, date, Method.TWO_EFFORTS),
                 Calculators.twoEfforts(new Effort(SHORT, brief), new Effort(LONG, sustained), 0),
                 text("3:00 at %.0f W, 12:00 at %.0f W", brief, sustained));
     }
 
     private void twenty(List<Evidence> pieces, Athlete athlete, LocalDate date) {
-        double watts = best(athlete, Sport.RIDE, Measure.POWER, date, TWENTY);
+        double watts = best(new Scope(athlete, Sport.RIDE, Measure.POWER, new DayRange(date, date)), TWENTY);
         if (Double.isNaN(watts)) return;
         add(
                 pieces,
-                Sport.RIDE,
-                date,
-                Method.TWENTY_MINUTES,
+                new Done(Sport.RIDE, date, Method.TWENTY_MINUTES),
                 Calculators.twentyMinutes(Sport.RIDE, watts, Calculators.USUAL_FACTOR),
                 text("%.0f W over 20 min, times 0.95", watts));
     }
@@ -83,43 +82,35 @@ class DemoTests {
         double longSeconds = shortSeconds + Math.rint(200 / threshold);
         add(
                 pieces,
-                Sport.SWIM,
-                date,
-                Method.TWO_SWIMS,
-                Calculators.twoSwims(200, shortSeconds, 400, longSeconds, 0),
+                new Done(Sport.SWIM, date, Method.TWO_SWIMS),
+                Calculators.twoSwims(new Swim(200, shortSeconds), new Swim(400, longSeconds), 0),
                 "200 m in " + Pace.clock(shortSeconds) + ", 400 m in " + Pace.clock(longSeconds));
     }
 
     private void trial(List<Evidence> pieces, Athlete athlete, LocalDate date) {
-        double speed = best(athlete, Sport.RUN, Measure.SPEED, date, THIRTY);
-        double bpm = best(athlete, Sport.RUN, Measure.HEART_RATE, date, TWENTY);
+        double speed = best(new Scope(athlete, Sport.RUN, Measure.SPEED, new DayRange(date, date)), THIRTY);
+        double bpm = best(new Scope(athlete, Sport.RUN, Measure.HEART_RATE, new DayRange(date, date)), TWENTY);
         if (Double.isNaN(speed) || Double.isNaN(bpm)) return;
         double k = evidence.endurance(athlete, speed * THIRTY, THIRTY).k();
         add(
                 pieces,
-                Sport.RUN,
-                date,
-                Method.RACE_BY_PACE,
+                new Done(Sport.RUN, date, Method.RACE_BY_PACE),
                 Calculators.racePace(speed * THIRTY, THIRTY, k),
                 text("%.2f km in 30:00", speed * THIRTY / 1000));
         add(
                 pieces,
-                Sport.RUN,
-                date,
-                Method.HEART_RATE_THIRTY,
+                new Done(Sport.RUN, date, Method.HEART_RATE_THIRTY),
                 Calculators.heartRateThirty(Sport.RUN, bpm),
                 text("mean of the last 20 min %.0f bpm", bpm));
     }
 
     private void race(List<Evidence> pieces, Athlete athlete, LocalDate date) {
-        double watts = best(athlete, Sport.RIDE, Measure.POWER, date, RACE);
-        double bpm = best(athlete, Sport.RIDE, Measure.HEART_RATE, date, TWENTY);
+        double watts = best(new Scope(athlete, Sport.RIDE, Measure.POWER, new DayRange(date, date)), RACE);
+        double bpm = best(new Scope(athlete, Sport.RIDE, Measure.HEART_RATE, new DayRange(date, date)), TWENTY);
         if (Double.isNaN(watts) || Double.isNaN(bpm)) return;
         add(
                 pieces,
-                Sport.RIDE,
-                date,
-                Method.RACE_BY_POWER,
+                new Done(Sport.RIDE, date, Method.RACE_BY_POWER),
                 Calculators.racePower(
                         Sport.RIDE,
                         watts,
@@ -128,21 +119,20 @@ class DemoTests {
                 text("Harbour club race: " + Pace.clock(RACE) + " at %.0f W", watts));
         add(
                 pieces,
-                Sport.RIDE,
-                date,
-                Method.HEART_RATE_TWENTY,
+                new Done(Sport.RIDE, date, Method.HEART_RATE_TWENTY),
                 Calculators.heartRateTwenty(Sport.RIDE, bpm),
                 text("Harbour club race: mean of 20 min %.0f bpm", bpm));
     }
 
-    private double best(Athlete athlete, Sport sport, Measure measure, LocalDate date, int seconds) {
-        return efforts.curve(athlete, sport, measure, date, date).at(seconds);
+    private double best(Scope scope, int seconds) {
+        return efforts.curve(scope).at(seconds);
     }
 
-    private static void add(
-            List<Evidence> pieces, Sport sport, LocalDate date, Method method, Calculation calculation, String source) {
+    private record Done(Sport sport, LocalDate date, Method method) {}
+
+    private static void add(List<Evidence> pieces, Done test, Calculation calculation, String source) {
         for (Estimate estimate : calculation.estimates())
-            pieces.add(new Evidence(sport, date, estimate, method, source, ""));
+            pieces.add(new Evidence(test.sport(), test.date(), estimate, test.method(), source, ""));
     }
 
     private static String text(String format, Object... values) {

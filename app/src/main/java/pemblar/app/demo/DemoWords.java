@@ -32,8 +32,8 @@ class DemoWords {
     }
 
     void add(DemoAthlete demo, Athlete athlete, Viewer viewer, Viewer coach) {
-        describe(athlete.id(), "RIDE", "grey road bike", "red gravel bike", "gravel", "%spin%");
-        describe(athlete.id(), "RUN", "light shoes", "trail shoes", "trail", "%loop%");
+        describe(athlete.id(), "RIDE", "grey road bike", new Other("%spin%", "red gravel bike", "gravel"));
+        describe(athlete.id(), "RUN", "light shoes", new Other("%loop%", "trail shoes", "trail"));
         sql.update(
                 "update session set weather = case when extract(month from day) in (7, 8) then 'hot' when "
                         + "extract(month from day) in (12, 1, 2) then 'cold' when id % 9 = 0 then 'wet' else "
@@ -56,16 +56,19 @@ class DemoWords {
         }
     }
 
-    private void describe(long athlete, String sport, String usual, String other, String surface, String titles) {
+    /** What is done with other equipment, on another surface. @param titles pattern of the sessions' titles */
+    private record Other(String titles, String equipment, String surface) {}
+
+    private void describe(long athlete, String sport, String usual, Other other) {
         sql.update(
                 "update session set equipment = case when title ilike ? then ? else ? end, surface = case "
                         + "when title ilike ? then ? else 'road' end where athlete_id = ? and sport = ? and "
                         + "recording_id is not null",
-                titles,
-                other,
+                other.titles(),
+                other.equipment(),
                 usual,
-                titles,
-                surface,
+                other.titles(),
+                other.surface(),
                 athlete,
                 sport);
     }

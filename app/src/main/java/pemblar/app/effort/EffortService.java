@@ -13,6 +13,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.SetAside;
+import pemblar.core.range.DayRange;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.recording.Series;
@@ -32,10 +33,22 @@ public class EffortService {
         this.setAsides = setAsides;
     }
 
-    /** The combined curve of a span of days, both ends included. Sources are ids of recordings. */
+    /** Whose best efforts, in which sport, measured how, and of which days. */
+    public record Scope(Athlete athlete, Sport sport, Measure measure, DayRange days) {
+        public Scope on(DayRange others) {
+            return new Scope(athlete, sport, measure, others);
+        }
+    }
+
+    private List<EffortCurveRepository.Curve> curvesIn(Scope scope) {
+        DayRange days = scope.days();
+        return curves.between(scope.athlete().id(), scope.sport(), scope.measure(), days.from(), days.to());
+    }
+
+    /** The combined curve. Sources are ids of recordings. */
     @Transactional(readOnly = true)
-    public BestCurve curve(Athlete athlete, Sport sport, Measure measure, LocalDate from, LocalDate to) {
-        return curve(athlete, sport, measure, from, to, day -> 1);
+    public BestCurve curve(Scope scope) {
+        return curve(scope, day -> 1);
     }
 
     /**
@@ -43,28 +56,15 @@ public class EffortService {
      * left out.
      */
     @Transactional(readOnly = true)
-    public BestCurve curve(
-            Athlete athlete,
-            Sport sport,
-            Measure measure,
-            LocalDate from,
-            LocalDate to,
-            ToDoubleFunction<LocalDate> divisor) {
-        return curve(athlete, sport, measure, from, to, divisor, null);
+    public BestCurve curve(Scope scope, ToDoubleFunction<LocalDate> divisor) {
+        return curve(scope, divisor, null);
     }
 
     /** The same over some recordings alone. @param only null for all */
     @Transactional(readOnly = true)
-    public BestCurve curve(
-            Athlete athlete,
-            Sport sport,
-            Measure measure,
-            LocalDate from,
-            LocalDate to,
-            ToDoubleFunction<LocalDate> divisor,
-            Set<Long> only) {
+    public BestCurve curve(Scope scope, ToDoubleFunction<LocalDate> divisor, Set<Long> only) {
         BestCurve combined = new BestCurve();
-        for (EffortCurveRepository.Curve curve : curves.between(athlete.id(), sport, measure, from, to))
+        for (EffortCurveRepository.Curve curve : curvesIn(scope))
             if (only == null || only.contains(curve.recordingId()))
                 combined.raise(
                         curve.recordingId(), EffortCurveRow.series(curve.means()), divisor.applyAsDouble(curve.day()));
@@ -74,12 +74,10 @@ public class EffortService {
     /** Best means of one recording, on the grid that all curves share. */
     public record DayCurve(long recordingId, LocalDate day, Series means) {}
 
-    /** The recordings' own curves of a span of days, both ends included, to be combined for many days at once. */
+    /** The recordings' own curves, to be combined for many days at once. */
     @Transactional(readOnly = true)
-    public List<DayCurve> curves(Athlete athlete, Sport sport, Measure measure, LocalDate from, LocalDate to) {
-        return curves.between(athlete.id(), sport, measure, from, to).stream()
-                .map(EffortService::dayCurve)
-                .toList();
+    public List<DayCurve> curves(Scope scope) {
+        return curvesIn(scope).stream().map(EffortService::dayCurve).toList();
     }
 
     /** The same of some days alone. */
@@ -99,9 +97,9 @@ public class EffortService {
      * there is none.
      */
     @Transactional(readOnly = true)
-    public double bestSecondBefore(Athlete athlete, Sport sport, LocalDate from, LocalDate to, long exceptRecordingId) {
+    public double bestSecondBefore(Athlete athlete, Sport sport, DayRange days, long exceptRecordingId) {
         double best = Double.NaN;
-        for (EffortCurveRepository.Curve curve : curves.between(athlete.id(), sport, Measure.POWER, from, to)) {
+        for (EffortCurveRepository.Curve curve : curvesIn(new Scope(athlete, sport, Measure.POWER, days))) {
             double first = EffortCurveRow.first(curve.means());
             if (curve.recordingId() != exceptRecordingId && !(first <= best) && !Double.isNaN(first)) best = first;
         }
@@ -113,15 +111,11 @@ public class EffortService {
      * gives for its day.
      */
     @Transactional(readOnly = true)
-    public AfterWork after(
-            Athlete athlete,
-            Sport sport,
-            Measure measure,
-            LocalDate from,
-            LocalDate to,
-            ToDoubleFunction<LocalDate> divisor) {
+    public AfterWork after(Scope scope, ToDoubleFunction<LocalDate> divisor) {
         AfterWork combined = new AfterWork();
-        for (EffortCurveRepository.Curve curve : afters.between(athlete.id(), sport, measure, from, to))
+        DayRange days = scope.days();
+        for (EffortCurveRepository.Curve curve :
+                afters.between(scope.athlete().id(), scope.sport(), scope.measure(), days.from(), days.to()))
             combined.raise(EffortCurveRow.series(curve.means()), divisor.applyAsDouble(curve.day()));
         return combined;
     }

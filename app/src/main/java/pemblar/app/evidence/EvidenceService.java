@@ -14,6 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Visit;
 import pemblar.app.session.reading.SessionEfforts;
@@ -21,6 +22,7 @@ import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.CriticalPower;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Endurance;
@@ -105,7 +107,8 @@ public class EvidenceService {
 
     /** CP and W′ of the model over the best efforts of the last 90 days, when there is enough evidence. */
     private List<Piece> found(Athlete athlete, LocalDate today, Map<String, String> reasons) {
-        BestCurve curve = efforts.curve(athlete, Sport.RIDE, Measure.POWER, today.minusDays(RECENT_DAYS), today);
+        BestCurve curve =
+                efforts.curve(new Scope(athlete, Sport.RIDE, Measure.POWER, DayRange.upTo(today, RECENT_DAYS)));
         Optional<CriticalPower> model = PowerDuration.of(curve).critical().filter(CriticalPower::isEnough);
         if (model.isEmpty()) return List.of();
         CriticalPower critical = model.get();
@@ -197,7 +200,7 @@ public class EvidenceService {
 
     private List<Point> ownBests(Athlete athlete, Sport sport, Measure measure) {
         LocalDate today = athlete.dayOf(clock.instant());
-        return efforts.curve(athlete, sport, measure, today.minusDays(YEAR), today)
+        return efforts.curve(new Scope(athlete, sport, measure, DayRange.upTo(today, YEAR)))
                 .points(1200, 14_400);
     }
 }

@@ -86,7 +86,8 @@ class HourController {
             if (on == null) throw new IllegalArgumentException("Day: choose one.");
             if (minute == null) throw new IllegalArgumentException("Clock time: choose one, such as 18:00.");
             int times = (int) Typed.number("Speed", form.speed(), 1, FASTEST);
-            long hour = hours.open(group, viewer, Long.parseLong(form.workout()), on, minute, times);
+            long hour = hours.open(
+                    group, viewer, new HourService.Wanted(Long.parseLong(form.workout()), on, minute, times));
             return "redirect:/roster/groups/" + id + "/hours/" + hour;
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());

@@ -93,14 +93,18 @@ public class HourService {
         return store.latest(group.id(), LATEST);
     }
 
+    /** An hour to be opened. @param minute of the day @param speed times the clock's */
+    record Wanted(long workoutId, LocalDate day, int minute, int speed) {}
+
     /** @throws IllegalArgumentException when it cannot be done by one clock, with the reason and the way out */
     @Transactional
-    long open(Memberships.Group group, Viewer coach, long workoutId, LocalDate day, int minute, int speed) {
-        Shelved shelved = workouts.require(workoutId, coach);
+    long open(Memberships.Group group, Viewer coach, Wanted wanted) {
+        Shelved shelved = workouts.require(wanted.workoutId(), coach);
         new SharedClock(shelved.workout());
         Instant now = clock.instant();
-        Instant starts = day.atStartOfDay()
-                .plusMinutes(minute)
+        Instant starts = wanted.day()
+                .atStartOfDay()
+                .plusMinutes(wanted.minute())
                 .atZone(zone(group, coach))
                 .toInstant();
         if (starts.isBefore(now.minus(STILL_NOW)))
@@ -116,7 +120,7 @@ public class HourService {
                 shelved.version(),
                 shelved.workout(),
                 starts,
-                speed));
+                wanted.speed()));
     }
 
     /** @throws NotFoundException when it is not this coach's and group's */

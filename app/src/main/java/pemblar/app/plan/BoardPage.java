@@ -97,7 +97,7 @@ class BoardPage {
         List<BoardRow> rows = shown.rows();
         LocalDate first = rows.get(0).block().first();
         LocalDate last = rows.get(rows.size() - 1).block().last();
-        Pages.Opened page = pages.open(model, visit, "board", first, last);
+        Pages.Opened page = pages.open(model, visit, "board", new Pages.Days(first, last));
         model.addAttribute("rows", rows);
         model.addAttribute("displaced", shown.displaced());
         model.addAttribute("noteDays", notes.days(athlete, first, last));

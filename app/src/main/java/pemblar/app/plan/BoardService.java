@@ -87,7 +87,7 @@ public class BoardService {
         Map<LocalDate, Marked> marks = marks(athlete);
         List<BoardRow.Day> days = block.first()
                 .datesUntil(block.last().plusDays(1))
-                .map(day -> day(day, today, marks.get(day), byDay.getOrDefault(day, List.of()), longest, 0))
+                .map(day -> day(new Looked(day, today, marks.get(day), byDay.getOrDefault(day, List.of())), longest, 0))
                 .toList();
         BoardRow row = new BoardRow(
                 block,
@@ -166,10 +166,7 @@ public class BoardService {
         List<BoardRow.Day> days = new ArrayList<>();
         for (LocalDate day = block.first(); !day.isAfter(block.last()); day = day.plusDays(1))
             days.add(day(
-                    day,
-                    around.today,
-                    around.marks.get(day),
-                    around.byDay.getOrDefault(day, List.of()),
+                    new Looked(day, around.today, around.marks.get(day), around.byDay.getOrDefault(day, List.of())),
                     longest,
                     RollingLoad.at(around.spells, around.athlete.at(day, 1440), WEEK_HOURS)));
         return new BoardRow(
@@ -182,15 +179,19 @@ public class BoardService {
                 run(block, around));
     }
 
-    private static BoardRow.Day day(
-            LocalDate date, LocalDate today, Marked mark, List<Slab> slabs, int longest, double week) {
+    /** A day as it is looked up. @param mark null without one */
+    private record Looked(LocalDate date, LocalDate today, Marked mark, List<Slab> slabs) {}
+
+    /** @param longest seconds of the longest session that stands beside it @param week load of the seven days */
+    private static BoardRow.Day day(Looked day, int longest, double week) {
+        Marked mark = day.mark();
         return new BoardRow.Day(
-                date,
-                date.equals(today),
-                date.isBefore(today),
+                day.date(),
+                day.date().equals(day.today()),
+                day.date().isBefore(day.today()),
                 mark != null && mark.unavailable(),
                 mark == null ? "" : mark.note(),
-                slabs.stream()
+                day.slabs().stream()
                         .map(s ->
                                 new BoardRow.SlabView(s, SlabDrawing.planned(s, longest), SlabDrawing.done(s, longest)))
                         .toList(),

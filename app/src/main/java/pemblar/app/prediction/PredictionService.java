@@ -15,6 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
 import pemblar.app.effort.EffortService.DayCurve;
+import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.frame.Once;
 import pemblar.app.planner.Likely;
 import pemblar.app.prediction.Foreseen.Made;
@@ -25,6 +26,7 @@ import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.prediction.Prediction;
 import pemblar.core.prediction.RideCourse;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Endurance;
@@ -81,7 +83,8 @@ public class PredictionService implements Likely {
                         sport,
                         athlete.sex(),
                         thresholds.of(athlete),
-                        efforts.curves(athlete, sport, sport.ownMeasure(), from.minusDays(Known.YEAR), today),
+                        efforts.curves(new Scope(
+                                athlete, sport, sport.ownMeasure(), new DayRange(from.minusDays(Known.YEAR), today))),
                         sport.onWheels() ? recordings.rides(athlete, sport, from.minusDays(Known.YEAR)) : List.of()));
     }
 

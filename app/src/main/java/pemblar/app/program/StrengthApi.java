@@ -129,11 +129,8 @@ class StrengthApi {
         if (maximum.kilograms() == null) throw new IllegalArgumentException("kilograms: is missing.");
         maxima.set(
                 new Visit(athleteId, viewer),
-                maximum.exercise(),
-                maximum.day(),
-                maximum.kilograms(),
-                "sent by a program",
-                null);
+                new MaximaService.New(
+                        maximum.exercise(), maximum.day(), maximum.kilograms(), "sent by a program", null));
         return maxima(athleteId, viewer);
     }
 

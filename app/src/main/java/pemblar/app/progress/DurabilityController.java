@@ -10,12 +10,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.Durability;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 
@@ -54,19 +56,9 @@ class DurabilityController {
         boolean power = of.ownMeasure() == Measure.POWER;
         LocalDate today = page.today();
         List<Span> spans = List.of(
-                span("The last half-year", athlete, of, today.minusDays(HALF_YEAR), today),
-                span(
-                        "The half-year before",
-                        athlete,
-                        of,
-                        today.minusDays(2 * HALF_YEAR),
-                        today.minusDays(HALF_YEAR + 1L)),
-                span(
-                        "A year before",
-                        athlete,
-                        of,
-                        today.minusDays(3 * HALF_YEAR),
-                        today.minusDays(2 * HALF_YEAR + 1L)));
+                span("The last half-year", athlete, of, halfYear(today, 0)),
+                span("The half-year before", athlete, of, halfYear(today, 1)),
+                span("A year before", athlete, of, halfYear(today, 2)));
         model.addAttribute("sport", of);
         model.addAttribute("heads", power ? heads(JOULES, 1000, " kJ") : heads(HOURS, 1, " h"));
         model.addAttribute(
@@ -99,16 +91,19 @@ class DurabilityController {
         }
     }
 
-    private Bests bests(Athlete athlete, Sport sport, LocalDate from, LocalDate to) {
-        Measure measure = sport.ownMeasure();
-        return new Bests(
-                efforts.curve(athlete, sport, measure, from, to, day -> 1),
-                efforts.after(athlete, sport, measure, from, to, day -> 1),
-                sport);
+    /** The last one has today in it, and one day more. */
+    private static DayRange halfYear(LocalDate today, int back) {
+        LocalDate last = today.minusDays((long) back * HALF_YEAR);
+        return new DayRange(last.minusDays(HALF_YEAR), back == 0 ? last : last.minusDays(1));
     }
 
-    private Span span(String name, Athlete athlete, Sport sport, LocalDate from, LocalDate to) {
-        Bests bests = bests(athlete, sport, from, to);
+    private Bests bests(Athlete athlete, Sport sport, DayRange days) {
+        Scope scope = new Scope(athlete, sport, sport.ownMeasure(), days);
+        return new Bests(efforts.curve(scope), efforts.after(scope, day -> 1), sport);
+    }
+
+    private Span span(String name, Athlete athlete, Sport sport, DayRange days) {
+        Bests bests = bests(athlete, sport, days);
         List<Row> rows = new ArrayList<>();
         for (int seconds : EFFORTS) {
             if (Double.isNaN(bests.fresh(seconds))) continue;
@@ -129,8 +124,8 @@ class DurabilityController {
 
     /** The longest effort at the highest amount that was tried, against the half-year before. */
     private String sentence(Athlete athlete, Sport sport, LocalDate today) {
-        Bests now = bests(athlete, sport, today.minusDays(HALF_YEAR), today);
-        Bests before = bests(athlete, sport, today.minusDays(2 * HALF_YEAR), today.minusDays(HALF_YEAR + 1L));
+        Bests now = bests(athlete, sport, halfYear(today, 0));
+        Bests before = bests(athlete, sport, halfYear(today, 1));
         int[] amounts = now.amounts();
         for (int i = amounts.length - 1; i >= 0; i--) {
             Durability is = now.of(300, amounts[i]);

@@ -93,7 +93,7 @@ class ProgressController {
             @RequestParam(required = false) LocalDate from,
             @RequestParam(required = false) LocalDate to,
             Model model) {
-        Pages.Opened page = pages.open(model, visit, "progress", from, to);
+        Pages.Opened page = pages.open(model, visit, "progress", new Pages.Days(from, to));
         LocalDate today = page.today();
         Trend trend = trends.of(page.athlete());
         List<LoadTrend.Day> days = trend.days();

@@ -10,6 +10,7 @@ import pemblar.core.load.SessionSummary;
 import pemblar.core.mending.Mending;
 import pemblar.core.mending.Proposal;
 import pemblar.core.mending.Proposals;
+import pemblar.core.range.DayRange;
 import pemblar.core.recording.Recording;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
@@ -53,7 +54,10 @@ public class Doubts {
         double kilograms = values.get(Quantity.BODY_MASS).orElse(Double.NaN);
         double best = Proposals.needsBest(recording, kilograms)
                 ? efforts.bestSecondBefore(
-                        athlete, of.sport(), of.day().minusYears(YEARS_OF_BESTS), of.day(), of.recordingId())
+                        athlete,
+                        of.sport(),
+                        new DayRange(of.day().minusYears(YEARS_OF_BESTS), of.day()),
+                        of.recordingId())
                 : Double.NaN;
         return new Proposals.Known(
                 best, kilograms, values.get(Quantity.MAXIMUM_HEART_RATE).orElse(Double.NaN));

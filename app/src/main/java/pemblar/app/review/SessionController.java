@@ -93,7 +93,7 @@ class SessionController {
     String session(Visit visit, @PathVariable long id, Model model) {
         SessionService.Opened opened = sessions.open(visit, id);
         Slab slab = opened.slab();
-        Pages.Opened page = pages.open(model, visit, "sessions", slab.day(), slab.day());
+        Pages.Opened page = pages.open(model, visit, "sessions", new Pages.Days(slab.day(), slab.day()));
         model.addAttribute("slab", slab);
         if (opened.stored().isPresent()) Elsewhere.writtenAtMain(() -> looks.looked(visit.viewer(), id));
         model.addAttribute("stored", opened.stored().orElse(null));

@@ -256,12 +256,19 @@ public class SessionRow {
         scalePercent = 100;
     }
 
-    /** Told by a person, without a recording. */
-    public void tell(int seconds, Double metres, Double effort, String note, Double load) {
-        doneSeconds = seconds;
-        doneMetres = metres;
-        doneEffort = effort;
-        doneNote = note;
+    /** What a person tells of a session without a recording. @param effort 0 to 10; null for none, as {@code metres} */
+    public record Told(int seconds, Double metres, Double effort, String note) {
+        public static Told lasting(int seconds, Double effort) {
+            return new Told(seconds, null, effort, "");
+        }
+    }
+
+    /** @param load null when it is not known */
+    public void tell(Told told, Double load) {
+        doneSeconds = told.seconds();
+        doneMetres = told.metres();
+        doneEffort = told.effort();
+        doneNote = told.note();
         doneLoad = load;
     }
 

@@ -51,14 +51,17 @@ public class StrengthMaking {
     }
 
     @Transactional
-    public void maximum(Visit visit, String exercise, LocalDate day, double kilograms, String said) {
-        maxima.set(visit, exercise, day, kilograms, said, null);
+    public void maximum(Visit visit, MaximaService.New maximum) {
+        maxima.set(visit, maximum);
     }
 
     @Transactional
-    public void link(Visit visit, String exercise, String of, double percent, boolean reportsBack) {
-        maxima.link(visit, new MaximaService.Link(exercise, of, percent, reportsBack));
+    public void link(Visit visit, MaximaService.Link link) {
+        maxima.link(visit, link);
     }
+
+    /** @param text in the shorthand of strength */
+    public record Wanted(LocalDate day, String title, String text) {}
 
     /**
      * A session on a day; behind today it was lifted as prescribed.
@@ -67,21 +70,27 @@ public class StrengthMaking {
      *     of it
      */
     @Transactional
-    public void session(
-            Visit visit, Athlete athlete, LocalDate day, String title, String text, DoubleUnaryOperator able) {
-        StrengthWorkout workout = StrengthShorthand.read(text).workout().orElseThrow();
+    public void session(Visit visit, Athlete athlete, Wanted wanted, DoubleUnaryOperator able) {
+        LocalDate day = wanted.day();
+        StrengthWorkout workout =
+                StrengthShorthand.read(wanted.text()).workout().orElseThrow();
         MaximaService.Strength strength = maxima.on(athlete, day, workout.exercises());
         List<Row> rows = strength.rows(workout);
         LiftedSessions.Prepared prepared = new LiftedSessions.Prepared(
-                title, StrengthText.of(workout), workout.seconds(), workout.load(), Strokes.shares(rows));
+                wanted.title(), StrengthText.of(workout), workout.seconds(), workout.load(), Strokes.shares(rows));
         if (!day.isBefore(athlete.dayOf(clock.instant()))) {
             sessions.add(visit.athleteId(), day, MINUTE, prepared);
             return;
         }
         long id = sessions.addDone(visit.athleteId(), day, MINUTE, prepared, StrengthWorkout.PLANNED_EFFORT);
+        double body = strength.bodyKilograms().orElse(0);
         List<Object[]> sets = new ArrayList<>();
-        for (int place = 0; place < rows.size(); place++)
-            sets.add(set(visit.athleteId(), id, visit.viewer(), place, rows.get(place), strength, able));
+        for (int place = 0; place < rows.size(); place++) {
+            Row row = rows.get(place);
+            int asked = row.set().repetitions();
+            int lifted = row.set().asManyAsPossible() ? (int) able.applyAsDouble(asked) : asked;
+            sets.add(set(visit, id, place, new Done(row, kilograms(row, body), lifted)));
+        }
         sql.batchUpdate(
                 "insert into strength_set (athlete_id, session_id, client_key, place, exercise, "
                         + "load_kilograms, repetitions,"
@@ -91,37 +100,32 @@ public class StrengthMaking {
                 sets);
     }
 
-    private Object[] set(
-            long athleteId,
-            long id,
-            Viewer viewer,
-            int place,
-            Row row,
-            MaximaService.Strength strength,
-            DoubleUnaryOperator able) {
+    /** A set as it was lifted. */
+    private record Done(Row row, double kilograms, int repetitions) {}
+
+    private static double kilograms(Row row, double bodyKilograms) {
         boolean body = row.set().load() instanceof pemblar.core.strength.SetLoad.BodyMass;
-        double kilograms = Math.max(
-                0,
-                row.shownKilograms().orElse(0)
-                        + (body ? strength.bodyKilograms().orElse(0) : 0));
-        int asked = row.set().repetitions();
-        int lifted = row.set().asManyAsPossible() ? (int) able.applyAsDouble(asked) : asked;
+        return Math.max(0, row.shownKilograms().orElse(0) + (body ? bodyKilograms : 0));
+    }
+
+    private Object[] set(Visit visit, long id, int place, Done done) {
+        Row row = done.row();
         Counts counts = row.warmUp() ? Counts.NONE : row.lift().counts();
         return new Object[] {
-            athleteId,
+            visit.athleteId(),
             id,
             "p" + place + "-" + row.lift().exercise(),
             place,
             row.lift().exercise(),
-            kilograms,
-            lifted,
+            done.kilograms(),
+            done.repetitions(),
             row.set().heldSeconds(),
             row.warmUp() || row.set().heldSeconds() > 0 ? null : 2,
             row.set().asManyAsPossible(),
             row.warmUp(),
             counts.name(),
             row.shownKilograms().isPresent() ? row.shownKilograms().getAsDouble() : null,
-            viewer.name(),
+            visit.viewer().name(),
             clock.instant().atOffset(ZoneOffset.UTC)
         };
     }

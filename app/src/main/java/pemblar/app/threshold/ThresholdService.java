@@ -17,7 +17,6 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Once;
-import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
 import pemblar.core.load.SessionSummary.Part;
 import pemblar.core.sport.Measure;
@@ -27,8 +26,8 @@ import pemblar.core.threshold.DatedValues.Dated;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Sex;
 import pemblar.core.zone.DatedZones;
-import pemblar.core.zone.ZoneScheme;
 import pemblar.core.zone.Zones;
+import pemblar.formats.json.ZoneSchemeJson;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -189,64 +188,59 @@ public class ThresholdService {
     public void takeUp(Visit visit, DatedZones.Dated set, Long schemeId, String label) {
         Athlete athlete = athletes.require(visit);
         checkDay(set.from());
-        put(athlete, visit.viewer(), set.key(), set.from(), Optional.of(set.scheme()), schemeId, label);
+        put(visit, athlete, new SetChange(set.key(), set.from(), ZoneSchemeJson.write(set.scheme()), schemeId), label);
     }
 
     /** Takes a zone set away: what held before it holds on. */
     @Transactional
     public void dropZoneSet(Visit visit, Zones.Key key, LocalDate from, String label) {
-        put(athletes.require(visit), visit.viewer(), key, from, Optional.empty(), null, label);
+        put(visit, athletes.require(visit), new SetChange(key, from, null, null), label);
     }
 
-    private void put(
-            Athlete athlete,
-            Viewer viewer,
-            Zones.Key key,
-            LocalDate from,
-            Optional<ZoneScheme> scheme,
-            Long schemeId,
-            String label) {
-        Optional<ZoneSetRow> row =
-                zoneSets.findByAthleteIdAndSportAndMeasureAndValidFrom(athlete.id(), key.sport(), key.measure(), from);
-        if (scheme.isEmpty() && row.isEmpty()) throw new NotFoundException("zone set");
+    /** What a zone set becomes on a day. @param scheme as JSON; null takes it away */
+    private record SetChange(Zones.Key key, LocalDate from, String scheme, Long schemeId) {}
+
+    private Optional<ZoneSetRow> zoneSet(long athleteId, Zones.Key key, LocalDate from) {
+        return zoneSets.findByAthleteIdAndSportAndMeasureAndValidFrom(athleteId, key.sport(), key.measure(), from);
+    }
+
+    private void put(Visit visit, Athlete athlete, SetChange change, String label) {
+        Zones.Key key = change.key();
+        Optional<ZoneSetRow> row = zoneSet(athlete.id(), key, change.from());
+        if (change.scheme() == null && row.isEmpty()) throw new NotFoundException("zone set");
         remember(
-                new Visit(athlete.id(), viewer),
+                visit,
                 label,
                 List.of(new Before(
                         null,
-                        from.toString(),
+                        change.from().toString(),
                         null,
                         key.sport(),
                         key.measure(),
                         row.map(r -> r.scheme).orElse(null),
                         row.map(r -> r.schemeId).orElse(null))));
-        replace(
-                athlete.id(),
-                key,
-                from,
-                scheme.map(pemblar.formats.json.ZoneSchemeJson::write).orElse(null),
-                schemeId);
-        announce(
-                athlete.id(),
-                zonesOf(athlete).spanOf(key, from),
-                EnumSet.of(key.sport()),
-                EnumSet.of(part(key.measure())));
+        replace(athlete, change);
     }
 
-    private void replace(long athleteId, Zones.Key key, LocalDate from, String scheme, Long schemeId) {
-        Optional<ZoneSetRow> row =
-                zoneSets.findByAthleteIdAndSportAndMeasureAndValidFrom(athleteId, key.sport(), key.measure(), from);
-        if (scheme == null) row.ifPresent(zoneSets::delete);
+    private void replace(Athlete athlete, SetChange change) {
+        Zones.Key key = change.key();
+        Optional<ZoneSetRow> row = zoneSet(athlete.id(), key, change.from());
+        if (change.scheme() == null) row.ifPresent(zoneSets::delete);
         else
             row.ifPresentOrElse(
                     r -> {
-                        r.scheme = scheme;
-                        r.schemeId = schemeId;
+                        r.scheme = change.scheme();
+                        r.schemeId = change.schemeId();
                     },
                     () -> zoneSets.save(new ZoneSetRow(
-                            athleteId,
-                            new DatedZones.Dated(key, from, pemblar.formats.json.ZoneSchemeJson.read(scheme)),
-                            schemeId)));
+                            athlete.id(),
+                            new DatedZones.Dated(key, change.from(), ZoneSchemeJson.read(change.scheme())),
+                            change.schemeId())));
+        announce(
+                athlete.id(),
+                zonesOf(athlete).spanOf(key, change.from()),
+                EnumSet.of(key.sport()),
+                EnumSet.of(part(key.measure())));
     }
 
     private static Part part(Measure measure) {
@@ -280,12 +274,7 @@ public class ThresholdService {
         LocalDate from = LocalDate.parse(before.from());
         if (before.quantity() == null) {
             Zones.Key key = new Zones.Key(before.sport(), before.measure());
-            replace(athlete.id(), key, from, before.scheme(), before.schemeId());
-            announce(
-                    athlete.id(),
-                    zonesOf(athlete).spanOf(key, from),
-                    EnumSet.of(key.sport()),
-                    EnumSet.of(part(before.measure())));
+            replace(athlete, new SetChange(key, from, before.scheme(), before.schemeId()));
             return;
         }
         DatedValues whole = of(athlete);

@@ -3,7 +3,6 @@ package pemblar.app.workout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import pemblar.app.frame.page.Units;
 import pemblar.core.recording.Series;
 import pemblar.core.sport.Measure;
@@ -72,100 +71,101 @@ public record Drawing(
 
     public record Tick(double at, String text) {}
 
-    public static Drawing of(Forecast forecast, Zones zones, Sport sport) {
-        return of(forecast, List.of(), zones, sport, false);
-    }
-
     /**
+     * How a workout is drawn.
+     *
      * @param paths of each step of the forecast, for editing; empty when it is only looked at
      * @param byDistance along the axis by distance; taken by time when the distance of a step cannot be known
      */
-    public static Drawing of(
-            Forecast forecast, List<Editing.Path> paths, Zones zones, Sport sport, boolean byDistance) {
-        boolean far = byDistance && forecast.metres().isPresent();
-        double total =
-                forecast.steps().stream().mapToDouble(s -> extent(s, far)).sum();
-        double top = Math.max(
-                1.2,
-                forecast.steps().stream()
-                                .mapToDouble(s -> Math.max(intensity(s.intensityFrom()), intensity(s.intensityTo())))
-                                .max()
-                                .orElse(1)
-                        * 1.06);
-        List<Shape> shapes = new ArrayList<>();
-        double at = 0;
-        for (int i = 0; i < forecast.steps().size(); i++) {
-            PlannedStep step = forecast.steps().get(i);
-            double end = at + extent(step, far);
-            shapes.add(shape(
-                    step,
-                    sport,
-                    zone(step, zones, sport),
-                    x(at, total),
-                    x(end, total),
-                    top,
-                    paths.isEmpty() ? "" : paths.get(i).toString()));
-            at = end;
-        }
-        List<Tick> levels = new ArrayList<>();
-        for (int percent = 50; percent <= top * 100; percent += 50)
-            levels.add(new Tick(y(percent / 100.0, top), percent + " %"));
-        return withReserve(
-                shapes,
-                far ? distances(total) : times(total),
-                levels,
-                far ? withoutReserve(forecast) : forecast,
-                zones.thresholds(),
-                total,
-                top);
+    public record Way(List<Editing.Path> paths, boolean byDistance) {
+        static final Way LOOKED_AT = new Way(List.of(), false);
     }
 
-    /** Over distance a curve by seconds has no place. */
-    private static Forecast withoutReserve(Forecast f) {
-        return new Forecast(
-                f.steps(),
-                f.seconds(),
-                f.metres(),
-                f.intensity(),
-                f.load(),
-                f.lowestReserve(),
-                Optional.empty(),
-                f.remarks());
+    public static Drawing of(Forecast forecast, Zones zones, Sport sport) {
+        return of(forecast, zones, sport, Way.LOOKED_AT);
+    }
+
+    public static Drawing of(Forecast forecast, Zones zones, Sport sport, Way way) {
+        boolean far = way.byDistance() && forecast.metres().isPresent();
+        List<PlannedStep> steps = forecast.steps();
+        Scale scale = new Scale(steps.stream().mapToDouble(s -> extent(s, far)).sum(), top(steps));
+        List<Shape> shapes = new ArrayList<>();
+        double at = 0;
+        for (int i = 0; i < steps.size(); i++) {
+            PlannedStep step = steps.get(i);
+            double end = at + extent(step, far);
+            Place place = new Place(
+                    scale.x(at),
+                    scale.x(end),
+                    way.paths().isEmpty() ? "" : way.paths().get(i).toString(),
+                    zone(step, zones, sport));
+            shapes.add(shape(step, sport, place, scale));
+            at = end;
+        }
+        List<Tick> times = far ? distances(scale) : times(scale);
+        Drawing drawn = new Drawing(shapes, times, levels(scale), "", 0, 0, 0, scale.total(), scale.top());
+        // over distance a curve by seconds has no place
+        return far || forecast.reserve().isEmpty() ? drawn : drawn.withReserve(forecast, zones.thresholds(), scale);
+    }
+
+    private static double top(List<PlannedStep> steps) {
+        double most = steps.stream()
+                .mapToDouble(s -> Math.max(intensity(s.intensityFrom()), intensity(s.intensityTo())))
+                .max()
+                .orElse(1);
+        return Math.max(1.2, most * 1.06);
+    }
+
+    private static List<Tick> levels(Scale scale) {
+        List<Tick> levels = new ArrayList<>();
+        for (int percent = 50; percent <= scale.top() * 100; percent += 50)
+            levels.add(new Tick(scale.y(percent / 100.0), percent + " %"));
+        return levels;
+    }
+
+    /** Seconds or metres along, and the highest intensity up. */
+    private record Scale(double total, double top) {
+        double x(double extent) {
+            return LEFT + (WIDTH - LEFT - 6) * extent / Math.max(1, total);
+        }
+
+        double y(double value) {
+            return FLOOR - HEIGHT * intensity(value) / top;
+        }
+    }
+
+    /** Where a step stands: its ends along the axis, its path in the design, and the zone it is drawn in. */
+    private record Place(double from, double to, String path, int zone) {
+        double middle() {
+            return (from + to) / 2;
+        }
     }
 
     private static double extent(PlannedStep step, boolean far) {
         return far ? step.metres() : seconds(step);
     }
 
-    private static Drawing withReserve(
-            List<Shape> shapes,
-            List<Tick> times,
-            List<Tick> levels,
-            Forecast forecast,
-            Thresholds thresholds,
-            double total,
-            double top) {
-        Optional<Series> reserve = forecast.reserve();
-        if (reserve.isEmpty()) return new Drawing(shapes, times, levels, "", 0, 0, 0, total, top);
+    private Drawing withReserve(Forecast forecast, Thresholds thresholds, Scale scale) {
+        Series reserve = forecast.reserve().orElseThrow();
         double full = thresholds.require(Quantity.W_PRIME);
         double lowest = Math.min(0, forecast.lowestReserve().orElseThrow().joules());
         StringBuilder path = new StringBuilder();
-        int step = Math.max(1, reserve.get().size() / 700);
-        for (int i = 0; i < reserve.get().size(); i += step)
+        int step = Math.max(1, reserve.size() / 700);
+        for (int i = 0; i < reserve.size(); i += step)
             path.append(String.format(
                     Locale.ROOT,
                     "%s%.1f %.1f",
                     path.isEmpty() ? "M" : "L",
-                    x(i + 1.0, total),
-                    reserveY(reserve.get().at(i), lowest, full)));
+                    scale.x(i + 1.0),
+                    reserveY(reserve.at(i), lowest, full)));
         int index = Math.max(0, forecast.lowestReserve().get().index());
         return new Drawing(
                 shapes,
                 times,
                 levels,
                 path.toString(),
-                x(index + 1.0, total),
-                reserveY(reserve.get().at(index), lowest, full),
+                scale.x(index + 1.0),
+                reserveY(reserve.at(index), lowest, full),
                 reserveY(0, lowest, full),
                 total,
                 top);
@@ -175,18 +175,19 @@ public record Drawing(
         return RESERVE_FLOOR - RESERVE_HEIGHT * (joules - lowest) / (full - lowest);
     }
 
-    private static Shape shape(
-            PlannedStep step, Sport sport, int zone, double from, double to, double top, String path) {
-        double begin = y(step.intensityFrom(), top);
-        double end = y(step.intensityTo(), top);
+    private static Shape shape(PlannedStep step, Sport sport, Place place, Scale scale) {
+        double from = place.from();
+        double to = place.to();
+        double begin = scale.y(step.intensityFrom());
+        double end = scale.y(step.intensityTo());
         String points = String.format(
                 Locale.ROOT, "%.1f,%.1f %.1f,%.1f %.1f,%.1f %.1f,%.1f", from, FLOOR, from, begin, to, end, to, FLOOR);
         Step design = step.flat().step();
         String title = ShorthandText.length(design.length()) + " " + ShorthandText.target(design.target(), sport);
         double middle = (step.low() + step.high()) / 2;
         boolean band = !step.isRamp() && isBand(design.target());
-        double low = band ? y(step.intensity() * step.low() / middle, top) : begin;
-        double high = band ? y(step.intensity() * step.high() / middle, top) : begin;
+        double low = band ? scale.y(step.intensity() * step.low() / middle) : begin;
+        double high = band ? scale.y(step.intensity() * step.high() / middle) : begin;
         String kind = step.isRamp()
                 ? "ramp"
                 : band
@@ -199,13 +200,13 @@ public record Drawing(
                 : design.length() instanceof Length.Distance d ? d.metres() : 0;
         return new Shape(
                 points,
-                zone,
+                place.zone(),
                 Double.isNaN(step.seconds()),
-                (from + to) / 2,
+                place.middle(),
                 FLOOR - 6,
                 to - from > 16,
                 title,
-                path,
+                place.path(),
                 kind,
                 from,
                 to,
@@ -244,28 +245,22 @@ public record Drawing(
         return Double.isFinite(value) ? value : 0.5;
     }
 
-    private static double x(double seconds, double total) {
-        return LEFT + (WIDTH - LEFT - 6) * seconds / Math.max(1, total);
-    }
-
-    private static double y(double value, double top) {
-        return FLOOR - HEIGHT * intensity(value) / top;
-    }
-
-    private static List<Tick> distances(double total) {
+    private static List<Tick> distances(Scale scale) {
+        double total = scale.total();
         double unit = Units.mine().lengthMetres();
         double step = unit;
         while (total / step > 10) step *= step >= 5 * unit ? 2 : 5;
         List<Tick> ticks = new ArrayList<>();
         for (double metres = 0; metres <= total; metres += step)
             ticks.add(new Tick(
-                    x(metres, total),
+                    scale.x(metres),
                     Math.round(metres / unit)
                             + (metres == 0 ? "" : " " + Units.mine().lengthUnit())));
         return ticks;
     }
 
-    private static List<Tick> times(double total) {
+    private static List<Tick> times(Scale scale) {
+        double total = scale.total();
         int step = TICK_SECONDS[TICK_SECONDS.length - 1];
         for (int candidate : TICK_SECONDS)
             if (total / candidate <= 10) {
@@ -275,7 +270,7 @@ public record Drawing(
         List<Tick> ticks = new ArrayList<>();
         for (int t = 0; t <= total; t += step)
             ticks.add(new Tick(
-                    x(t, total),
+                    scale.x(t),
                     t >= 3600
                             ? t / 3600 + ":" + String.format(Locale.ROOT, "%02d", t / 60 % 60)
                             : t / 60 + (t == 0 ? "" : " min")));

@@ -20,12 +20,11 @@ import pemblar.core.zone.Zones;
  */
 public record SheetLine(int depth, String length, String target, String also) {
     public static List<SheetLine> of(Workout workout, Zones zones) {
-        List<PlannedStep> planned = Plan.resolve(workout, zones);
-        List<Editing.Path> paths = Editing.paths(workout);
-        List<SheetLine> lines = new ArrayList<>();
+        Maker maker =
+                new Maker(workout.sport(), Plan.resolve(workout, zones), Editing.paths(workout), new ArrayList<>());
         for (int i = 0; i < workout.elements().size(); i++)
-            add(lines, workout.elements().get(i), String.valueOf(i), 0, planned, paths, workout.sport());
-        return lines;
+            maker.add(workout.elements().get(i), String.valueOf(i), 0);
+        return maker.lines();
     }
 
     /** As a line of plain text, two blanks deeper inside a repeat. */
@@ -34,23 +33,20 @@ public record SheetLine(int depth, String length, String target, String also) {
         return "  ".repeat(depth) + words;
     }
 
-    private static void add(
-            List<SheetLine> lines,
-            Element element,
-            String path,
-            int depth,
-            List<PlannedStep> planned,
-            List<Editing.Path> paths,
-            Sport sport) {
-        if (element instanceof Repeat repeat) {
-            lines.add(new SheetLine(depth, repeat.times() + " times", "", repeat.name()));
-            for (int i = 0; i < repeat.elements().size(); i++)
-                add(lines, repeat.elements().get(i), path + "." + i, depth + 1, planned, paths, sport);
-            return;
+    /** Goes through a design. @param planned its steps in order, each at its path */
+    private record Maker(Sport sport, List<PlannedStep> planned, List<Editing.Path> paths, List<SheetLine> lines) {
+        void add(Element element, String path, int depth) {
+            if (element instanceof Repeat repeat) {
+                lines.add(new SheetLine(depth, repeat.times() + " times", "", repeat.name()));
+                for (int i = 0; i < repeat.elements().size(); i++)
+                    add(repeat.elements().get(i), path + "." + i, depth + 1);
+                return;
+            }
+            Step step = (Step) element;
+            PlannedStep resolved = planned.get(paths.indexOf(Editing.Path.parse(path)));
+            String length = ShorthandText.length(step.length());
+            lines.add(new SheetLine(depth, length, target(step, resolved, sport), also(step)));
         }
-        Step step = (Step) element;
-        PlannedStep resolved = planned.get(paths.indexOf(Editing.Path.parse(path)));
-        lines.add(new SheetLine(depth, ShorthandText.length(step.length()), target(step, resolved, sport), also(step)));
     }
 
     private static String target(Step step, PlannedStep resolved, Sport sport) {

@@ -28,6 +28,7 @@ import pemblar.core.workout.Forecast;
 import pemblar.core.workout.Rescue;
 import pemblar.core.workout.Shorthand;
 import pemblar.core.workout.ShorthandText;
+import pemblar.core.workout.SpeedOfPower;
 import pemblar.core.workout.Workout;
 import pemblar.core.zone.ZoneSet;
 import pemblar.core.zone.Zones;
@@ -133,16 +134,17 @@ class WorkoutController {
         Sport sport = page.athlete().first();
         if (id == null) {
             String begun = text.isBlank() || text.length() > LONGEST_BEGUN ? Examples.of(sport) : text;
-            fields(model, null, "", sport, Basis.usualFor(sport), begun);
+            fields(model, new Written(null, "", sport, Basis.usualFor(sport), begun));
         } else {
             Shelved kept = workouts.require(id, visit.viewer());
             fields(
                     model,
-                    kept.isOwn() ? id : null,
-                    kept.title(),
-                    kept.workout().sport(),
-                    kept.workout().basis(),
-                    ShorthandText.of(kept.workout()));
+                    new Written(
+                            kept.isOwn() ? id : null,
+                            kept.title(),
+                            kept.workout().sport(),
+                            kept.workout().basis(),
+                            ShorthandText.of(kept.workout())));
             model.addAttribute("kept", kept);
             model.addAttribute(
                     "label",
@@ -164,7 +166,7 @@ class WorkoutController {
         Athlete athlete = athletes.require(visit);
         model.addAttribute("athlete", athlete);
         model.addAttribute("axis", form.axis());
-        fields(model, null, "", form.sport(), form.basis(), form.text());
+        fields(model, new Written(null, "", form.sport(), form.basis(), form.text()));
         forecast(athlete, visit.viewer(), model, athlete.dayOf(clock.instant()));
         return "workout/design :: forecast";
     }
@@ -226,19 +228,22 @@ class WorkoutController {
             }
         }
         Pages.Opened page = pages.open(model, visit, "workouts");
-        fields(model, form.id(), form.title(), form.sport(), form.basis(), form.text());
+        fields(model, new Written(form.id(), form.title(), form.sport(), form.basis(), form.text()));
         model.addAttribute("label", new WorkoutService.Label(form.title(), form.folder(), form.tags(), form.shared()));
         forecast(page.athlete(), visit.viewer(), model, page.today());
         model.addAttribute("refused", problem);
         return "workout/design";
     }
 
-    private static void fields(Model model, Long id, String title, Sport sport, Basis basis, String text) {
-        model.addAttribute("id", id);
-        model.addAttribute("title", title);
-        model.addAttribute("sport", sport);
-        model.addAttribute("basis", basis);
-        model.addAttribute("text", text);
+    /** What stands in the fields. @param id null for what is not on the shelf, or on another's */
+    private record Written(Long id, String title, Sport sport, Basis basis, String text) {}
+
+    private static void fields(Model model, Written written) {
+        model.addAttribute("id", written.id());
+        model.addAttribute("title", written.title());
+        model.addAttribute("sport", written.sport());
+        model.addAttribute("basis", written.basis());
+        model.addAttribute("text", written.text());
     }
 
     private void forecast(Athlete athlete, Viewer viewer, Model model, LocalDate day) {
@@ -261,11 +266,13 @@ class WorkoutController {
                     "drawing",
                     Drawing.of(
                             forecast,
-                            Editing.paths(workout),
                             zones,
                             sport,
-                            "distance".equals(model.getAttribute("axis"))));
-            if (sport.onWheels() && forecast.metres().isEmpty()) distance(forecast, zones, athlete, day, model);
+                            new Drawing.Way(Editing.paths(workout), "distance".equals(model.getAttribute("axis")))));
+            if (sport.onWheels() && forecast.metres().isEmpty())
+                recordings
+                        .speedOfPower(athlete, day.minusDays(RECENT_DAYS))
+                        .ifPresent(relation -> distance(forecast, zones, relation, model));
             model.addAttribute("rescue", Rescue.of(workout, zones, forecast).orElse(null));
             model.addAttribute("zoneTimes", zoneTimes(forecast, zones, workout));
             roster(workout, athlete, viewer, model);
@@ -275,16 +282,13 @@ class WorkoutController {
     }
 
     /** The distance of a ride by power, from the athlete's own rides of half a year. */
-    private void distance(Forecast forecast, Zones zones, Athlete athlete, LocalDate day, Model model) {
+    private static void distance(Forecast forecast, Zones zones, SpeedOfPower relation, Model model) {
         double threshold = zones.thresholds().get(Quantity.THRESHOLD_POWER).orElse(Double.NaN);
-        recordings
-                .speedOfPower(athlete, day.minusDays(RECENT_DAYS))
-                .ifPresent(relation -> relation.metres(forecast.steps(), threshold)
-                        .ifPresent(metres -> {
-                            model.addAttribute("likelyMetres", metres);
-                            model.addAttribute("likelyFrom", relation.rides());
-                            model.addAttribute("likelyPercent", Math.round(100 * relation.deviation()));
-                        }));
+        relation.metres(forecast.steps(), threshold).ifPresent(metres -> {
+            model.addAttribute("likelyMetres", metres);
+            model.addAttribute("likelyFrom", relation.rides());
+            model.addAttribute("likelyPercent", Math.round(100 * relation.deviation()));
+        });
     }
 
     /** Planned time in a zone; {@code width} in percent of the longest. */

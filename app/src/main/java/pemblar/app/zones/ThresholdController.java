@@ -19,6 +19,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
@@ -27,6 +28,7 @@ import pemblar.app.recording.anew.RecomputationService;
 import pemblar.app.session.reading.DoubtService;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
@@ -134,7 +136,7 @@ class ThresholdController {
     }
 
     private double best(Athlete athlete, Sport sport, Measure measure, LocalDate today) {
-        return efforts.curve(athlete, sport, measure, today.minusDays(YEAR), today)
+        return efforts.curve(new Scope(athlete, sport, measure, DayRange.upTo(today, YEAR)))
                 .at(Plausibility.THRESHOLD_SECONDS);
     }
 

@@ -98,7 +98,7 @@ class ZoneController {
         ZoneScheme start = chosen(asked.getOrDefault("scheme", ""), kind, visit.viewer())
                 .or(() -> zones.on(page.today()).scheme(kind.measure(), kind.sport()))
                 .orElseThrow();
-        fill(model, page.athlete(), kind, zones, page.today(), Draft.of(start, kind.sport()), visit.viewer());
+        fill(page, kind, zones, Draft.of(start, kind.sport()), model);
         return "zones/zones";
     }
 
@@ -121,19 +121,14 @@ class ZoneController {
                 : Optional.empty();
     }
 
-    private void fill(
-            Model model,
-            Athlete athlete,
-            ZoneView.Kind kind,
-            DatedZones zones,
-            LocalDate today,
-            Draft draft,
-            Viewer viewer) {
+    private void fill(Pages.Opened page, ZoneView.Kind kind, DatedZones zones, Draft draft, Model model) {
+        Athlete athlete = page.athlete();
+        LocalDate today = page.today();
         List<Choice> choices = new ArrayList<>();
         for (int i = 0; i < ZoneSchemes.ALL.size(); i++)
             if (ZoneSchemes.ALL.get(i).measure() == kind.measure())
                 choices.add(new Choice(String.valueOf(i), ZoneSchemes.ALL.get(i).name()));
-        List<ZoneSchemeService.Kept> own = schemes.own(viewer);
+        List<ZoneSchemeService.Kept> own = schemes.own(page.viewer());
         own.stream()
                 .filter(k -> k.scheme().measure() == kind.measure())
                 .forEach(k -> choices.add(new Choice("own-" + k.id(), k.scheme().name() + " (own)")));
@@ -143,9 +138,7 @@ class ZoneController {
         model.addAttribute("choices", choices);
         model.addAttribute("own", own);
         model.addAttribute("history", history(zones, kind, today));
-        model.addAttribute(
-                "undoValue",
-                thresholds.latestChange(new Visit(athlete.id(), viewer)).orElse(null));
+        model.addAttribute("undoValue", thresholds.latestChange(page.visit()).orElse(null));
         model.addAttribute("holdsFrom", today);
         model.addAttribute("isUsual", now.chosen().get(new Zones.Key(kind.sport(), kind.measure())) == null);
         editor(model, kind, now, draft);
@@ -238,7 +231,7 @@ class ZoneController {
         Draft draft = Draft.typed(form, kind.sport());
         if (!draft.problems().isEmpty()) {
             Pages.Opened page = pages.open(model, visit, "thresholds");
-            fill(model, athlete, kind, thresholds.zonesOf(athlete), page.today(), draft, visit.viewer());
+            fill(page, kind, thresholds.zonesOf(athlete), draft, model);
             return "zones/zones";
         }
         try {

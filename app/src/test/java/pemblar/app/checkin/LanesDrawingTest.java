@@ -8,11 +8,12 @@ import java.util.TreeMap;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.checkin.LanesDrawing.Tick;
+import pemblar.core.range.DayRange;
 
 @Tag("unit")
 class LanesDrawingTest {
     private static List<String> months(LocalDate today) {
-        return LanesDrawing.of(new TreeMap<>(), new TreeMap<>(), List.of(), today.minusDays(89), today)
+        return LanesDrawing.of(new TreeMap<>(), new TreeMap<>(), List.of(), new DayRange(today.minusDays(89), today))
                 .months()
                 .stream()
                 .map(Tick::text)

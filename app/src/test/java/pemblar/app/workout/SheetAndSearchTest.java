@@ -71,7 +71,8 @@ class SheetAndSearchTest {
     void theDrawingKnowsWhereEachStepMayBeTaken() {
         Zones zones = Zones.usual(Thresholds.NONE.with(Quantity.THRESHOLD_POWER, 200));
         var forecast = pemblar.core.workout.Forecast.of(WORKOUT, zones);
-        Drawing drawing = Drawing.of(forecast, pemblar.core.workout.Editing.paths(WORKOUT), zones, Sport.RIDE, false);
+        Drawing drawing = Drawing.of(
+                forecast, zones, Sport.RIDE, new Drawing.Way(pemblar.core.workout.Editing.paths(WORKOUT), false));
         assertEquals(
                 List.of("ramp", "band", "single", "none"),
                 drawing.shapes().stream().map(Drawing.Shape::kind).distinct().toList());

@@ -6,32 +6,40 @@ import java.util.Locale;
 public final class ComparisonWords {
     private ComparisonWords() {}
 
-    /** @param unit of what is compared, with a blank before it; empty when it is not known */
-    public static String of(SessionComparison c, String first, String second, String along, String unit) {
-        return of(c, first, second, along, unit, "what is compared");
+    /** Names of the two groups. */
+    public record Groups(String first, String second) {}
+
+    /**
+     * What is compared.
+     *
+     * @param name as heart rate
+     * @param unit with a blank before it; empty when it is not known
+     * @param along what is held equal, as power
+     */
+    public record Compared(String name, String unit, String along) {
+        /** Of something without a name. */
+        public static Compared along(String along, String unit) {
+            return new Compared("what is compared", unit, along);
+        }
     }
 
-    /** @param compared what is compared, as heart rate */
-    public static String of(
-            SessionComparison c, String first, String second, String along, String unit, String compared) {
-        return much(c, first, second, along, unit, compared + " is ") + ". " + claim(c, unit) + cut(c);
+    public static String of(SessionComparison c, Groups groups, Compared compared) {
+        return much(c, groups, compared, " is ") + ". " + claim(c, compared.unit()) + cut(c);
     }
 
     /**
      * The same for groups that hardly share anything along which they are compared: the figure is read off lines beyond
      * their points, so no probability is given for it.
      */
-    public static String readOff(
-            SessionComparison c, String first, String second, String along, String unit, String compared) {
-        return much(c, first, second, along, unit, compared + " would be ")
-                + ", read off the lines within the sessions." + cut(c);
+    public static String readOff(SessionComparison c, Groups groups, Compared compared) {
+        return much(c, groups, compared, " would be ") + ", read off the lines within the sessions." + cut(c);
     }
 
-    private static String much(
-            SessionComparison c, String first, String second, String along, String unit, String compared) {
-        String figure = String.format(Locale.ROOT, "%.2f", Math.abs(c.difference())) + unit;
-        return "At equal " + along + ", " + compared + figure + (c.difference() >= 0 ? " higher" : " lower") + " with "
-                + second + " than with " + first;
+    private static String much(SessionComparison c, Groups groups, Compared compared, String verb) {
+        String figure = String.format(Locale.ROOT, "%.2f", Math.abs(c.difference())) + compared.unit();
+        return "At equal " + compared.along() + ", " + compared.name() + verb + figure
+                + (c.difference() >= 0 ? " higher" : " lower") + " with " + groups.second() + " than with "
+                + groups.first();
     }
 
     private static String cut(SessionComparison c) {

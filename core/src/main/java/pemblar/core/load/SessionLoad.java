@@ -49,8 +49,9 @@ public final class SessionLoad {
         if (!(rest < threshold && threshold <= max))
             throw new IllegalArgumentException("heart rates must rise from rest to threshold to maximum, were " + rest
                     + ", " + threshold + ", " + max);
-        DoubleSupplier female = () -> scaled(bpm, rest, max, threshold, 0.86, 1.67);
-        DoubleSupplier male = () -> scaled(bpm, rest, max, threshold, 0.64, 1.92);
+        Reserve reserve = new Reserve(rest, max);
+        DoubleSupplier female = () -> scaled(bpm, reserve, threshold, FEMALE);
+        DoubleSupplier male = () -> scaled(bpm, reserve, threshold, MALE);
         return switch (thresholds.sex()) {
             case FEMALE -> female.getAsDouble();
             case MALE -> male.getAsDouble();
@@ -65,18 +66,28 @@ public final class SessionLoad {
                 && t.require(Quantity.THRESHOLD_HEART_RATE) <= t.require(Quantity.MAXIMUM_HEART_RATE);
     }
 
-    private static double scaled(
-            Series bpm, double rest, double max, double threshold, double factor, double exponent) {
-        double sum = 0;
-        for (int i = 0; i < bpm.size(); i++)
-            if (bpm.isPresent(i)) sum += impulse((bpm.at(i) - rest) / (max - rest), factor, exponent);
-        double perHour = 3600 * impulse((threshold - rest) / (max - rest), factor, exponent);
-        return 100 * sum / bpm.present() * bpm.size() / perHour;
+    /** Heart rates between which effort is counted, bpm. */
+    private record Reserve(double rest, double max) {
+        double fraction(double bpm) {
+            return Math.max(0, Math.min(1, (bpm - rest) / (max - rest)));
+        }
     }
 
-    private static double impulse(double fraction, double factor, double exponent) {
-        double x = Math.max(0, Math.min(1, fraction));
-        return x * factor * Math.exp(exponent * x);
+    /** How a fraction of the reserve counts. */
+    private record Weight(double factor, double exponent) {
+        double impulse(double fraction) {
+            return fraction * factor * Math.exp(exponent * fraction);
+        }
+    }
+
+    private static final Weight FEMALE = new Weight(0.86, 1.67);
+    private static final Weight MALE = new Weight(0.64, 1.92);
+
+    private static double scaled(Series bpm, Reserve reserve, double threshold, Weight weight) {
+        double sum = 0;
+        for (int i = 0; i < bpm.size(); i++) if (bpm.isPresent(i)) sum += weight.impulse(reserve.fraction(bpm.at(i)));
+        double perHour = 3600 * weight.impulse(reserve.fraction(threshold));
+        return 100 * sum / bpm.present() * bpm.size() / perHour;
     }
 
     /**

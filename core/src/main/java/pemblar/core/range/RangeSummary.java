@@ -82,23 +82,31 @@ public record RangeSummary(
         }
     }
 
-    /** Week after week from a day on. @param today as with a single range */
-    public static List<RangeSummary> weeks(
-            List<Item> all, LocalDate first, int count, LocalDate today, Sport sport, Measure measure) {
+    /**
+     * How the days are added up.
+     *
+     * @param today days after it are not over: their sessions count in nothing but what was done on them
+     * @param sport whose zones, by {@code measure}
+     */
+    public record Way(LocalDate today, Sport sport, Measure measure) {}
+
+    /** Week after week from a day on. */
+    public static List<RangeSummary> weeks(List<Item> all, LocalDate first, int count, Way way) {
         List<RangeSummary> weeks = new ArrayList<>();
         for (int i = 0; i < count; i++) {
             LocalDate from = first.plusWeeks(i);
-            weeks.add(of(all, from, from.plusDays(6), today, sport, measure));
+            weeks.add(of(all, new DayRange(from, from.plusDays(6)), way));
         }
         return weeks;
     }
 
-    /** @param today days after it are not over: their sessions count in nothing but what was done on them */
-    public static RangeSummary of(
-            List<Item> all, LocalDate from, LocalDate to, LocalDate today, Sport sport, Measure measure) {
-        List<Item> items = all.stream()
-                .filter(i -> !i.day().isBefore(from) && !i.day().isAfter(to))
-                .toList();
+    public static RangeSummary of(List<Item> all, DayRange days, Way way) {
+        LocalDate from = days.from();
+        LocalDate to = days.to();
+        LocalDate today = way.today();
+        Sport sport = way.sport();
+        Measure measure = way.measure();
+        List<Item> items = all.stream().filter(i -> days.contains(i.day())).toList();
         List<Item> own =
                 items.stream().filter(i -> i.isDone() && i.sport() == sport).toList();
         int with =

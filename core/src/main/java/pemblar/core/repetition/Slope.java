@@ -43,14 +43,16 @@ public record Slope(double perRepetition, double standardError, double level, in
             products += (i - meanX) * (values[i] - meanY);
         }
         double slope = products / squares;
-        return new Slope(slope, n < 3 ? Double.NaN : error(values, meanX, meanY, slope, squares, n), meanY, n);
+        double error = n < 3 ? Double.NaN : Math.sqrt(rest(values, meanX, meanY, slope) / (n - 2) / squares);
+        return new Slope(slope, error, meanY, n);
     }
 
-    private static double error(double[] values, double meanX, double meanY, double slope, double squares, int n) {
+    /** What the line leaves, squared. */
+    private static double rest(double[] values, double meanX, double meanY, double slope) {
         double rest = 0;
         for (int i = 0; i < values.length; i++)
             if (!Double.isNaN(values[i])) rest += Math.pow(values[i] - meanY - slope * (i - meanX), 2);
-        return Math.sqrt(rest / (n - 2) / squares);
+        return rest;
     }
 
     /**

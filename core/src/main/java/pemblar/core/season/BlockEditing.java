@@ -16,12 +16,12 @@ public final class BlockEditing {
         int seconds = old.targetLoad() > 0
                 ? (int) Math.min(Integer.MAX_VALUE, Math.round(old.targetSeconds() * load / old.targetLoad()))
                 : old.targetSeconds();
-        return with(blocks, old, copy(old, old.first(), old.days(), load, seconds, true));
+        return with(blocks, old, copy(old, new Shape(old.first(), old.days(), load, seconds), true));
     }
 
     public static List<Block> withPin(List<Block> blocks, LocalDate first, boolean pinned) {
         Block old = at(blocks, first);
-        return with(blocks, old, copy(old, old.first(), old.days(), old.targetLoad(), old.targetSeconds(), pinned));
+        return with(blocks, old, copy(old, Shape.of(old), pinned));
     }
 
     /**
@@ -69,10 +69,11 @@ public final class BlockEditing {
                 left,
                 copy(
                         left,
-                        first,
-                        left.days() + right.days(),
-                        left.targetLoad() + right.targetLoad(),
-                        left.targetSeconds() + right.targetSeconds(),
+                        new Shape(
+                                first,
+                                left.days() + right.days(),
+                                left.targetLoad() + right.targetLoad(),
+                                left.targetSeconds() + right.targetSeconds()),
                         true));
     }
 
@@ -88,10 +89,11 @@ public final class BlockEditing {
                             ? block
                             : copy(
                                     block,
-                                    block.first().plusDays(by),
-                                    block.days(),
-                                    block.targetLoad(),
-                                    block.targetSeconds(),
+                                    new Shape(
+                                            block.first().plusDays(by),
+                                            block.days(),
+                                            block.targetLoad(),
+                                            block.targetSeconds()),
                                     block.pinned()));
         return apart(changed);
     }
@@ -129,10 +131,29 @@ public final class BlockEditing {
 
     private static Block lasting(Block old, LocalDate first, int days) {
         double share = (double) days / old.days();
-        return copy(old, first, days, old.targetLoad() * share, (int) Math.round(old.targetSeconds() * share), true);
+        return copy(
+                old,
+                new Shape(first, days, old.targetLoad() * share, (int) Math.round(old.targetSeconds() * share)),
+                true);
     }
 
-    private static Block copy(Block old, LocalDate first, int days, double load, int seconds, boolean pinned) {
-        return new Block(first, days, old.phase(), old.name(), old.aim(), load, seconds, old.easy(), pinned);
+    /** Where a block lies, and what it asks for. */
+    private record Shape(LocalDate first, int days, double load, int seconds) {
+        static Shape of(Block block) {
+            return new Shape(block.first(), block.days(), block.targetLoad(), block.targetSeconds());
+        }
+    }
+
+    private static Block copy(Block old, Shape shape, boolean pinned) {
+        return new Block(
+                shape.first(),
+                shape.days(),
+                old.phase(),
+                old.name(),
+                old.aim(),
+                shape.load(),
+                shape.seconds(),
+                old.easy(),
+                pinned);
     }
 }

@@ -46,15 +46,21 @@ public final class Prescription {
         for (Lift lift : workout.lifts()) {
             OptionalDouble maximum =
                     maxima.knows(lift.exercise()) ? maxima.of(lift.exercise()) : OptionalDouble.empty();
-            if (workout.warmUps().contains(lift.exercise())) warmUp(rows, lift, maximum, loadable, bodyKilograms);
+            Able able = new Able(maximum, loadable, bodyKilograms);
+            if (workout.warmUps().contains(lift.exercise())) rows.addAll(warmUp(lift, able));
             for (int i = 0; i < lift.sets().size(); i++)
-                rows.add(row(lift, lift.sets().get(i), i + 1, maximum, loadable, bodyKilograms));
+                rows.add(row(lift, lift.sets().get(i), i + 1, able));
         }
         return rows;
     }
 
-    private static Row row(
-            Lift lift, PlannedSet set, int number, OptionalDouble maximum, Loadable loadable, OptionalDouble body) {
+    /** What is known of the one who lifts. @param maximum kg, of the exercise; empty when it is not known */
+    private record Able(OptionalDouble maximum, Loadable loadable, OptionalDouble bodyKilograms) {}
+
+    private static Row row(Lift lift, PlannedSet set, int number, Able able) {
+        OptionalDouble maximum = able.maximum();
+        OptionalDouble body = able.bodyKilograms();
+        Loadable loadable = able.loadable();
         OptionalDouble exact = exact(set, maximum);
         OptionalDouble share = share(set, maximum, body);
         boolean needs = set.load().share(Math.max(1, set.repetitions())).isPresent();
@@ -89,10 +95,10 @@ public final class Prescription {
                         : loadable.nearest(lift.exercise(), exact.getAsDouble()));
     }
 
-    private static void warmUp(
-            List<Row> rows, Lift lift, OptionalDouble maximum, Loadable loadable, OptionalDouble body) {
-        Row first = row(lift, lift.sets().get(0), 1, maximum, loadable, body);
-        if (first.exactKilograms().isEmpty() || lift.sets().get(0).load() instanceof SetLoad.BodyMass) return;
+    private static List<Row> warmUp(Lift lift, Able able) {
+        List<Row> rows = new ArrayList<>();
+        Row first = row(lift, lift.sets().get(0), 1, able);
+        if (first.exactKilograms().isEmpty() || lift.sets().get(0).load() instanceof SetLoad.BodyMass) return rows;
         for (WarmUp.Step warm : WarmUp.SETS) {
             double kilograms = warm.share() * first.exactKilograms().getAsDouble();
             PlannedSet set = new PlannedSet(warm.repetitions(), false, 0, new SetLoad.Free());
@@ -105,10 +111,11 @@ public final class Prescription {
                     0,
                     true,
                     OptionalDouble.of(kilograms),
-                    OptionalDouble.of(loadable.nearest(lift.exercise(), kilograms)),
+                    OptionalDouble.of(able.loadable().nearest(lift.exercise(), kilograms)),
                     share,
                     false));
         }
+        return rows;
     }
 
     /** Load for the next set, kg, so that it is as hard for so many repetitions as the last was. */

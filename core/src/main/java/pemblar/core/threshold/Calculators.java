@@ -191,17 +191,23 @@ public final class Calculators {
                 Quantity.THRESHOLD_SPEED, speed * Math.pow(hours, k), Math.min(one, other), Math.max(one, other)));
     }
 
+    /** An all-out swim. */
+    public record Swim(double metres, double seconds) {}
+
     /**
      * Threshold speed in water, m/s, from two all-out swims: the slope of distance over time. The range is that of 1 %
      * of each time either way.
      *
-     * @param shorterMetres at least 100 m; the longer at least 1.5 times as far, at most 2000 m
+     * @param shorter at least 100 m; the longer at least 1.5 times as far, at most 2000 m
      * @param daysBetween at most 7
      * @see "Wakayoshi et al., Determination and validity of critical velocity as an index of swimming performance, Eur
      *     J Appl Physiol 64 (1992)"
      */
-    public static Calculation twoSwims(
-            double shorterMetres, double shorterSeconds, double longerMetres, double longerSeconds, long daysBetween) {
+    public static Calculation twoSwims(Swim shorter, Swim longer, long daysBetween) {
+        double shorterMetres = shorter.metres();
+        double shorterSeconds = shorter.seconds();
+        double longerMetres = longer.metres();
+        double longerSeconds = longer.seconds();
         List<Refusal> refusals = new ArrayList<>();
         if (!(shorterMetres >= SHORTEST_SWIM))
             refusals.add(new Refusal("shortDistance", "the short swim must be 100 m or more"));

@@ -83,15 +83,12 @@ public final class Plan {
                     ? without(flat, Double.NaN)
                     : valued(
                             flat,
-                            Basis.POWER,
-                            m.from() * highestWatts / 100,
-                            m.to() * highestWatts / 100,
-                            false,
+                            new Asked(Basis.POWER, m.from() * highestWatts / 100, m.to() * highestWatts / 100, false),
                             referenceIfKnown(Basis.POWER));
         if (target instanceof Target.Percent p) return percent(flat, p);
         if (target instanceof Target.Zone z) return zone(flat, z);
         if (target instanceof Target.Absolute a)
-            return valued(flat, a.basis(), a.from(), a.to(), a.ramp(), referenceIfKnown(a.basis()));
+            return valued(flat, new Asked(a.basis(), a.from(), a.to(), a.ramp()), referenceIfKnown(a.basis()));
         if (target instanceof Target.Effort e) {
             double intensity = SessionLoad.intensityOfPerceivedEffort((e.from() + e.to()) / 2);
             return without(flat, intensity);
@@ -103,7 +100,7 @@ public final class Plan {
         Basis basis = p.basis() == null ? workout.basis() : p.basis();
         double reference = reference(basis);
         double onTheFlat = reference / 100 / cost(flat, basis);
-        return valued(flat, basis, p.from() * onTheFlat, p.to() * onTheFlat, p.ramp(), reference);
+        return valued(flat, new Asked(basis, p.from() * onTheFlat, p.to() * onTheFlat, p.ramp()), reference);
     }
 
     private PlannedStep zone(Workout.Flat flat, Target.Zone z) {
@@ -114,7 +111,7 @@ public final class Plan {
         double low = z.from() == 1 ? set.ceilingOf(1) * (1 - END_ZONE) : set.floorOf(z.from());
         double high = z.to() == set.count() ? set.floorOf(z.to()) * (1 + END_ZONE) : set.ceilingOf(z.to());
         double cost = cost(flat, basis);
-        return valued(flat, basis, low / cost, high / cost, false, referenceIfKnown(basis));
+        return valued(flat, new Asked(basis, low / cost, high / cost, false), referenceIfKnown(basis));
     }
 
     /**
@@ -139,7 +136,14 @@ public final class Plan {
         return "the " + basis.threshold().label() + " is not known: set it, or use absolute targets";
     }
 
-    private PlannedStep valued(Workout.Flat flat, Basis basis, double from, double to, boolean ramp, double reference) {
+    /** A target in W, bpm or m/s. */
+    private record Asked(Basis basis, double from, double to, boolean ramp) {}
+
+    private PlannedStep valued(Workout.Flat flat, Asked asked, double reference) {
+        Basis basis = asked.basis();
+        double from = asked.from();
+        double to = asked.to();
+        boolean ramp = asked.ramp();
         double middle = (from + to) / 2;
         double half = from != to ? Math.abs(to - from) / 2 : basis == Basis.HEART_RATE ? BAND_BPM : middle * BAND_SHARE;
         double begin = ramp ? from : middle;

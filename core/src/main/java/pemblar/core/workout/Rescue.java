@@ -111,33 +111,31 @@ public record Rescue(int repetition, int second, int moreRestSeconds, int lowerP
             return new Workout(
                     workout.sport(),
                     workout.basis(),
-                    changed(workout.elements(), workout, zones, critical / threshold, change, !onlyInRepeats));
+                    new Through(workout, zones, critical / threshold, change)
+                            .changed(workout.elements(), !onlyInRepeats));
         } catch (IllegalArgumentException e) {
             return null;
         }
     }
 
-    private static List<Element> changed(
-            List<Element> elements, Workout workout, Zones zones, double hardFrom, Change change, boolean here) {
-        List<Element> all = new ArrayList<>();
-        for (Element element : elements) {
-            if (element instanceof Repeat repeat)
-                all.add(new Repeat(
-                        repeat.name(),
-                        repeat.times(),
-                        changed(repeat.elements(), workout, zones, hardFrom, change, true)));
-            else
-                all.add(
-                        here
-                                ? change.of((Step) element, intensity((Step) element, workout, zones) > hardFrom)
-                                : element);
+    /** One change through a whole design. @param hardFrom intensity above which a step is hard */
+    private record Through(Workout workout, Zones zones, double hardFrom, Change change) {
+        /** @param here whether steps are changed that stand in no repeat */
+        List<Element> changed(List<Element> elements, boolean here) {
+            List<Element> all = new ArrayList<>();
+            for (Element element : elements) {
+                if (element instanceof Repeat repeat)
+                    all.add(new Repeat(repeat.name(), repeat.times(), changed(repeat.elements(), true)));
+                else all.add(here ? changed((Step) element) : element);
+            }
+            return all;
         }
-        return all;
-    }
 
-    private static double intensity(Step step, Workout workout, Zones zones) {
-        return Plan.resolve(new Workout(workout.sport(), workout.basis(), List.of(step)), zones)
-                .get(0)
-                .intensity();
+        private Step changed(Step step) {
+            double intensity = Plan.resolve(new Workout(workout.sport(), workout.basis(), List.of(step)), zones)
+                    .get(0)
+                    .intensity();
+            return change.of(step, intensity > hardFrom);
+        }
     }
 }

@@ -20,37 +20,31 @@ final class Targets {
      */
     static Target shifted(Target target, double first, double second, double percentOfOneUnit) {
         if (target instanceof Target.Percent p) {
-            double[] ends =
-                    ends(p.from(), p.to(), p.ramp(), Math.rint(first), Math.rint(second), LEAST_PERCENT, MOST_PERCENT);
-            return new Target.Percent(ends[0], ends[1], p.ramp(), p.basis());
+            Ends ends = new Ends(p.from(), p.to(), p.ramp())
+                    .by(Math.rint(first), Math.rint(second), new Bounds(LEAST_PERCENT, MOST_PERCENT));
+            return new Target.Percent(ends.from(), ends.to(), p.ramp(), p.basis());
         }
         if (target instanceof Target.Absolute a)
             return absolute(a, first / percentOfOneUnit, second / percentOfOneUnit);
         if (target instanceof Target.Zone z) {
-            double[] ends = ends(
-                    z.from(),
-                    z.to(),
-                    false,
-                    Math.rint(first / PERCENT_OF_A_ZONE),
-                    Math.rint(second / PERCENT_OF_A_ZONE),
-                    1,
-                    MOST_ZONE);
-            return new Target.Zone((int) ends[0], (int) ends[1], z.basis());
+            Ends ends = new Ends(z.from(), z.to(), false)
+                    .by(
+                            Math.rint(first / PERCENT_OF_A_ZONE),
+                            Math.rint(second / PERCENT_OF_A_ZONE),
+                            new Bounds(1, MOST_ZONE));
+            return new Target.Zone((int) ends.from(), (int) ends.to(), z.basis());
         }
         if (target instanceof Target.Max m) {
-            double[] ends = ends(m.from(), m.to(), false, Math.rint(first), Math.rint(second), 30, 150);
-            return new Target.Max(ends[0], ends[1]);
+            Ends ends = new Ends(m.from(), m.to(), false).by(Math.rint(first), Math.rint(second), new Bounds(30, 150));
+            return new Target.Max(ends.from(), ends.to());
         }
         if (target instanceof Target.Effort e) {
-            double[] ends = ends(
-                    e.from(),
-                    e.to(),
-                    false,
-                    Math.rint(first / PERCENT_OF_A_POINT),
-                    Math.rint(second / PERCENT_OF_A_POINT),
-                    0,
-                    10);
-            return new Target.Effort(ends[0], ends[1]);
+            Ends ends = new Ends(e.from(), e.to(), false)
+                    .by(
+                            Math.rint(first / PERCENT_OF_A_POINT),
+                            Math.rint(second / PERCENT_OF_A_POINT),
+                            new Bounds(0, 10));
+            return new Target.Effort(ends.from(), ends.to());
         }
         throw new IllegalArgumentException((target instanceof Target.Rest ? "a rest" : "an open step")
                 + " has no target to move: write one, such as 65%");
@@ -60,38 +54,36 @@ final class Targets {
         if (!Double.isFinite(first) || !Double.isFinite(second))
             throw new IllegalArgumentException("the threshold is not known, so this target can only be written");
         if (a.basis() == Basis.PACE) {
-            double[] ends = ends(a.from(), a.to(), a.ramp(), first, second, 0.4, 11);
-            return new Target.Absolute(wholePace(ends[0]), wholePace(ends[1]), a.ramp(), a.basis());
+            Ends ends = new Ends(a.from(), a.to(), a.ramp()).by(first, second, new Bounds(0.4, 11));
+            return new Target.Absolute(wholePace(ends.from()), wholePace(ends.to()), a.ramp(), a.basis());
         }
-        double[] ends = ends(
-                a.from(),
-                a.to(),
-                a.ramp(),
-                Math.rint(first),
-                Math.rint(second),
-                a.basis() == Basis.HEART_RATE ? 40 : 1,
-                a.basis() == Basis.HEART_RATE ? 240 : 2500);
-        return new Target.Absolute(ends[0], ends[1], a.ramp(), a.basis());
+        Bounds bounds = a.basis() == Basis.HEART_RATE ? new Bounds(40, 240) : new Bounds(1, 2500);
+        Ends ends = new Ends(a.from(), a.to(), a.ramp()).by(Math.rint(first), Math.rint(second), bounds);
+        return new Target.Absolute(ends.from(), ends.to(), a.ramp(), a.basis());
     }
 
     private static double wholePace(double metresPerSecond) {
         return 1000.0 / Math.rint(1000 / metresPerSecond);
     }
 
-    private static double[] ends(
-            double from, double to, boolean ramp, double first, double second, double least, double most) {
-        if (from == to && !ramp) {
-            double value = within(from + (Math.abs(first) > Math.abs(second) ? first : second), least, most);
-            return new double[] {value, value};
+    private record Bounds(double least, double most) {
+        double within(double value) {
+            return Math.max(least, Math.min(most, value));
         }
-        double low = within(from + first, least, most);
-        double high = within(to + second, least, most);
-        if (ramp || low <= high) return new double[] {low, high};
-        return first == 0 ? new double[] {low, low} : new double[] {high, high};
     }
 
-    private static double within(double value, double least, double most) {
-        return Math.max(least, Math.min(most, value));
+    /** Both ends of a target; a single value is moved whole, and a band never turns into a falling one. */
+    private record Ends(double from, double to, boolean ramp) {
+        Ends by(double first, double second, Bounds bounds) {
+            if (from == to && !ramp) {
+                double value = bounds.within(from + (Math.abs(first) > Math.abs(second) ? first : second));
+                return new Ends(value, value, false);
+            }
+            double low = bounds.within(from + first);
+            double high = bounds.within(to + second);
+            if (ramp || low <= high) return new Ends(low, high, ramp);
+            return first == 0 ? new Ends(low, low, false) : new Ends(high, high, false);
+        }
     }
 
     /** The targets of two halves: a ramp's end where it is in the middle, all else twice the same. */

@@ -47,7 +47,7 @@ class SessionComparisonTest {
                 List.of(repetition(false, "a", 0, 250, 150, 60), repetition(true, "b", 0, 250, 154, 60)));
         assertThat(c.design()).isEqualTo(Design.TOO_FEW_SESSIONS);
         assertThat(c.test()).isNull();
-        assertThat(ComparisonWords.of(c, "old", "new", "power", " bpm")).contains("One day each");
+        assertThat(words(c)).contains("One day each");
     }
 
     /**
@@ -70,7 +70,7 @@ class SessionComparisonTest {
         SessionComparison c = SessionComparison.of(all);
         assertThat(c.cutTo()).hasValue(110);
         assertThat(Math.abs(c.difference())).isLessThan(0.5);
-        assertThat(ComparisonWords.of(c, "old", "new", "power", " bpm")).contains("110 s");
+        assertThat(words(c)).contains("110 s");
     }
 
     @Test
@@ -140,5 +140,10 @@ class SessionComparisonTest {
                 claimed / 5.0, found / 5.0);
         assertThat(claimed).isLessThanOrEqualTo(35);
         assertThat(found).isGreaterThan(300);
+    }
+
+    private static String words(SessionComparison c) {
+        return ComparisonWords.of(
+                c, new ComparisonWords.Groups("old", "new"), ComparisonWords.Compared.along("power", " bpm"));
     }
 }

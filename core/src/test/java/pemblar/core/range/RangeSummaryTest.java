@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import pemblar.core.range.RangeSummary.Done;
 import pemblar.core.range.RangeSummary.Item;
 import pemblar.core.range.RangeSummary.Kept;
+import pemblar.core.range.RangeSummary.Way;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.season.Block;
 import pemblar.core.sport.Measure;
@@ -38,7 +39,8 @@ class RangeSummaryTest {
             item(9, Sport.RIDE, Purpose.EASY, 9999, 9999, Map.of(Measure.POWER, List.of(9999))));
 
     private static RangeSummary week(Sport sport, Measure measure) {
-        return RangeSummary.of(WEEK, MONDAY, MONDAY.plusDays(6), MONDAY.plusDays(5), sport, measure);
+        return RangeSummary.of(
+                WEEK, new DayRange(MONDAY, MONDAY.plusDays(6)), new Way(MONDAY.plusDays(5), sport, measure));
     }
 
     @Test
@@ -77,9 +79,9 @@ class RangeSummaryTest {
 
     @Test
     void weeksAddUpToTheirRange() {
-        List<RangeSummary> weeks = RangeSummary.weeks(WEEK, MONDAY, 2, MONDAY.plusDays(13), Sport.RIDE, Measure.POWER);
-        RangeSummary both =
-                RangeSummary.of(WEEK, MONDAY, MONDAY.plusDays(13), MONDAY.plusDays(13), Sport.RIDE, Measure.POWER);
+        Way way = new Way(MONDAY.plusDays(13), Sport.RIDE, Measure.POWER);
+        List<RangeSummary> weeks = RangeSummary.weeks(WEEK, MONDAY, 2, way);
+        RangeSummary both = RangeSummary.of(WEEK, new DayRange(MONDAY, MONDAY.plusDays(13)), way);
         assertEquals(
                 both.doneSeconds(), weeks.get(0).doneSeconds() + weeks.get(1).doneSeconds());
         assertEquals(

@@ -43,7 +43,7 @@ class CalculatorsTest {
     @Test
     void twoHundredIn3MinAndFourHundredIn6Min20Give1MetreASecond() {
         // (400 - 200) / (380 - 180) = 1 m/s, 1:40 for 100 m; 1 % of each time moves the difference by 5.6 s
-        Estimate e = one(Calculators.twoSwims(200, 180, 400, 380, 0));
+        Estimate e = one(Calculators.twoSwims(new Calculators.Swim(200, 180), new Calculators.Swim(400, 380), 0));
         assertEquals(Quantity.SWIMMING_THRESHOLD_SPEED, e.quantity());
         assertEquals(1, e.best(), 1e-9);
         assertEquals(200 / 205.6, e.low(), 1e-9);
@@ -52,12 +52,30 @@ class CalculatorsTest {
 
     @Test
     void swimsThatTellNothingAreRefused() {
-        assertTrue(Calculators.twoSwims(50, 40, 400, 380, 0).isRefused(), "too short");
-        assertTrue(Calculators.twoSwims(200, 180, 250, 230, 0).isRefused(), "too close");
-        assertTrue(Calculators.twoSwims(200, 180, 400, 170, 0).isRefused(), "the long one faster in time");
-        assertTrue(Calculators.twoSwims(200, 200, 400, 380, 0).isRefused(), "the long one faster in pace");
-        assertTrue(Calculators.twoSwims(200, 180, 400, 380, 8).isRefused(), "too far apart");
-        assertTrue(Calculators.twoSwims(Double.NaN, 180, 400, 380, 0).isRefused(), "no number");
+        assertTrue(
+                Calculators.twoSwims(new Calculators.Swim(50, 40), new Calculators.Swim(400, 380), 0)
+                        .isRefused(),
+                "too short");
+        assertTrue(
+                Calculators.twoSwims(new Calculators.Swim(200, 180), new Calculators.Swim(250, 230), 0)
+                        .isRefused(),
+                "too close");
+        assertTrue(
+                Calculators.twoSwims(new Calculators.Swim(200, 180), new Calculators.Swim(400, 170), 0)
+                        .isRefused(),
+                "the long one faster in time");
+        assertTrue(
+                Calculators.twoSwims(new Calculators.Swim(200, 200), new Calculators.Swim(400, 380), 0)
+                        .isRefused(),
+                "the long one faster in pace");
+        assertTrue(
+                Calculators.twoSwims(new Calculators.Swim(200, 180), new Calculators.Swim(400, 380), 8)
+                        .isRefused(),
+                "too far apart");
+        assertTrue(
+                Calculators.twoSwims(new Calculators.Swim(Double.NaN, 180), new Calculators.Swim(400, 380), 0)
+                        .isRefused(),
+                "no number");
     }
 
     @Test

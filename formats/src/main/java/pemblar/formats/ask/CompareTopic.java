@@ -72,7 +72,10 @@ final class CompareTopic implements Topic {
                 "cutTo",
                 c.cutTo().isPresent() ? c.cutTo().getAsInt() : null,
                 "sentence",
-                ComparisonWords.of(c, groups.firstKey(), groups.lastKey(), "along", ""));
+                ComparisonWords.of(
+                        c,
+                        new ComparisonWords.Groups(groups.firstKey(), groups.lastKey()),
+                        ComparisonWords.Compared.along("along", "")));
     }
 
     private static void read(Rows.Row row, Map<Key, Seconds> seconds, TreeMap<String, Boolean> groups) {

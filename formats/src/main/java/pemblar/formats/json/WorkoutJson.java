@@ -71,22 +71,33 @@ public final class WorkoutJson {
 
     private static Map<String, Object> target(Target target) {
         Map<String, Object> map = new LinkedHashMap<>();
-        if (target instanceof Target.Percent p) put(map, "percent", p.from(), p.to(), p.ramp(), p.basis());
-        if (target instanceof Target.Zone z) put(map, "zone", z.from(), z.to(), false, z.basis());
-        if (target instanceof Target.Absolute a) put(map, "absolute", a.from(), a.to(), a.ramp(), a.basis());
-        if (target instanceof Target.Max m) put(map, "max", m.from(), m.to(), false, null);
-        if (target instanceof Target.Effort e) put(map, "effort", e.from(), e.to(), false, null);
+        if (target instanceof Target.Percent p) put(map, "percent", p.from(), p.to());
+        if (target instanceof Target.Zone z) put(map, "zone", z.from(), z.to());
+        if (target instanceof Target.Absolute a) put(map, "absolute", a.from(), a.to());
+        if (target instanceof Target.Max m) put(map, "max", m.from(), m.to());
+        if (target instanceof Target.Effort e) put(map, "effort", e.from(), e.to());
         if (target instanceof Target.Open) map.put("kind", "open");
         if (target instanceof Target.Rest) map.put("kind", "rest");
+        if (isRamp(target)) map.put("ramp", true);
+        if (basis(target) != null) map.put("quantity", basis(target).key());
         return map;
     }
 
-    private static void put(Map<String, Object> map, String kind, double from, double to, boolean ramp, Basis basis) {
+    private static void put(Map<String, Object> map, String kind, double from, double to) {
         map.put("kind", kind);
         map.put("from", from);
         map.put("to", to);
-        if (ramp) map.put("ramp", true);
-        if (basis != null) map.put("quantity", basis.key());
+    }
+
+    private static boolean isRamp(Target target) {
+        return target instanceof Target.Percent p && p.ramp() || target instanceof Target.Absolute a && a.ramp();
+    }
+
+    /** Its own; null where it takes the workout's, or has none. */
+    private static Basis basis(Target target) {
+        if (target instanceof Target.Percent p) return p.basis();
+        if (target instanceof Target.Zone z) return z.basis();
+        return target instanceof Target.Absolute a ? a.basis() : null;
     }
 
     /** @throws IllegalArgumentException naming what is missing or out of range */

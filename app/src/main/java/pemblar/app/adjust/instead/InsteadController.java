@@ -42,7 +42,12 @@ class InsteadController {
         try {
             int asked = Typed.whole("Minutes", minutes, InsteadService.LEAST_MINUTES, InsteadService.MOST_MINUTES);
             model.addAttribute(
-                    "offers", instead.of(page.athlete(), visit.viewer(), trends.of(page.athlete()), asked, feeling));
+                    "offers",
+                    instead.of(
+                            page.athlete(),
+                            visit.viewer(),
+                            trends.of(page.athlete()),
+                            new InsteadService.Left(asked, feeling)));
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
         }

@@ -98,8 +98,13 @@ public class InsteadService {
             String morning,
             List<Shown> shown) {}
 
+    /** What is left for today. */
+    public record Left(int minutes, Feeling feeling) {}
+
     @Transactional(readOnly = true)
-    public Offers of(Athlete athlete, Viewer viewer, Trend trend, int minutes, Feeling feeling) {
+    public Offers of(Athlete athlete, Viewer viewer, Trend trend, Left left) {
+        int minutes = left.minutes();
+        Feeling feeling = left.feeling();
         Zones zones = thresholds.zonesOf(athlete).on(trend.today());
         Map<Long, Shelved> byId = new HashMap<>();
         List<Option> options = new ArrayList<>();

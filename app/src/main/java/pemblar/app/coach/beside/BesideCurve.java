@@ -7,10 +7,13 @@ import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortService.Scope;
+import pemblar.app.evidence.curve.CurveUnits;
 import pemblar.app.frame.page.Path;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve.Point;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
@@ -56,28 +59,23 @@ class BesideCurve {
         List<DatedValues> values = athletes.stream().map(thresholds::of).toList();
         boolean perKilogram = values.stream()
                 .allMatch(v -> v.on(today).get(Quantity.BODY_MASS).isPresent());
-        List<List<Point>> curves = curves(athletes, values, Measure.POWER, perKilogram, today);
-        boolean power = curves.stream().noneMatch(List::isEmpty);
-        if (!power) curves = curves(athletes, values, Measure.SPEED, false, today);
+        CurveUnits units = new CurveUnits(Measure.POWER, sport, perKilogram);
+        List<List<Point>> curves = curves(athletes, values, units, today);
+        if (curves.stream().anyMatch(List::isEmpty)) {
+            units = new CurveUnits(Measure.SPEED, sport, false);
+            curves = curves(athletes, values, units, today);
+        }
         if (curves.stream().anyMatch(List::isEmpty)) return NONE;
-        return drawn(curves, names, power ? perKilogram ? "W/kg" : "W" : Shown.speedUnit(sport), power, sport);
+        return drawn(curves, names, units);
     }
 
     private List<List<Point>> curves(
-            List<Athlete> athletes, List<DatedValues> values, Measure measure, boolean perKilogram, LocalDate today) {
+            List<Athlete> athletes, List<DatedValues> values, CurveUnits units, LocalDate today) {
         List<List<Point>> curves = new ArrayList<>();
         for (int i = 0; i < athletes.size(); i++) {
             DatedValues own = values.get(i);
-            curves.add(efforts
-                    .curve(
-                            athletes.get(i),
-                            athletes.get(i).first(),
-                            measure,
-                            today.minusDays(Bests.DAYS),
-                            today,
-                            day -> perKilogram ? mass(own, day) : 1)
-                    .points()
-                    .stream()
+            Scope scope = new Scope(athletes.get(i), units.sport(), units.measure(), DayRange.upTo(today, Bests.DAYS));
+            curves.add(efforts.curve(scope, day -> units.perKilogram() ? mass(own, day) : 1).points().stream()
                     .filter(p -> p.seconds() >= SHORTEST)
                     .toList());
         }
@@ -88,7 +86,7 @@ class BesideCurve {
         return values.on(day).get(Quantity.BODY_MASS).orElse(Double.NaN);
     }
 
-    private Drawing drawn(List<List<Point>> curves, List<String> names, String unit, boolean power, Sport sport) {
+    private Drawing drawn(List<List<Point>> curves, List<String> names, CurveUnits units) {
         int longest = curves.stream()
                 .flatMap(List::stream)
                 .mapToInt(Point::seconds)
@@ -116,7 +114,11 @@ class BesideCurve {
         List<Tick> times = new ArrayList<>();
         for (int t : TIMES) if (t <= longest) times.add(new Tick(x(t, longest), time(t)));
         return new Drawing(
-                lines, ticks(most, power, sport), times, unit, sentence(curves, names, power ? " in " + unit : ""));
+                lines,
+                ticks(most, units),
+                times,
+                units.isSpeed() ? Shown.speedUnit(units.sport()) : units.unit(),
+                sentence(curves, names, units.isSpeed() ? "" : " in " + units.unit()));
     }
 
     /** Names one under the other where lines end close together. */
@@ -145,11 +147,12 @@ class BesideCurve {
         return HEIGHT * (1 - value / most);
     }
 
-    private static List<Tick> ticks(double most, boolean power, Sport sport) {
+    private static List<Tick> ticks(double most, CurveUnits units) {
         double step = most > 400 ? 200 : most > 100 ? 50 : most > 8 ? 4 : most > 4 ? 2 : 1;
         List<Tick> ticks = new ArrayList<>();
         for (double v = step; v <= most; v += step)
-            ticks.add(new Tick(y(v, most), power ? String.valueOf(Math.round(v)) : Shown.speedFigure(sport, v)));
+            ticks.add(new Tick(
+                    y(v, most), units.isSpeed() ? Shown.speedFigure(units.sport(), v) : String.valueOf(Math.round(v))));
         return ticks;
     }
 

@@ -11,12 +11,14 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.session.reading.SessionEfforts;
 import pemblar.app.session.reading.SessionEfforts.Named;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
@@ -61,17 +63,19 @@ public class Bests {
     }
 
     public Table of(Athlete athlete, Sport sport, DatedValues values, LocalDate today) {
-        BestCurve power = efforts.curve(athlete, sport, Measure.POWER, today.minusDays(DAYS), today);
+        DayRange recent = DayRange.upTo(today, DAYS);
+        BestCurve power = efforts.curve(new Scope(athlete, sport, Measure.POWER, recent));
         boolean byPower = !power.points().isEmpty();
-        Measure measure = byPower ? Measure.POWER : Measure.SPEED;
-        BestCurve now = byPower ? power : efforts.curve(athlete, sport, measure, today.minusDays(DAYS), today);
-        BestCurve before = efforts.curve(athlete, sport, measure, today.minusDays(DAYS + YEAR), today.minusDays(YEAR));
+        Scope scope = new Scope(athlete, sport, byPower ? Measure.POWER : Measure.SPEED, recent);
+        BestCurve now = byPower ? power : efforts.curve(scope);
+        BestCurve before = efforts.curve(scope.on(DayRange.upTo(today.minusDays(YEAR), DAYS)));
         List<Integer> durations = byPower ? POWER_SECONDS : SPEED_SECONDS;
         Map<Long, Named> named = named(athlete, now, durations);
         PowerDuration model = byPower ? PowerDuration.of(now) : null;
+        Held held = new Held(now, before, values, model, named);
         List<Row> rows = new ArrayList<>();
-        for (int seconds : durations) rows.add(row(seconds, now, before, measure, sport, values, model, named));
-        return new Table(sport, measure, rows);
+        for (int seconds : durations) rows.add(row(seconds, scope, held));
+        return new Table(sport, scope.measure(), rows);
     }
 
     private Map<Long, Named> named(Athlete athlete, BestCurve curve, List<Integer> durations) {
@@ -87,38 +91,40 @@ public class Bests {
         return curve.points(seconds, seconds).stream();
     }
 
-    private Row row(
-            int seconds,
-            BestCurve now,
-            BestCurve before,
-            Measure measure,
-            Sport sport,
-            DatedValues values,
-            PowerDuration model,
-            Map<Long, Named> named) {
-        double value = now.at(seconds);
+    /** What the rows are read from. @param model null by speed */
+    private record Held(
+            BestCurve now, BestCurve before, DatedValues values, PowerDuration model, Map<Long, Named> named) {
+        Named from(int seconds) {
+            return point(now, seconds)
+                    .map(p -> named.get(p.source()))
+                    .findFirst()
+                    .orElse(null);
+        }
+    }
+
+    private Row row(int seconds, Scope scope, Held held) {
+        double value = held.now().at(seconds);
         boolean there = value > 0;
-        Named from =
-                point(now, seconds).map(p -> named.get(p.source())).findFirst().orElse(null);
+        Named from = held.from(seconds);
         double mass = from == null
                 ? Double.NaN
-                : values.on(from.day()).get(Quantity.BODY_MASS).orElse(Double.NaN);
-        String perKilogram = measure == Measure.POWER && there && mass > 0
+                : held.values().on(from.day()).get(Quantity.BODY_MASS).orElse(Double.NaN);
+        String perKilogram = scope.measure() == Measure.POWER && there && mass > 0
                 ? String.format(Locale.ROOT, "%.2f W/kg", value / mass)
                 : "";
-        boolean tested = there && (model == null || model.isTested(new Point(seconds, value, 0)));
+        boolean tested = there && (held.model() == null || held.model().isTested(new Point(seconds, value, 0)));
         return new Row(
                 seconds,
                 pemblar.core.workout.Pace.clock(seconds),
-                figure(value, measure, sport),
+                figure(value, scope),
                 perKilogram,
-                figure(before.at(seconds), measure, sport),
+                figure(held.before().at(seconds), scope),
                 tested,
                 from);
     }
 
-    private String figure(double value, Measure measure, Sport sport) {
+    private String figure(double value, Scope scope) {
         if (!(value > 0)) return "–";
-        return measure == Measure.POWER ? shown.watts(value) : shown.speed(sport, value);
+        return scope.measure() == Measure.POWER ? shown.watts(value) : shown.speed(scope.sport(), value);
     }
 }

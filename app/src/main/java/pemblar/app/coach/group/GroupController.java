@@ -135,7 +135,8 @@ class GroupController {
                 flash,
                 () -> {
                     int amount = amount(form.change(), form.by());
-                    return groups.change(group, putId, form.change(), amount, form.athlete(), viewer);
+                    return groups.change(
+                            group, putId, new GroupService.Asked(form.change(), amount, form.athlete()), viewer);
                 },
                 form.change() == GroupService.Change.DROP ? "Dropped" : "Changed");
     }

@@ -165,7 +165,9 @@ class GroupService {
     private record Kept(long athleteId, long sessionId, LocalDate day) {}
 
     /** @param by days to move by, or percent to scale to @param only one athlete; null for all */
-    Outcome change(Group group, long putId, Change change, int by, Long only, Viewer coach) {
+    record Asked(Change change, int by, Long only) {}
+
+    Outcome change(Group group, long putId, Asked asked, Viewer coach) {
         List<Kept> open = sql.sql("select g.athlete_id, g.session_id, s.day from group_put_session g join group_put p"
                         + " on p.id = g.put_id join session_named s on s.id = g.session_id where"
                         + " p.id = ? and p.group_id = ? and s.open order by s.day")
@@ -176,9 +178,9 @@ class GroupService {
         int changed = 0;
         List<Long> touched = new ArrayList<>();
         for (Kept kept : open) {
-            if (only != null && kept.athleteId() != only) continue;
+            if (asked.only() != null && kept.athleteId() != asked.only()) continue;
             try {
-                change(kept, change, by, coach);
+                change(kept, asked.change(), asked.by(), coach);
                 changed++;
                 touched.add(kept.athleteId());
             } catch (NotFoundException e) {

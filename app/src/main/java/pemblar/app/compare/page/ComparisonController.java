@@ -86,12 +86,8 @@ class ComparisonController {
             return "redirect:/a/" + visit.athleteId() + "/compare/"
                     + comparisons.add(
                             visit,
-                            form.comparison(),
-                            form.name(),
-                            form.group(),
-                            form.session(),
-                            form.from(),
-                            form.to());
+                            new ComparisonService.Where(form.comparison(), form.name(), form.group()),
+                            new ComparisonService.Part(form.session(), form.from(), form.to()));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             flash.addFlashAttribute("typedName", form.name());
@@ -125,7 +121,10 @@ class ComparisonController {
         model.addAttribute(
                 "view",
                 ComparisonView.of(
-                        held.content(), ComparisonService.cut(held.content()), cut, form.sort(), form.falling()));
+                        held.content(),
+                        new ComparisonView.Cut(ComparisonService.cut(held.content()), cut),
+                        form.sort(),
+                        form.falling()));
         model.addAttribute("figures", Figure.values());
         model.addAttribute("groupings", Grouping.values());
         model.addAttribute("sort", form.sort());

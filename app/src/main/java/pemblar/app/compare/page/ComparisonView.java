@@ -17,6 +17,8 @@ import pemblar.app.compare.FigureUnits;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Units;
 import pemblar.core.comparison.ComparisonWords;
+import pemblar.core.comparison.ComparisonWords.Compared;
+import pemblar.core.comparison.ComparisonWords.Groups;
 import pemblar.core.comparison.Figure;
 import pemblar.core.comparison.GroupDifference;
 import pemblar.core.comparison.GroupDifference.Point;
@@ -70,15 +72,17 @@ public record ComparisonView(
 
     /** @param sort key of the column that rows are sorted by; anything else leaves their order */
     static ComparisonView of(Content content, String sort, boolean falling) {
-        return of(content, content, 0, sort, falling);
+        return of(content, new Cut(content, 0), sort, falling);
     }
 
     /**
-     * @param cut the same with every repetition measured over its first {@code cutTo} seconds, when they differ in
-     *     length
-     * @param cutTo seconds; 0 when they are compared whole
+     * A comparison with every repetition measured over its first {@code seconds}, when they differ in length.
+     *
+     * @param seconds 0 when they are compared whole
      */
-    static ComparisonView of(Content content, Content cut, int cutTo, String sort, boolean falling) {
+    record Cut(Content content, int seconds) {}
+
+    static ComparisonView of(Content content, Cut cut, String sort, boolean falling) {
         List<Column> columns =
                 content.columns().stream().map(key -> column(content, key)).toList();
         List<String> groups = content.groups();
@@ -94,7 +98,12 @@ public record ComparisonView(
                 .map(g -> group(content, g, groups.indexOf(g) % SHAPES))
                 .toList();
         return new ComparisonView(
-                columns, rows, shown, scatter(content, groups), difference(cut, cutTo, groups), trends(content));
+                columns,
+                rows,
+                shown,
+                scatter(content, groups),
+                difference(cut.content(), cut.seconds(), groups),
+                trends(content));
     }
 
     static Column column(Content content, String key) {
@@ -180,13 +189,12 @@ public record ComparisonView(
         try {
             SessionComparison found = SessionComparison.of(repetitions);
             SessionComparison said = cutTo == 0 ? found : found.cutTo(cutTo);
-            String first = "“" + two.get(0) + "”";
-            String second = "“" + two.get(1) + "”";
-            String unit = y.derived() ? "" : " " + y.unit();
+            Groups named = new Groups("“" + two.get(0) + "”", "“" + two.get(1) + "”");
+            Compared compared = new Compared(y.name(), y.derived() ? "" : " " + y.unit(), x.name());
             String caveat = caveat(content, two, x);
             return caveat.isEmpty()
-                    ? ComparisonWords.of(said, first, second, x.name(), unit, y.name())
-                    : ComparisonWords.readOff(said, first, second, x.name(), unit, y.name()) + caveat;
+                    ? ComparisonWords.of(said, named, compared)
+                    : ComparisonWords.readOff(said, named, compared) + caveat;
         } catch (IllegalArgumentException e) {
             return tooLittle(two, x, y, "repetitions");
         }

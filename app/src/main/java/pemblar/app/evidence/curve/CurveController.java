@@ -19,6 +19,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
@@ -34,6 +35,7 @@ import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.CriticalPower;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.range.DayRange;
 import pemblar.core.schedule.DemandTest;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
@@ -124,16 +126,16 @@ public class CurveController {
         boolean kilograms = form.perKilogram() && knowsMass && measure == Measure.POWER;
         CurveUnits units = new CurveUnits(measure, of, kilograms);
         Set<Long> chosen = descriptions.recordingsWith(athlete, form.only());
-        BestCurve watts = efforts.curve(athlete, of, measure, begin, end, day -> 1, chosen);
-        BestCurve everything = chosen == null ? watts : efforts.curve(athlete, of, measure, begin, end);
+        Scope scope = new Scope(athlete, of, measure, new DayRange(begin, end));
+        BestCurve watts = efforts.curve(scope, day -> 1, chosen);
+        BestCurve everything = chosen == null ? watts : efforts.curve(scope);
         PowerDuration fitted = units.isSpeed()
                 ? PowerDuration.ofSpeed(everything)
                 : PowerDuration.of(everything); // a part of the sessions need not be all-out
         double mass = kilograms ? mass(values, end) : 1;
-        BestCurve shown =
-                kilograms ? efforts.curve(athlete, of, measure, begin, end, day -> mass(values, day), chosen) : watts;
+        BestCurve shown = kilograms ? efforts.curve(scope, day -> mass(values, day), chosen) : watts;
         BestCurve other = efforts.curve(
-                athlete, of, measure, otherBegin, otherEnd, day -> kilograms ? mass(values, day) : 1, chosen);
+                scope.on(new DayRange(otherBegin, otherEnd)), day -> kilograms ? mass(values, day) : 1, chosen);
         List<Point> points = shown.points();
         model.addAttribute("from", begin);
         model.addAttribute("to", end);
@@ -153,8 +155,10 @@ public class CurveController {
         model.addAttribute("only", form.only());
         model.addAttribute("words", descriptions.known(athlete, null, today).all());
         if (!points.isEmpty() || !other.points().isEmpty()) {
-            model.addAttribute("drawing", CurveDrawing.of(points, other.points(), told(fitted, units), mass, units));
-            model.addAttribute("bests", bests(athlete, watts, shown, other, fitted, units));
+            model.addAttribute(
+                    "drawing",
+                    CurveDrawing.of(new CurveDrawing.Curves(points, other.points(), told(fitted, units)), mass, units));
+            model.addAttribute("bests", bests(athlete, new Curves(watts, shown, other), fitted, units));
             model.addAttribute(
                     "estimates",
                     units.isSpeed()
@@ -180,14 +184,16 @@ public class CurveController {
         return values.on(day).get(Quantity.BODY_MASS).orElse(Double.NaN);
     }
 
-    private List<Best> bests(
-            Athlete athlete,
-            BestCurve watts,
-            BestCurve shown,
-            BestCurve other,
-            PowerDuration fitted,
-            CurveUnits units) {
-        List<Long> recordings = shown.points().stream()
+    /**
+     * The curves of the page.
+     *
+     * @param watts or m/s, of the asked days; {@code shown} in the units that are shown, and so {@code other}, of the
+     *     days that are held against them
+     */
+    private record Curves(BestCurve watts, BestCurve shown, BestCurve other) {}
+
+    private List<Best> bests(Athlete athlete, Curves curves, PowerDuration fitted, CurveUnits units) {
+        List<Long> recordings = curves.shown().points().stream()
                 .filter(p -> java.util.Arrays.stream(LISTED).anyMatch(s -> s == p.seconds()))
                 .map(Point::source)
                 .distinct()
@@ -196,11 +202,11 @@ public class CurveController {
                 .collect(Collectors.toMap(SessionEfforts.Named::recordingId, n -> n));
         List<Best> bests = new ArrayList<>();
         for (int seconds : LISTED) {
-            List<Point> at = shown.points(seconds, seconds);
+            List<Point> at = curves.shown().points(seconds, seconds);
             if (at.isEmpty()) continue;
             Point point = at.get(0);
-            boolean tested = fitted.isTested(new Point(seconds, watts.at(seconds), point.source()));
-            double before = other.at(seconds);
+            boolean tested = fitted.isTested(new Point(seconds, curves.watts().at(seconds), point.source()));
+            double before = curves.other().at(seconds);
             bests.add(new Best(
                     seconds,
                     clock(seconds),

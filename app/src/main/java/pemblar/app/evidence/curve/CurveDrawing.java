@@ -39,9 +39,12 @@ public record CurveDrawing(
 
     public record Tick(double at, String text) {}
 
+    /** What is drawn. @param other of the days that are held against these; may be empty */
+    record Curves(List<Point> points, List<Point> other, PowerDuration model) {}
+
     /** @param scale watts per unit of the drawing: 1, or the body mass for W/kg */
-    static CurveDrawing of(List<Point> points, List<Point> other, PowerDuration model, double scale, CurveUnits units) {
-        return new Maker(points, other, model, scale, units).draw();
+    static CurveDrawing of(Curves curves, double scale, CurveUnits units) {
+        return new Maker(curves, scale, units).draw();
     }
 
     private static final class Maker {
@@ -54,10 +57,10 @@ public record CurveDrawing(
         private final double highest;
         private final double lowest;
 
-        Maker(List<Point> points, List<Point> other, PowerDuration model, double scale, CurveUnits units) {
-            this.points = points;
-            this.other = other;
-            this.model = model;
+        Maker(Curves curves, double scale, CurveUnits units) {
+            this.points = curves.points();
+            this.other = curves.other();
+            this.model = curves.model();
             this.scale = scale;
             this.units = units;
             List<Point> both = Stream.concat(points.stream(), other.stream()).toList();

@@ -6,6 +6,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.threshold.ThresholdService;
@@ -14,6 +15,7 @@ import pemblar.core.model.CriticalPower;
 import pemblar.core.model.IntervalTarget;
 import pemblar.core.model.PowerDuration;
 import pemblar.core.model.Reserve;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Quantity;
@@ -60,8 +62,8 @@ class IntervalsService {
 
     @Transactional(readOnly = true)
     Answer of(Athlete athlete, Question q, LocalDate today) {
-        BestCurve curve = efforts.curve(
-                athlete, q.sport(), q.sport().ownMeasure(), today.minusDays(EvidenceService.RECENT_DAYS), today);
+        BestCurve curve = efforts.curve(new Scope(
+                athlete, q.sport(), q.sport().ownMeasure(), DayRange.upTo(today, EvidenceService.RECENT_DAYS)));
         Thresholds values = thresholds.of(athlete).on(today).forSport(q.sport());
         Optional<Basis> basis = q.byPace() ? pace(values, curve) : power(values, curve);
         if (basis.isEmpty())
@@ -116,12 +118,13 @@ class IntervalsService {
             return answer(
                     athlete,
                     q,
-                    basis,
-                    best,
-                    Double.NaN,
-                    IntervalTarget.lowest(basis.model(), set, best),
-                    "Your best over this time in the last 90 days, which is lower than the model’s "
-                            + figure(q, target.watts()) + ".");
+                    basis.threshold(),
+                    new Solved(
+                            best,
+                            Double.NaN,
+                            IntervalTarget.lowest(basis.model(), set, best),
+                            "Your best over this time in the last 90 days, which is lower than the model’s "
+                                    + figure(q, target.watts()) + "."));
         double reach = basis.fit() == null
                 ? Double.NaN
                 : IntervalTarget.reach(
@@ -131,7 +134,11 @@ class IntervalsService {
                                 basis.fit().wattsError(),
                                 basis.fit().reserveError(),
                                 basis.fit().covariance()));
-        return answer(athlete, q, basis, target.watts(), reach, target.lowestReserveJoules(), basis.words());
+        return answer(
+                athlete,
+                q,
+                basis.threshold(),
+                new Solved(target.watts(), reach, target.lowestReserveJoules(), basis.words()));
     }
 
     private static boolean isTested(Question q, BestCurve curve, double best) {
@@ -143,8 +150,13 @@ class IntervalsService {
         return new Answer(athlete, null, "", null, null, what);
     }
 
-    private static Answer answer(
-            Athlete athlete, Question q, Basis basis, double value, double reach, double left, String words) {
+    /** What was found, W and J or m/s and m. @param reach to either side with 95 %; NaN without a fit */
+    private record Solved(double value, double reach, double left, String words) {}
+
+    private static Answer answer(Athlete athlete, Question q, double threshold, Solved solved) {
+        double value = solved.value();
+        double reach = solved.reach();
+        double left = solved.left();
         String range = Double.isNaN(reach)
                 ? ""
                 : q.byPace()
@@ -153,8 +165,8 @@ class IntervalsService {
         String lowest = q.byPace()
                 ? Math.round(left) + " m of D′"
                 : String.format(java.util.Locale.ROOT, "%.1f kJ of W′", left / 1000);
-        Double ofThreshold = Double.isNaN(basis.threshold()) ? null : (Double) (value / basis.threshold());
-        return new Answer(athlete, figure(q, value), range, ofThreshold, lowest, words);
+        Double ofThreshold = Double.isNaN(threshold) ? null : (Double) (value / threshold);
+        return new Answer(athlete, figure(q, value), range, ofThreshold, lowest, solved.words());
     }
 
     private static String figure(Question q, double value) {

@@ -88,7 +88,11 @@ class EvidenceController {
         if (anything)
             model.addAttribute(
                     "drawing",
-                    EvidenceDrawing.of(screen, pieces, adopted, suggestions, today.minusDays(SHOWN_DAYS), today));
+                    EvidenceDrawing.of(
+                            new EvidenceDrawing.Drawn(screen.drawn(), pieces, suggestions),
+                            adopted,
+                            today.minusDays(SHOWN_DAYS),
+                            today));
         model.addAttribute("undoValue", thresholds.latestChange(visit).orElse(null));
         return "evidence/evidence";
     }

@@ -53,14 +53,11 @@ public record EvidenceDrawing(
 
     public record Tick(double at, String text) {}
 
-    static EvidenceDrawing of(
-            Screen screen,
-            List<Piece> pieces,
-            DatedValues adopted,
-            Map<Quantity, Suggestion> suggestions,
-            LocalDate from,
-            LocalDate today) {
-        return new Maker(screen, pieces, adopted, suggestions, from, today).draw();
+    /** What is drawn of the quantities of a screen. */
+    record Drawn(List<Quantity> quantities, List<Piece> pieces, Map<Quantity, Suggestion> suggestions) {}
+
+    static EvidenceDrawing of(Drawn drawn, DatedValues adopted, LocalDate from, LocalDate today) {
+        return new Maker(drawn, adopted, from, today).draw();
     }
 
     private static final class Maker {
@@ -76,15 +73,9 @@ public record EvidenceDrawing(
         private double lowest;
         private double highest;
 
-        Maker(
-                Screen screen,
-                List<Piece> pieces,
-                DatedValues adopted,
-                Map<Quantity, Suggestion> suggestions,
-                LocalDate from,
-                LocalDate today) {
-            this.drawn = screen.drawn();
-            this.pieces = pieces.stream()
+        Maker(Drawn asked, DatedValues adopted, LocalDate from, LocalDate today) {
+            this.drawn = asked.quantities();
+            this.pieces = asked.pieces().stream()
                     .filter(p -> drawn.contains(p.evidence().quantity())
                             && !p.evidence().day().isBefore(from))
                     .toList();
@@ -92,7 +83,7 @@ public record EvidenceDrawing(
             this.adopted = adopted.values().stream()
                     .filter(d -> drawn.contains(d.quantity()))
                     .toList();
-            this.suggestions = suggestions;
+            this.suggestions = asked.suggestions();
             this.from = from;
             this.today = today;
             this.paced = drawn.stream()

@@ -104,14 +104,11 @@ final class Trial {
     }
 
     private Calculation twoSwims() {
-        double shorter = number("shortDistance");
-        double shortSeconds = seconds("shortTime");
-        double longer = number("longDistance");
-        double longSeconds = seconds("longTime");
+        Calculators.Swim shorter = new Calculators.Swim(number("shortDistance"), seconds("shortTime"));
+        Calculators.Swim longer = new Calculators.Swim(number("longDistance"), seconds("longTime"));
         LocalDate shortDay = day("shortDay");
         LocalDate longDay = day("longDay");
-        return answer(x -> Calculators.twoSwims(
-                shorter, shortSeconds, longer, longSeconds, ChronoUnit.DAYS.between(shortDay, longDay)));
+        return answer(x -> Calculators.twoSwims(shorter, longer, ChronoUnit.DAYS.between(shortDay, longDay)));
     }
 
     /** Likely, lowest and highest power of five minutes, W, where the test tells it; nothing of it is kept. */

@@ -11,14 +11,13 @@ import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 import pemblar.core.threshold.WorldBest;
 
-/** Best times over distances as rows of the profile's drawing. */
-final class PaceRows {
-    private PaceRows() {}
-
-    /**
-     * @param doubtable whether a threshold tells what was hardly all-out; without one nothing is said to be untested
-     */
-    static List<Row> of(Sport sport, Sex sex, List<Rung> now, List<Rung> before, boolean doubtable, Shown shown) {
+/**
+ * Best times over distances as rows of the profile's drawing.
+ *
+ * @param doubtable whether a threshold tells what was hardly all-out; without one nothing is said to be untested
+ */
+record PaceRows(Sport sport, Sex sex, boolean doubtable, Shown shown) {
+    List<Row> of(List<Rung> now, List<Rung> before) {
         List<Row> rows = new ArrayList<>();
         for (int i = 0; i < now.size(); i++) {
             Rung rung = now.get(i);
@@ -26,8 +25,8 @@ final class PaceRows {
             rows.add(new Row(
                     (int) rung.metres(),
                     distance(rung.metres(), shown),
-                    words(rung, sport),
-                    words(before.get(i), sport),
+                    words(rung),
+                    words(before.get(i)),
                     at(rung),
                     at(before.get(i)),
                     rung.near() || !doubtable,
@@ -43,7 +42,7 @@ final class PaceRows {
         return metres < 5000 ? Math.round(metres) + " m" : shown.kilometres(metres);
     }
 
-    private static String words(Rung rung, Sport sport) {
+    private String words(Rung rung) {
         return rung.seconds().isEmpty()
                 ? Shown.NONE
                 : Shown.clock(rung.seconds().getAsDouble()) + ", "

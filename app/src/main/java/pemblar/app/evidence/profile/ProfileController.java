@@ -24,9 +24,9 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.athlete.Pages;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.evidence.EvidenceService;
 import pemblar.app.evidence.curve.CurveController;
-import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
@@ -38,6 +38,7 @@ import pemblar.core.model.PowerDuration;
 import pemblar.core.profile.PaceProfile;
 import pemblar.core.profile.ProfileBands;
 import pemblar.core.profile.ProfileBands.Rung;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues;
@@ -104,7 +105,7 @@ class ProfileController {
         model.addAttribute("sport", asked);
         boolean byPace = asked.ownMeasure() == Measure.SPEED;
         model.addAttribute("byPace", byPace);
-        return byPace ? byPace(athlete, asked, page.today(), model) : byPower(page, asked, only, visit.viewer(), model);
+        return byPace ? byPace(athlete, asked, page.today(), model) : byPower(page, asked, only, model);
     }
 
     /** Sports whose best efforts can be held against bands; never empty. */
@@ -123,26 +124,32 @@ class ProfileController {
                 .latest(quantity, today)
                 .map(d -> d.value())
                 .orElse(Double.NaN);
-        List<PaceProfile.Rung> now =
-                PaceProfile.of(sport, athlete.sex(), speeds(athlete, sport, begin, today), threshold);
+        List<PaceProfile.Rung> now = PaceProfile.of(
+                sport,
+                athlete.sex(),
+                speeds(athlete, sport, DayRange.upTo(today, EvidenceService.RECENT_DAYS)),
+                threshold);
         List<PaceProfile.Rung> before = PaceProfile.of(
-                sport, athlete.sex(), speeds(athlete, sport, begin.minusDays(YEAR), begin.minusDays(1)), threshold);
-        model.addAttribute("rows", PaceRows.of(sport, athlete.sex(), now, before, !Double.isNaN(threshold), shown));
+                sport,
+                athlete.sex(),
+                speeds(athlete, sport, new DayRange(begin.minusDays(YEAR), begin.minusDays(1))),
+                threshold);
+        model.addAttribute("rows", new PaceRows(sport, athlete.sex(), !Double.isNaN(threshold), shown).of(now, before));
         model.addAttribute("anything", now.stream().anyMatch(r -> r.seconds().isPresent()));
         model.addAttribute("bandNames", PaceProfile.NAMES);
         model.addAttribute("missing", Double.isNaN(threshold) ? quantity.label() : null);
         return "evidence/pace-profile";
     }
 
-    private BestCurve speeds(Athlete athlete, Sport sport, LocalDate from, LocalDate to) {
-        return efforts.curve(athlete, sport, Measure.SPEED, from, to);
+    private BestCurve speeds(Athlete athlete, Sport sport, DayRange days) {
+        return efforts.curve(new Scope(athlete, sport, Measure.SPEED, days));
     }
 
-    private String byPower(Pages.Opened page, Sport sport, String only, Viewer viewer, Model model) {
+    private String byPower(Pages.Opened page, Sport sport, String only, Model model) {
         Athlete athlete = page.athlete();
         LocalDate today = page.today();
         DatedValues values = thresholds.of(athlete);
-        ProfileService.Chosen chosen = profile.bands(viewer);
+        ProfileService.Chosen chosen = profile.bands(page.viewer());
         boolean knowsMass = values.latest(Quantity.BODY_MASS, today).isPresent();
         model.addAttribute("knowsMass", knowsMass);
         model.addAttribute("bandNames", chosen.bands().names());
@@ -152,9 +159,10 @@ class ProfileController {
         Set<Long> like = descriptions.recordingsWith(athlete, only);
         model.addAttribute("only", only);
         model.addAttribute("words", descriptions.known(athlete, null, today).all());
-        List<Rung> now = rungs(athlete, sport, values, chosen.bands(), begin, today, like);
-        List<Rung> before =
-                rungs(athlete, sport, values, chosen.bands(), begin.minusDays(YEAR), begin.minusDays(1), like);
+        Asked asked = new Asked(values, chosen.bands(), like);
+        Scope scope = new Scope(athlete, sport, Measure.POWER, new DayRange(begin, today));
+        List<Rung> now = rungs(scope, asked);
+        List<Rung> before = rungs(scope.on(new DayRange(begin.minusDays(YEAR), begin.minusDays(1))), asked);
         Rung weakest = ProfileBands.weakest(now).orElse(null);
         List<Row> rows = new ArrayList<>();
         for (int i = 0; i < now.size(); i++)
@@ -169,29 +177,22 @@ class ProfileController {
         return "evidence/profile";
     }
 
-    private List<Rung> rungs(
-            Athlete athlete,
-            Sport sport,
-            DatedValues values,
-            ProfileBands bands,
-            LocalDate from,
-            LocalDate to,
-            Set<Long> only) {
-        BestCurve watts = efforts.curve(athlete, sport, Measure.POWER, from, to, day -> 1, only);
-        BestCurve everything = only == null ? watts : efforts.curve(athlete, sport, Measure.POWER, from, to);
+    /** @param only recordings that are asked for; null for all */
+    private record Asked(DatedValues values, ProfileBands bands, Set<Long> only) {
+        double massOn(LocalDate day) {
+            return values.on(day).get(Quantity.BODY_MASS).orElse(Double.NaN);
+        }
+    }
+
+    private List<Rung> rungs(Scope scope, Asked asked) {
+        BestCurve watts = efforts.curve(scope, day -> 1, asked.only());
+        BestCurve everything = asked.only() == null ? watts : efforts.curve(scope);
         PowerDuration model = PowerDuration.of(everything); // a part of the sessions need not be all-out
-        BestCurve perKilogram = efforts.curve(
-                athlete,
-                sport,
-                Measure.POWER,
-                from,
-                to,
-                day -> values.on(day).get(Quantity.BODY_MASS).orElse(Double.NaN),
-                only);
+        BestCurve perKilogram = efforts.curve(scope, asked::massOn, asked.only());
         List<Integer> untested = ProfileBands.SECONDS.stream()
                 .filter(s -> !model.isTested(new Point(s, watts.at(s), 0)))
                 .toList();
-        return bands.profile(athlete.sex(), ProfileBands.at(perKilogram.points()), untested);
+        return asked.bands().profile(scope.athlete().sex(), ProfileBands.at(perKilogram.points()), untested);
     }
 
     private static Row row(Rung now, Rung before, Rung weakest, int bands) {

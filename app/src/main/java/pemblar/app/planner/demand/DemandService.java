@@ -9,6 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.season.Held;
 import pemblar.app.season.SeasonEvent;
@@ -19,6 +20,7 @@ import pemblar.app.session.change.ScheduleService.Chosen;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.effort.BestCurve;
+import pemblar.core.range.DayRange;
 import pemblar.core.schedule.DemandCheck;
 import pemblar.core.schedule.DemandCheck.Verdict;
 import pemblar.core.schedule.DemandTest;
@@ -152,10 +154,8 @@ public class DemandService {
         java.util.function.ToDoubleFunction<LocalDate> divisor = day -> unit == Unit.WATTS_PER_KG
                 ? values.on(day).thresholds().get(Quantity.BODY_MASS).orElse(Double.NaN)
                 : 1;
-        LocalDate from = today.minusDays(DAYS);
-        return new Bests(
-                efforts.curve(athlete, sport, measure, from, today, divisor),
-                efforts.after(athlete, sport, measure, from, today, divisor));
+        Scope scope = new Scope(athlete, sport, measure, DayRange.upTo(today, DAYS));
+        return new Bests(efforts.curve(scope, divisor), efforts.after(scope, divisor));
     }
 
     /**

@@ -62,13 +62,18 @@ class TakenDemand {
         }
     }
 
+    /** Seconds of a session. */
+    public record Stretch(long sessionId, int from, int to) {}
+
     /**
      * @param whose for whom it is a demand; the athlete of the recording, or for whom that one is kept
      * @return empty when the stretch has neither power nor speed, or is none
      */
     @Transactional(readOnly = true)
-    public Optional<Taken> of(Athlete athlete, Athlete whose, Viewer viewer, long sessionId, int from, int to) {
-        SessionService.Opened opened = sessions.open(new Visit(athlete.id(), viewer), sessionId);
+    public Optional<Taken> of(Athlete athlete, Athlete whose, Viewer viewer, Stretch stretch) {
+        int from = stretch.from();
+        int to = stretch.to();
+        SessionService.Opened opened = sessions.open(new Visit(athlete.id(), viewer), stretch.sessionId());
         Recording recording = opened.recording().orElseThrow(() -> new NotFoundException("recording"));
         boolean power = recording.has(Channel.POWER);
         Series values = recording.channel(power ? Channel.POWER : Channel.SPEED).orElse(null);
@@ -80,8 +85,9 @@ class TakenDemand {
         LocalDate day = opened.slab().day();
         String source = opened.slab().title() + ", " + new Shown().date(day);
         if (!power) return Optional.of(new Taken(paced(mean, from, to, source(athlete, source)), sport));
-        if (athlete.keptBy() == null) return Optional.of(new Taken(watts(mean, from, to, values, source), sport));
-        return Optional.of(new Taken(scaled(athlete, whose, values, from, to, source), sport));
+        Part part = new Part(values, from, to);
+        return Optional.of(new Taken(
+                athlete.keptBy() == null ? watts(part, source) : scaled(athlete, whose, part, source), sport));
     }
 
     private static String source(Athlete athlete, String source) {
@@ -94,10 +100,30 @@ class TakenDemand {
         return new EventDemand(to - from, Unit.SPEED, mean, level > 0 ? After.TIME : After.FRESH, level, source);
     }
 
-    private static EventDemand watts(double mean, int from, int to, Series values, String source) {
-        double level = level(AfterWork.workBefore(values, from));
+    /** A stretch of a session's power. */
+    private record Part(Series values, int from, int to) {
+        double mean() {
+            return values.mean(from, to);
+        }
+
+        int seconds() {
+            return to - from;
+        }
+
+        double workBefore() {
+            return AfterWork.workBefore(values, from);
+        }
+    }
+
+    private static EventDemand watts(Part part, String source) {
+        double level = level(part.workBefore());
         return new EventDemand(
-                to - from, Unit.WATTS, Math.rint(mean), level > 0 ? After.WORK : After.FRESH, level, source);
+                part.seconds(),
+                Unit.WATTS,
+                Math.rint(part.mean()),
+                level > 0 ? After.WORK : After.FRESH,
+                level,
+                source);
     }
 
     /** Down to the level that is kept. */
@@ -107,18 +133,17 @@ class TakenDemand {
         return level;
     }
 
-    private EventDemand scaled(Athlete other, Athlete whose, Series values, int from, int to, String source) {
+    private EventDemand scaled(Athlete other, Athlete whose, Part part, String source) {
         double theirs = mass(other);
         double own = mass(whose);
-        double mean = values.mean(from, to);
         if (Double.isNaN(theirs))
-            return watts(mean, from, to, values, cut(other.name() + ", mass not known, watts as they were; " + source));
+            return watts(part, cut(other.name() + ", mass not known, watts as they were; " + source));
         double scale = Double.isNaN(own) ? 1 : own / theirs;
-        double level = level(AfterWork.workBefore(values, from) * scale);
+        double level = level(part.workBefore() * scale);
         return new EventDemand(
-                to - from,
+                part.seconds(),
                 Unit.WATTS_PER_KG,
-                mean / theirs,
+                part.mean() / theirs,
                 level > 0 ? After.WORK : After.FRESH,
                 level,
                 cut(other.name() + " (" + Units.mine().mass(theirs, 1) + ")"

@@ -58,7 +58,7 @@ class TakenDemandController {
                 plan.held(whose).events().stream()
                         .filter(e -> !e.last().isBefore(page.today()))
                         .toList());
-        taken.of(page.athlete(), whose, visit.viewer(), form.session(), form.from(), form.to())
+        taken.of(page.athlete(), whose, visit.viewer(), new TakenDemand.Stretch(form.session(), form.from(), form.to()))
                 .ifPresent(d -> {
                     model.addAttribute("demand", d.demand());
                     model.addAttribute("source", d.demand().source());
@@ -94,7 +94,8 @@ class TakenDemandController {
     String take(Visit visit, TakeForm form, RedirectAttributes answer) {
         Athlete athlete = pages.athlete(visit);
         Athlete whose = whose(athlete, visit.viewer());
-        TakenDemand.Taken found = taken.of(athlete, whose, visit.viewer(), form.session(), form.from(), form.to())
+        TakenDemand.Taken found = taken.of(
+                        athlete, whose, visit.viewer(), new TakenDemand.Stretch(form.session(), form.from(), form.to()))
                 .orElseThrow(() -> new NotFoundException("stretch"));
         SeasonEvent of = plan.event(whose, form.event()).orElseThrow(() -> new NotFoundException("event"));
         try {

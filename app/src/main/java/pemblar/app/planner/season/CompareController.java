@@ -15,11 +15,12 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.load.TrendService;
+import pemblar.app.planner.season.CompareService.Days;
 import pemblar.app.planner.season.CompareService.Side;
-import pemblar.app.planner.season.CompareService.Stretch;
 import pemblar.app.planner.season.CompareService.Whose;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
+import pemblar.core.range.DayRange;
 import pemblar.core.season.Priority;
 
 /** Compares two stretches of plan or history, such as a race week and a training week. */
@@ -53,18 +54,18 @@ class CompareController {
     @OneLook
     @GetMapping
     String compare(Visit visit, CompareForm form, Model model) {
-        Pages.Opened page = pages.open(model, visit, "season", form.from(), form.to());
+        Pages.Opened page = pages.open(model, visit, "season", new Pages.Days(form.from(), form.to()));
         LocalDate race = plan.events(page.athlete()).stream()
                 .filter(e -> !e.day().isBefore(page.today()) && e.priority() != Priority.A)
                 .map(SeasonEvent::day)
                 .findFirst()
                 .orElse(page.today().plusDays(USUAL_DAYS));
-        Stretch first = new Stretch(
+        DayRange first = new DayRange(
                 form.from() == null ? race.minusDays(6) : form.from(),
                 form.to() == null
                         ? form.from() == null ? race.plusDays(3) : form.from().plusDays(USUAL_DAYS - 1L)
                         : form.to());
-        Stretch second = new Stretch(
+        DayRange second = new DayRange(
                 form.otherFrom() == null ? page.today().minusDays(USUAL_DAYS) : form.otherFrom(),
                 form.otherTo() == null
                         ? form.otherFrom() == null
@@ -78,7 +79,7 @@ class CompareController {
                     "problem", "A stretch ends before it begins; choose a last day that is not before the first.");
         else if (first.days() > MOST_DAYS || second.days() > MOST_DAYS)
             model.addAttribute("problem", "A stretch can have at most " + MOST_DAYS + " days.");
-        else fill(page, form.other(), first, second, model);
+        else fill(page, form.other(), List.of(first, second), model);
         return "planner/compare";
     }
 
@@ -90,18 +91,21 @@ class CompareController {
         return new Whose(athlete, trends.of(athlete));
     }
 
-    private void fill(Pages.Opened page, Long other, Stretch first, Stretch second, Model model) {
+    private void fill(Pages.Opened page, Long other, List<DayRange> stretches, Model model) {
         List<Athlete> others = athletes.keptFor(page.athlete());
         Whose own = new Whose(page.athlete(), trends.of(page.athlete()));
         Whose theirs = other == null ? own : theirs(others, other);
+        Days first = new Days(own, stretches.get(0));
+        Days second = new Days(theirs, stretches.get(1));
         model.addAttribute("others", others);
         model.addAttribute("theirs", other == null ? null : theirs.athlete());
-        model.addAttribute("lacksLoad", own.lacksLoad(first) || theirs.lacksLoad(second));
+        model.addAttribute("lacksLoad", first.lacksLoad() || second.lacksLoad());
         Optional<SeasonEvent> event = plan.events(page.athlete()).stream()
-                .filter(e -> e.priority() == Priority.A && e.day().isAfter(first.to()))
+                .filter(e -> e.priority() == Priority.A
+                        && e.day().isAfter(first.days().to()))
                 .findFirst();
         model.addAttribute("event", event.orElse(null));
-        List<Side> sides = compare.compare(own, theirs, first, second, event);
+        List<Side> sides = compare.compare(first, second, event);
         model.addAttribute("sides", sides);
         model.addAttribute(
                 "zoneKeys",

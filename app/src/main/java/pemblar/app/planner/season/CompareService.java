@@ -9,6 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
+import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.planner.setup.ZoneTimes;
 import pemblar.app.season.SeasonEvent;
@@ -19,6 +20,7 @@ import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.load.Swap;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Sport;
 import pemblar.core.zone.DatedZones;
 
@@ -36,12 +38,6 @@ class CompareService {
         this.thresholds = thresholds;
     }
 
-    public record Stretch(LocalDate from, LocalDate to) {
-        public int days() {
-            return (int) ChronoUnit.DAYS.between(from, to) + 1;
-        }
-    }
-
     /** A best effort of the days that are over; NaN when there is none. */
     public record Best(int seconds, double value) {}
 
@@ -52,7 +48,7 @@ class CompareService {
      *     NaN without an event
      */
     public record Side(
-            Stretch stretch,
+            DayRange stretch,
             double hours,
             double load,
             int sessionCount,
@@ -68,20 +64,29 @@ class CompareService {
     /** Whose days a stretch is made of. */
     record Whose(Athlete athlete, Trend trend) {
         /** Something was done in a stretch of which no load is known. */
-        boolean lacksLoad(Stretch stretch) {
+        boolean lacksLoad(DayRange stretch) {
             return trend.dayLoads(stretch.from(), stretch.to()).stream().anyMatch(d -> d.withoutLoad() > 0);
         }
     }
 
-    /** @param other whose days the second stretch is; the athlete themselves or one whose recordings they keep */
-    @Transactional(readOnly = true)
-    public List<Side> compare(Whose own, Whose other, Stretch first, Stretch second, Optional<SeasonEvent> event) {
-        return List.of(side(own, own, first, first, event), side(own, other, second, first, event));
+    /** A stretch of days, and whose it is. */
+    record Days(Whose whose, DayRange days) {
+        boolean lacksLoad() {
+            return whose.lacksLoad(days);
+        }
     }
 
-    private Side side(Whose own, Whose of, Stretch stretch, Stretch replaced, Optional<SeasonEvent> event) {
-        Athlete athlete = of.athlete();
-        Trend trend = of.trend();
+    /** @param other of the athlete themselves or of one whose recordings they keep */
+    @Transactional(readOnly = true)
+    public List<Side> compare(Days own, Days other, Optional<SeasonEvent> event) {
+        return List.of(side(own, own, event), side(own, other, event));
+    }
+
+    private Side side(Days own, Days of, Optional<SeasonEvent> event) {
+        Athlete athlete = of.whose().athlete();
+        Trend trend = of.whose().trend();
+        DayRange stretch = of.days();
+        DayRange replaced = own.days();
         DatedZones values = thresholds.zonesOf(athlete);
         List<Whole> whole = sessions.wholeBetween(athlete, stretch.from(), stretch.to());
         List<Slab> slabs = whole.stream()
@@ -92,7 +97,7 @@ class CompareService {
                 .mapToDouble(s ->
                         s.done() != null ? s.done().seconds() : s.plannedSeconds() == null ? 0 : s.plannedSeconds())
                 .sum();
-        List<LoadTrend.Day> as = swapped(own, replaced, of.trend(), stretch);
+        List<LoadTrend.Day> as = swapped(own, of);
         LoadTrend.Day end = on(as, replaced.to());
         LoadTrend.Day after = on(as, replaced.to().plusDays(1));
         LoadTrend.Day morning = event.map(e -> on(as, e.day())).orElse(null);
@@ -105,14 +110,14 @@ class CompareService {
                 (int) slabs.stream().filter(Slab::hard).count(),
                 stretch.days() - (int) slabs.stream().map(Slab::day).distinct().count(),
                 ZoneTimes.of(whole, trend.today(), values),
-                bests(athlete, own.athlete().first(), stretch),
+                bests(athlete, own.whose().athlete().first(), stretch),
                 end == null ? Double.NaN : end.chronic(),
                 after == null ? Double.NaN : after.balance(),
                 eve == null ? Double.NaN : eve.chronic(),
                 morning == null ? Double.NaN : morning.balance());
     }
 
-    private static double load(Trend trend, Stretch stretch) {
+    private static double load(Trend trend, DayRange stretch) {
         return trend.days(stretch.from(), stretch.to()).stream()
                 .mapToDouble(LoadTrend.Day::load)
                 .sum();
@@ -125,24 +130,27 @@ class CompareService {
     }
 
     /** One's own trend with the days of a stretch trained like those of another, whoever's they are. */
-    private static List<LoadTrend.Day> swapped(Whose own, Stretch replaced, Trend of, Stretch like) {
+    private static List<LoadTrend.Day> swapped(Days replaced, Days like) {
+        Whose own = replaced.whose();
+        Trend of = like.whose().trend();
         if (own.trend().days().isEmpty()) return List.of();
         LocalDate first = own.trend().days().get(0).date();
         double[] loads =
                 own.trend().days().stream().mapToDouble(LoadTrend.Day::load).toArray();
-        double[] liked = like.from()
-                .datesUntil(like.to().plusDays(1))
+        double[] liked = like.days()
+                .from()
+                .datesUntil(like.days().to().plusDays(1))
                 .mapToDouble(day -> of.on(day) == null ? 0 : of.on(day).load())
                 .toArray();
-        int index = (int) ChronoUnit.DAYS.between(first, replaced.from());
+        int index = (int) ChronoUnit.DAYS.between(first, replaced.days().from());
         return LoadTrend.of(
                 first,
-                Swap.like(loads, index, replaced.days(), liked),
+                Swap.like(loads, index, replaced.days().days(), liked),
                 own.athlete().trend());
     }
 
-    private List<Best> bests(Athlete athlete, Sport sport, Stretch stretch) {
-        BestCurve curve = efforts.curve(athlete, sport, sport.ownMeasure(), stretch.from(), stretch.to());
+    private List<Best> bests(Athlete athlete, Sport sport, DayRange stretch) {
+        BestCurve curve = efforts.curve(new Scope(athlete, sport, sport.ownMeasure(), stretch));
         List<Best> bests = new ArrayList<>();
         for (int seconds : EFFORTS) bests.add(new Best(seconds, curve.at(seconds)));
         return bests;

@@ -118,9 +118,9 @@ class SeasonController {
         try {
             Held held = changes.preview(
                     new Asking(visit, null, form.replan()), new BlockChange(form.kind(), form.first(), form.value()));
-            draw(page, held, form.from(), form.to(), model);
+            draw(page, held, new Pages.Days(form.from(), form.to()), model);
         } catch (IllegalArgumentException e) {
-            draw(page, plan.held(page.athlete()), form.from(), form.to(), model);
+            draw(page, plan.held(page.athlete()), new Pages.Days(form.from(), form.to()), model);
         }
         return "planner/season :: drawing";
     }
@@ -336,9 +336,10 @@ class SeasonController {
     }
 
     private void fill(Visit visit, LocalDate from, LocalDate to, Model model) {
-        Pages.Opened page = pages.open(model, visit, "season", from, to);
+        Pages.Days days = new Pages.Days(from, to);
+        Pages.Opened page = pages.open(model, visit, "season", days);
         Held held = plan.held(page.athlete());
-        draw(page, held, from, to, model);
+        draw(page, held, days, model);
         model.addAttribute("held", held);
         model.addAttribute("foreseen", likely.likely(page.athlete()));
         model.addAttribute("setUp", plan.isSetUp(page.athlete()));
@@ -347,7 +348,9 @@ class SeasonController {
         model.addAttribute("awayKinds", Away.Kind.values());
     }
 
-    private void draw(Pages.Opened page, Held held, LocalDate from, LocalDate to, Model model) {
+    private void draw(Pages.Opened page, Held held, Pages.Days days, Model model) {
+        LocalDate from = days.from();
+        LocalDate to = days.to();
         Trend trend = changes.trend(page.athlete(), trends.of(page.athlete()), held);
         LocalDate first = from == null ? page.today().minusDays(DAYS_BACK) : from;
         LocalDate end = to == null || !to.isAfter(first) ? lastDay(held, page.today()) : to;

@@ -79,12 +79,14 @@ class FitnessController {
         List<Foreseen> foreseen = predictions.events(page.athlete());
         model.addAttribute("events", events.of(foreseen));
         model.addAttribute("score", EventLines.score(foreseen));
-        if (!run) way(page.athlete(), asked, form.length(), form.gradient(), model);
+        if (!run) way(page.athlete(), asked, form, model);
         return "progress/fitness";
     }
 
     /** A climb or a flat way that was asked for, with its answer or why there is none. */
-    private void way(Athlete athlete, Sport sport, String length, String gradient, Model model) {
+    private void way(Athlete athlete, Sport sport, FitnessForm form, Model model) {
+        String length = form.length();
+        String gradient = form.gradient();
         model.addAttribute("typedLength", length);
         model.addAttribute("typedGradient", gradient);
         if (length.isBlank()) return;

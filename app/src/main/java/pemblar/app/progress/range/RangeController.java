@@ -16,8 +16,10 @@ import pemblar.app.frame.page.Shown;
 import pemblar.app.progress.range.RangeReader.Asked;
 import pemblar.app.season.PlanService;
 import pemblar.app.threshold.ThresholdService;
+import pemblar.core.range.DayRange;
 import pemblar.core.range.RangeSummary;
 import pemblar.core.range.RangeSummary.Item;
+import pemblar.core.range.RangeSummary.Way;
 import pemblar.core.sport.Sport;
 
 /**
@@ -64,10 +66,9 @@ class RangeController {
         Asked asked = reader.asked(page, typed, model);
         RangeReader.Found found = reader.found(page, asked);
         List<Item> items = found.items();
-        RangeSummary now =
-                RangeSummary.of(items, asked.from(), asked.to(), page.today(), asked.sport(), asked.measure());
-        RangeSummary other = RangeSummary.of(
-                items, asked.otherFrom(), asked.otherTo(), page.today(), asked.sport(), asked.measure());
+        Way way = new Way(page.today(), asked.sport(), asked.measure());
+        RangeSummary now = RangeSummary.of(items, new DayRange(asked.from(), asked.to()), way);
+        RangeSummary other = RangeSummary.of(items, new DayRange(asked.otherFrom(), asked.otherTo()), way);
         List<String> names = names(page.athlete(), asked, page.today());
         model.addAttribute("now", now);
         model.addAttribute("other", other);

@@ -5,10 +5,12 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import pemblar.core.range.DayRange;
 import pemblar.core.range.RangeSummary;
 import pemblar.core.range.RangeSummary.Done;
 import pemblar.core.range.RangeSummary.Item;
 import pemblar.core.range.RangeSummary.Kept;
+import pemblar.core.range.RangeSummary.Way;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.season.Block;
 import pemblar.core.sport.Measure;
@@ -29,6 +31,10 @@ final class RangeCsv {
         this.measure = measure;
     }
 
+    private Way way() {
+        return new Way(today, sport, measure);
+    }
+
     /** A row a week; the first and last hold only their days within the range. */
     String weeks(LocalDate from, LocalDate to) {
         Set<Sport> sports = EnumSet.of(sport);
@@ -41,7 +47,7 @@ final class RangeCsv {
         for (LocalDate week = RangeDrawing.weekOf(from); !week.isAfter(to); week = week.plusWeeks(1)) {
             LocalDate first = week.isBefore(from) ? from : week;
             LocalDate last = week.plusDays(6).isAfter(to) ? to : week.plusDays(6);
-            csv.append(week(RangeSummary.of(items, first, last, today, sport, measure), sports));
+            csv.append(week(RangeSummary.of(items, new DayRange(first, last), way()), sports));
         }
         return csv.toString();
     }
@@ -72,7 +78,7 @@ final class RangeCsv {
         StringBuilder csv = new StringBuilder(
                 "block_from,block_to,phase,kind,sessions_planned,sessions_done,hours_planned,hours_done\n");
         for (Block block : blocks) {
-            RangeSummary sum = RangeSummary.of(items, block.first(), block.last(), today, sport, measure);
+            RangeSummary sum = RangeSummary.of(items, new DayRange(block.first(), block.last()), way());
             csv.append(block(block, "all", sum.allKept()));
             for (Purpose purpose : sum.kept().keySet())
                 csv.append(block(

@@ -14,6 +14,7 @@ import pemblar.app.session.Slab;
 import pemblar.app.session.reading.SessionService;
 import pemblar.core.range.RangeSummary;
 import pemblar.core.range.RangeSummary.Item;
+import pemblar.core.range.RangeSummary.Way;
 import pemblar.core.range.SeasonSpan;
 import pemblar.core.season.Block;
 import pemblar.core.season.Priority;
@@ -58,7 +59,8 @@ public class RangeReader {
         LocalDate last = latest(asked, today.plusWeeks(WEEKS_AHEAD + 1L));
         List<Item> items = items(page.athlete(), first, last);
         int count = (int) ((today.toEpochDay() - chart.toEpochDay()) / 7) + WEEKS_AHEAD + 1;
-        return new Found(items, RangeSummary.weeks(items, chart, count, today, asked.sport(), asked.measure()), blocks);
+        return new Found(
+                items, RangeSummary.weeks(items, chart, count, new Way(today, asked.sport(), asked.measure())), blocks);
     }
 
     /** As far as both ranges reach, within a year. */

@@ -9,10 +9,12 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.season.SeasonSettings.Away;
+import pemblar.core.range.DayRange;
 import pemblar.core.range.RangeSummary;
 import pemblar.core.range.RangeSummary.Done;
 import pemblar.core.range.RangeSummary.Item;
 import pemblar.core.range.RangeSummary.Kept;
+import pemblar.core.range.RangeSummary.Way;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.season.Block;
 import pemblar.core.sport.Measure;
@@ -78,7 +80,8 @@ final class RangeTables {
         Set<Purpose> kinds = EnumSet.noneOf(Purpose.class);
         for (Block block : blocks) {
             // sport and measure matter to zones alone, which are not shown here
-            sums.add(RangeSummary.of(items, block.first(), block.last(), today, Sport.RIDE, Measure.HEART_RATE));
+            sums.add(RangeSummary.of(
+                    items, new DayRange(block.first(), block.last()), new Way(today, Sport.RIDE, Measure.HEART_RATE)));
             kinds.addAll(sums.get(sums.size() - 1).kept().keySet());
         }
         List<String> heads = new ArrayList<>(List.of("Block", "sessions", "time", "of the time"));

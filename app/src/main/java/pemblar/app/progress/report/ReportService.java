@@ -30,7 +30,9 @@ import pemblar.app.session.reading.SessionService;
 import pemblar.core.checkin.BandWords;
 import pemblar.core.checkin.Bands;
 import pemblar.core.load.LoadTrend;
+import pemblar.core.range.DayRange;
 import pemblar.core.range.RangeSummary;
+import pemblar.core.range.RangeSummary.Way;
 import pemblar.core.season.Block;
 
 /** Puts a report together from what is stored, and keeps a coach's words beside it. */
@@ -79,11 +81,11 @@ class ReportService {
         List<SessionService.Whole> all = sessions.wholeBetween(athlete, from, to);
         RangeSummary summary = RangeSummary.of(
                 all.stream().map(RangeReader::item).toList(),
-                from,
-                to,
-                page.today(),
-                athlete.first(),
-                athlete.first().measures().get(0));
+                new DayRange(from, to),
+                new Way(
+                        page.today(),
+                        athlete.first(),
+                        athlete.first().measures().get(0)));
         Words words = words(athlete.id(), from, to).orElse(new Words("", ""));
         Trend trend = trends.of(athlete);
         return new Report(

@@ -60,7 +60,7 @@ public class NotesController {
                         .filter(Note::unread)
                         .map(Note::id)
                         .toList());
-        pages.open(model, visit, "notes", on, on);
+        pages.open(model, visit, "notes", new Pages.Days(on, on));
         model.addAttribute("threads", threads);
         model.addAttribute("asked", asked);
         model.addAttribute("dailyMail", accounts.wantsDailyMail(visit.viewer()));

@@ -11,6 +11,7 @@ import pemblar.app.session.PlanState;
 import pemblar.app.session.SessionDesk;
 import pemblar.app.session.SessionRow;
 import pemblar.app.session.TrainingSessionRepository;
+import pemblar.core.range.DayRange;
 import pemblar.core.zone.DatedZones;
 
 /** Moves and copies whole days; what is done keeps its day. */
@@ -29,22 +30,23 @@ public class DaysService {
     /** Open sessions of some days to as many days from {@code target} on. @return how many */
     @Transactional
     public int move(Visit visit, LocalDate from, LocalDate to, LocalDate target) {
-        return shift(visit, from, to, checked(from, to, target), "to " + SessionDesk.day(target));
+        return shift(visit, new DayRange(from, to), checked(from, to, target), "to " + SessionDesk.day(target));
     }
 
     /** All open sessions from a day on, by some days. @return how many */
     @Transactional
     public int shiftAfter(Visit visit, LocalDate from, int by) {
-        return shift(visit, from, LocalDate.of(9999, 1, 1), by, "by " + by + (Math.abs(by) == 1 ? " day" : " days"));
+        String days = by + (Math.abs(by) == 1 ? " day" : " days");
+        return shift(visit, new DayRange(from, LocalDate.of(9999, 1, 1)), by, "by " + days);
     }
 
-    private int shift(Visit visit, LocalDate from, LocalDate to, long by, String where) {
+    private int shift(Visit visit, DayRange days, long by, String where) {
         if (by == 0 || Math.abs(by) > FARTHEST)
             throw new IllegalArgumentException("Days: enter 1 to " + FARTHEST + ", or below zero to shift back.");
         Athlete athlete = desk.athlete(visit);
         DatedZones zones = desk.zones(athlete);
-        List<SessionRow> open = sessions.openFrom(visit.athleteId(), from).stream()
-                .filter(r -> !r.day().isAfter(to) && r.isSeenBy(athlete))
+        List<SessionRow> open = sessions.openFrom(visit.athleteId(), days.from()).stream()
+                .filter(r -> days.contains(r.day()) && r.isSeenBy(athlete))
                 .toList();
         if (open.isEmpty()) return 0;
         PlanState before = PlanState.changing(open);

@@ -98,7 +98,9 @@ public class DoneService {
             throw new IllegalArgumentException("Effort: enter 0 (rest) to 10 (all-out).");
         if (told.note() != null && told.note().length() > LONGEST_NOTE)
             throw new IllegalArgumentException("Note: enter at most 500 characters.");
-        row.tell(seconds, told.metres(), told.effort(), told.note(), load(row, told.effort(), seconds));
+        row.tell(
+                new SessionRow.Told(seconds, told.metres(), told.effort(), told.note()),
+                load(row, told.effort(), seconds));
     }
 
     private static Double load(SessionRow row, Double effort, int seconds) {

@@ -77,7 +77,7 @@ public class LiftedSessions {
     public long addDone(long athleteId, LocalDate day, Integer startMinute, Prepared prepared, double effort) {
         SessionRow row = row(desk.forJob(athleteId), day, startMinute, prepared);
         double load = SessionLoad.ofPerceivedEffort(prepared.seconds(), effort);
-        row.tell(prepared.seconds(), null, effort, "", load);
+        row.tell(SessionRow.Told.lasting(prepared.seconds(), effort), load);
         return sessions.save(row).id();
     }
 
@@ -94,7 +94,7 @@ public class LiftedSessions {
         SessionRow row = row(athlete, day, null, prepared);
         if (row.strength().isEmpty()) row.lift(null, row.heavyLegs());
         row.withoutPlannedLoad();
-        row.tell(prepared.seconds(), null, null, "", null);
+        row.tell(SessionRow.Told.lasting(prepared.seconds(), null), null);
         row.by(visit.viewer().name());
         sessions.save(row);
         desk.remember(

@@ -99,7 +99,7 @@ public class AdoptionPreview {
         Map<Span, Set<Part>> spans = spans(then.values(), adopted);
         LoadsAnew.Changes recorded = loads.of(athlete, then, spans, sport -> serves(adopted, sport));
         Map<LocalDate, Double> deltas = new HashMap<>(recorded.changes());
-        List<PlannedChange> planned = planned(athlete, now, then, spans, today, deltas);
+        List<PlannedChange> planned = planned(athlete, new Adopted(now, then, spans), today, deltas);
         TrendService.Trend trend = trends.of(athlete);
         LoadTrend.Day before = trend.on(today);
         return new Effect(
@@ -117,7 +117,7 @@ public class AdoptionPreview {
         DatedZones now = thresholds.zonesOf(athlete);
         DatedZones then = new DatedZones(now.values().with(List.of(adopted)), now.sets(), now.speeds());
         Map<Span, Set<Part>> spans = spans(then.values(), List.of(adopted));
-        return planned(athlete, now, then, spans, from, new HashMap<>());
+        return planned(athlete, new Adopted(now, then, spans), from, new HashMap<>());
     }
 
     private static Map<Span, Set<Part>> spans(DatedValues then, List<Dated> adopted) {
@@ -135,22 +135,21 @@ public class AdoptionPreview {
         return adopted.stream().anyMatch(d -> d.quantity().serves(sport));
     }
 
+    /** Values as they are and would be, and what rests on them from when to when. */
+    private record Adopted(DatedZones now, DatedZones then, Map<Span, Set<Part>> spans) {}
+
+    /** @param deltas what the loads of the days would change by; added to */
     private List<PlannedChange> planned(
-            Athlete athlete,
-            DatedZones now,
-            DatedZones then,
-            Map<Span, Set<Part>> spans,
-            LocalDate today,
-            Map<LocalDate, Double> deltas) {
+            Athlete athlete, Adopted adopted, LocalDate today, Map<LocalDate, Double> deltas) {
         List<PlannedChange> changes = new ArrayList<>();
         java.util.Set<Long> seen = new java.util.HashSet<>();
-        spans.keySet().forEach(span -> {
+        adopted.spans().keySet().forEach(span -> {
             LocalDate from = span.from().isAfter(today) ? span.from() : today;
             for (SessionRow row :
                     sessions.plannedIn(athlete.id(), from, span.until().orElse(LocalDate.of(9999, 1, 1)))) {
                 if (!seen.add(row.id())) continue;
-                Forecast before = forecast(row, now);
-                Forecast after = forecast(row, then);
+                Forecast before = forecast(row, adopted.now());
+                Forecast after = forecast(row, adopted.then());
                 Double loadAfter = after == null || after.load().isEmpty()
                         ? null
                         : (Double) after.load().getAsDouble();

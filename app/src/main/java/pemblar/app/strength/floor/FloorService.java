@@ -301,7 +301,9 @@ public class FloorService {
 
     /** Other sessions that are planned and would change. */
     private int ahead(Open open, Athlete athlete, String exercise, double kilograms) {
-        return (int) maxima.ahead(athlete, exercise, kilograms).stream()
+        MaximaService.New maximum = new MaximaService.New(
+                exercise, open.session().day(), kilograms, "", open.session().id());
+        return (int) maxima.ahead(athlete, maximum).stream()
                 .filter(a -> a.sessionId() != open.session().id())
                 .count();
     }
@@ -326,7 +328,8 @@ public class FloorService {
         Would would = would(open, athletes.require(visit), set)
                 .orElseThrow(() -> new IllegalArgumentException("This set moves no maximum any more."));
         LocalDate day = open.session().day();
-        maxima.set(visit, would.exercise(), day, Math.rint(would.after() * 10) / 10, would.said(), sessionId);
+        double kilograms = Math.rint(would.after() * 10) / 10;
+        maxima.set(visit, new MaximaService.New(would.exercise(), day, kilograms, would.said(), sessionId));
         return "The maximum of " + would.exercise() + " is " + Kilograms.rounded(would.after()) + ".";
     }
 

@@ -87,21 +87,23 @@ class MaximaController {
                 exercises.all(visit.viewer()).stream()
                         .filter(Exercises.Known::own)
                         .toList());
-        if (form.ask() != null) preview(model, page, form.ask(), form.kilograms(), form.day());
+        if (form.ask() != null) preview(model, page, form);
         return "strength/maxima";
     }
 
     /** What a maximum that is not taken yet would change. */
-    private void preview(Model model, Pages.Opened page, String exercise, String kilograms, String day) {
+    private void preview(Model model, Pages.Opened page, ShowForm form) {
         try {
-            double value = Units.mine().kilograms("Maximum", kilograms, 1, 999);
+            double value = Units.mine().kilograms("Maximum", form.kilograms(), 1, 999);
+            String day = form.day();
             LocalDate from = day == null || day.isBlank() ? page.today() : Typed.day("Day", day);
-            String name = exercise.strip().toLowerCase(Locale.ROOT);
+            String name = form.ask().strip().toLowerCase(Locale.ROOT);
             model.addAttribute("asked", name);
             model.addAttribute("askedKilograms", Kilograms.figure(value));
             model.addAttribute("askedWords", Kilograms.of(value));
             model.addAttribute("askedDay", from);
-            model.addAttribute("changes", maxima.ahead(page.athlete(), name, value));
+            model.addAttribute(
+                    "changes", maxima.ahead(page.athlete(), new MaximaService.New(name, from, value, "typed", null)));
         } catch (IllegalArgumentException e) {
             model.addAttribute("said", e.getMessage());
         }
@@ -183,11 +185,12 @@ class MaximaController {
         return back(visit.athleteId(), flash, () -> {
             maxima.set(
                     visit,
-                    form.exercise(),
-                    Typed.day("Day", form.day()),
-                    Units.mine().kilograms("Maximum", form.kilograms(), 1, 999),
-                    "typed",
-                    null);
+                    new MaximaService.New(
+                            form.exercise(),
+                            Typed.day("Day", form.day()),
+                            Units.mine().kilograms("Maximum", form.kilograms(), 1, 999),
+                            "typed",
+                            null));
             return "The maximum of " + form.exercise().strip() + " is now "
                     + form.kilograms().strip() + " " + Units.mine().massUnit() + ".";
         });

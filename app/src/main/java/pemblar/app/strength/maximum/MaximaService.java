@@ -92,9 +92,7 @@ public class MaximaService {
     /** @param asked names that must be known too, with or without a maximum */
     @Transactional(readOnly = true)
     public Strength on(Athlete athlete, LocalDate day, Iterable<String> asked) {
-        Map<String, Double> latest = new LinkedHashMap<>();
-        for (Dated dated : history(athlete))
-            if (!dated.day().isAfter(day)) latest.put(dated.exercise(), dated.kilograms());
+        Map<String, Double> latest = onDay(history(athlete), day);
         Loadable loadable = loadable(athlete);
         OptionalDouble body = thresholds.of(athlete).latest(Quantity.BODY_MASS, day).stream()
                 .mapToDouble(d -> d.value())
@@ -160,22 +158,40 @@ public class MaximaService {
         maxima(Map.of(), links(athleteId), List.of());
     }
 
-    /** What a new maximum would change of the sessions ahead. */
-    @Transactional(readOnly = true)
-    public List<Ahead> ahead(Athlete athlete, String exercise, double kilograms) {
-        LocalDate today = athlete.dayOf(clock.instant());
+    /** What holds on a day, by exercise. @param history in the order of days */
+    private static Map<String, Double> onDay(List<Dated> history, LocalDate day) {
         Map<String, Double> latest = new LinkedHashMap<>();
-        for (Dated dated : history(athlete)) latest.put(dated.exercise(), dated.kilograms());
+        for (Dated dated : history) if (!dated.day().isAfter(day)) latest.put(dated.exercise(), dated.kilograms());
+        return latest;
+    }
+
+    /** In the order of days, and the new one last on its own. */
+    private static List<Dated> with(List<Dated> history, New maximum) {
+        List<Dated> all = new ArrayList<>(history);
+        int place = (int)
+                history.stream().filter(d -> !d.day().isAfter(maximum.day())).count();
+        all.add(
+                place,
+                new Dated(0, name(maximum.exercise()), maximum.day(), maximum.kilograms(), maximum.said(), null, ""));
+        return all;
+    }
+
+    /** What a new maximum would change of the sessions ahead, each by what holds on its day. */
+    @Transactional(readOnly = true)
+    public List<Ahead> ahead(Athlete athlete, New maximum) {
+        LocalDate today = athlete.dayOf(clock.instant());
+        List<Dated> history = history(athlete);
+        List<Dated> then = with(history, maximum);
         List<Link> links = links(athlete);
-        Strength now = on(athlete, today, List.of(exercise));
+        Strength now = on(athlete, today, List.of(maximum.exercise()));
         List<Ahead> changed = new ArrayList<>();
         for (Lifted session : sessions.ahead(athlete, today)) {
             var workout = StrengthShorthand.read(session.text()).workout();
             if (workout.isEmpty()) continue;
-            Maxima before = maxima(latest, links, workout.get().exercises());
-            Map<String, Double> then = new LinkedHashMap<>(latest);
-            then.put(exercise, kilograms);
-            Maxima after = maxima(then, links, workout.get().exercises());
+            Maxima before =
+                    maxima(onDay(history, session.day()), links, workout.get().exercises());
+            Maxima after =
+                    maxima(onDay(then, session.day()), links, workout.get().exercises());
             String one = heaviest(Prescription.of(workout.get(), before, now.loadable(), now.bodyKilograms()));
             String other = heaviest(Prescription.of(workout.get(), after, now.loadable(), now.bodyKilograms()));
             if (!one.equals(other)) changed.add(new Ahead(session.id(), session.day(), session.title(), one, other));
@@ -194,15 +210,19 @@ public class MaximaService {
         return String.join(", ", words);
     }
 
-    /** @param said what it rests on @param sessionId of the set, null when typed */
+    /** A maximum that holds from a day on. @param said what it rests on @param sessionId of the set, null when typed */
+    public record New(String exercise, LocalDate day, double kilograms, String said, Long sessionId) {}
+
     @Transactional
-    public void set(Visit visit, String exercise, LocalDate day, double kilograms, String said, Long sessionId) {
+    public void set(Visit visit, New maximum) {
+        double kilograms = maximum.kilograms();
+        LocalDate day = maximum.day();
         Athlete athlete = athletes.require(visit);
         if (!(kilograms > 0 && kilograms < Maxima.MOST_KILOGRAMS))
             throw new IllegalArgumentException(
                     "Maximum: enter more than 0 and less than " + Units.mine().mass(1000, 0) + ".");
         Typed.near("Day", day, athlete.dayOf(clock.instant()));
-        String name = name(exercise);
+        String name = name(maximum.exercise());
         undo.remember(
                 visit,
                 "Maximum of " + name + " is " + Kilograms.of(kilograms) + ".",
@@ -216,8 +236,8 @@ public class MaximaService {
                         name,
                         day,
                         kilograms,
-                        said,
-                        sessionId,
+                        maximum.said(),
+                        maximum.sessionId(),
                         visit.viewer().name(),
                         clock.instant().atOffset(ZoneOffset.UTC))
                 .update();

@@ -25,6 +25,7 @@ import pemblar.app.frame.page.Shown;
 import pemblar.app.strength.Exercises;
 import pemblar.app.strength.Kilograms;
 import pemblar.app.strength.maximum.MaximaService;
+import pemblar.core.range.DayRange;
 import pemblar.core.strength.Movement;
 import pemblar.core.strength.SetHistory;
 import pemblar.core.strength.SetHistory.Lifted;
@@ -85,18 +86,20 @@ class SetsController {
         if (names.isEmpty()) return "strength/sets";
         String asked = names.contains(exercise) ? exercise : names.get(0);
         model.addAttribute("exercise", asked);
-        one(model, page, sets.stream().filter(s -> s.exercise().equals(asked)).toList(), from, asked);
+        List<Lifted> own = sets.stream().filter(s -> s.exercise().equals(asked)).toList();
+        one(model, page, own, new DayRange(from, sunday(today)));
         counts(model, sets, visit.viewer(), today);
         return "strength/sets";
     }
 
-    private void one(Model model, Pages.Opened page, List<Lifted> sets, LocalDate from, String exercise) {
+    /** @param sets of one exercise, at least one */
+    private void one(Model model, Pages.Opened page, List<Lifted> sets, DayRange days) {
+        String exercise = sets.get(0).exercise();
         List<MaximaService.Dated> used = maxima.history(page.athlete()).stream()
                 .filter(m -> m.exercise().equals(exercise))
                 .toList();
         Map<LocalDate, Double> estimates = SetHistory.estimates(sets);
-        model.addAttribute(
-                "drawing", SetsDrawing.of(from, sunday(page.today()), estimates, used, SetHistory.volume(sets)));
+        model.addAttribute("drawing", SetsDrawing.of(days, estimates, used, SetHistory.volume(sets)));
         model.addAttribute(
                 "bests",
                 SetHistory.bests(sets).values().stream()

@@ -11,6 +11,7 @@ import java.util.Map;
 import pemblar.app.frame.page.Units;
 import pemblar.app.strength.Kilograms;
 import pemblar.app.strength.maximum.MaximaService;
+import pemblar.core.range.DayRange;
 
 /**
  * One exercise over weeks, in a box of {@link #WIDTH} by 300: estimates of each day as dots, the maximum in use as
@@ -33,12 +34,11 @@ public record SetsDrawing(
 
     /** @param maxima in use, by the day they hold from; a value before the range holds at its begin */
     static SetsDrawing of(
-            LocalDate from,
-            LocalDate to,
+            DayRange days,
             Map<LocalDate, Double> estimates,
             List<MaximaService.Dated> maxima,
             Map<LocalDate, Double> volume) {
-        return new Maker(from, to, estimates, maxima, volume).draw();
+        return new Maker(days.from(), days.to(), estimates, maxima, volume).draw();
     }
 
     private record Maker(

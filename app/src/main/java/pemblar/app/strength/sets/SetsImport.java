@@ -2,6 +2,7 @@ package pemblar.app.strength.sets;
 
 import java.time.InstantSource;
 import java.time.LocalDate;
+import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -114,7 +115,7 @@ class SetsImport {
                     .computeIfAbsent(row.day() + "\n" + title(row), k -> new ArrayList<>())
                     .add(row);
         int sets = 0;
-        for (List<Row> rows : bySession.values()) sets += take(athlete, visit.viewer(), rows, names);
+        for (List<Row> rows : bySession.values()) sets += take(visit, athlete, rows, names);
         return new Taken(sets, bySession.size(), looked.rows().size() - sets);
     }
 
@@ -122,13 +123,14 @@ class SetsImport {
         return row.session().isBlank() ? USUAL_TITLE : row.session();
     }
 
-    private int take(Athlete athlete, Viewer viewer, List<Row> rows, Map<String, String> names) {
+    private int take(Visit visit, Athlete athlete, List<Row> rows, Map<String, String> names) {
         LocalDate day = rows.get(0).day();
         long session = sessions.logged(
-                new Visit(athlete.id(), viewer),
+                visit,
                 day,
                 new LiftedSessions.Prepared(
                         title(rows.get(0)), shorthand(rows, names), rows.size() * SECONDS_A_SET, 0, List.of()));
+        OffsetDateTime doneAt = athlete.at(day, 12 * 60).atOffset(ZoneOffset.UTC);
         int added = 0;
         Map<String, Integer> like = new HashMap<>();
         for (int place = 0; place < rows.size(); place++) {
@@ -136,22 +138,26 @@ class SetsImport {
             String same = row.toString();
             String key = "csv-"
                     + Secret.hash(same + like.merge(same, 1, Integer::sum)).substring(0, KEY_LETTERS);
-            added += insert(athlete, viewer, session, place, key, row, names.get(row.exercise()));
+            added += insert(visit, session, new Entry(place, key, row, names.get(row.exercise())), doneAt);
         }
         return added;
     }
 
-    private int insert(Athlete athlete, Viewer viewer, long session, int place, String key, Row row, String exercise) {
+    /** A set of the file. @param key the same for the same set, however often the file is read */
+    private record Entry(int place, String key, Row row, String exercise) {}
+
+    private int insert(Visit visit, long session, Entry entry, OffsetDateTime doneAt) {
+        Row row = entry.row();
         return sql.sql("insert into strength_set (athlete_id, session_id, client_key, place, exercise, load_kilograms,"
                         + " repetitions, held_seconds, in_reserve, test, warm_up, counts, note, entered_by, done_at)"
                         + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 'NONE', ?, ?, ?) on conflict (session_id,"
                         + " client_key) do nothing")
                 .params(
-                        athlete.id(),
+                        visit.athleteId(),
                         session,
-                        key,
-                        Math.min(1000, place),
-                        exercise,
+                        entry.key(),
+                        Math.min(1000, entry.place()),
+                        entry.exercise(),
                         row.kilograms(),
                         row.repetitions(),
                         row.heldSeconds(),
@@ -159,8 +165,8 @@ class SetsImport {
                         row.asManyAsPossible(),
                         row.warmUp(),
                         row.note(),
-                        viewer.name(),
-                        athlete.at(row.day(), 12 * 60).atOffset(ZoneOffset.UTC))
+                        visit.viewer().name(),
+                        doneAt)
                 .update();
     }
 

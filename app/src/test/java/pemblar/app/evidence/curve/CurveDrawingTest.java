@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import pemblar.app.evidence.curve.CurveDrawing.Curves;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.PowerDuration;
 import pemblar.core.sport.Measure;
@@ -31,7 +32,9 @@ class CurveDrawingTest {
     @Test
     void untestedDurationsAndTheEffortsOfTheModelAreMarked() {
         CurveDrawing d = CurveDrawing.of(
-                points(), List.of(), PowerDuration.of(points()), 1, new CurveUnits(Measure.POWER, Sport.RIDE, false));
+                new Curves(points(), List.of(), PowerDuration.of(points())),
+                1,
+                new CurveUnits(Measure.POWER, Sport.RIDE, false));
         assertTrue(d.efforts().size() >= 3);
         assertTrue(!d.untested().isEmpty());
         assertTrue(d.untested().stream().anyMatch(s -> s.title().startsWith("untested: ")));
@@ -48,10 +51,10 @@ class CurveDrawingTest {
         List<Point> light = points().stream()
                 .map(p -> new Point(p.seconds(), p.value() / 70, p.source()))
                 .toList();
-        CurveDrawing watts =
-                CurveDrawing.of(points(), List.of(), model, 1, new CurveUnits(Measure.POWER, Sport.RIDE, false));
-        CurveDrawing perKilogram =
-                CurveDrawing.of(light, List.of(), model, 70, new CurveUnits(Measure.POWER, Sport.RIDE, true));
+        CurveDrawing watts = CurveDrawing.of(
+                new Curves(points(), List.of(), model), 1, new CurveUnits(Measure.POWER, Sport.RIDE, false));
+        CurveDrawing perKilogram = CurveDrawing.of(
+                new Curves(light, List.of(), model), 70, new CurveUnits(Measure.POWER, Sport.RIDE, true));
         assertEquals(watts.curve(), perKilogram.curve());
         assertEquals(watts.untested(), perKilogram.untested());
         assertTrue(perKilogram.efforts().get(0).title().endsWith("W/kg"));

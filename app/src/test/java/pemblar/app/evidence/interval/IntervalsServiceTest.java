@@ -44,7 +44,7 @@ class IntervalsServiceTest {
             Arrays.fill(speeds, CRITICAL + DISTANCE / seconds);
             curve.raise(source++, BestCurve.onGrid(Series.of(speeds)), 1);
         }
-        when(efforts.curve(any(), any(), any(), any(), any())).thenReturn(curve);
+        when(efforts.curve(any())).thenReturn(curve);
         set();
     }
 
@@ -86,7 +86,7 @@ class IntervalsServiceTest {
 
     @Test
     void withoutEffortsItSaysWhatItTakes() {
-        when(efforts.curve(any(), any(), any(), any(), any())).thenReturn(new BestCurve());
+        when(efforts.curve(any())).thenReturn(new BestCurve());
         IntervalsService.Answer answer = asked(5, 180, 0);
         assertThat(answer.held()).isNull();
         assertThat(answer.words()).startsWith("Critical speed and D′ are not known: it takes three all-out efforts");

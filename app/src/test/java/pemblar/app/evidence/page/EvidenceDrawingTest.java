@@ -54,7 +54,11 @@ class EvidenceDrawingTest {
                         new Dated(Quantity.CRITICAL_POWER, TODAY.minusDays(100), 251)),
                 Sex.NOT_GIVEN);
         Map<Quantity, Suggestion> suggestions = EvidenceService.suggestions(PIECES, TODAY);
-        return EvidenceDrawing.of(Screen.RIDE_POWER, PIECES, adopted, suggestions, TODAY.minusDays(365), TODAY);
+        return EvidenceDrawing.of(
+                new EvidenceDrawing.Drawn(Screen.RIDE_POWER.drawn(), PIECES, suggestions),
+                adopted,
+                TODAY.minusDays(365),
+                TODAY);
     }
 
     @Test

@@ -15,7 +15,8 @@ import pemblar.core.threshold.Sex;
 class PaceRowsTest {
     private static boolean tested(boolean near, boolean doubtable) {
         List<Rung> rungs = List.of(new Rung(10_000, OptionalDouble.of(2400), 0.65, near));
-        return PaceRows.of(Sport.RUN, Sex.MALE, rungs, rungs, doubtable, new Shown())
+        return new PaceRows(Sport.RUN, Sex.MALE, doubtable, new Shown())
+                .of(rungs, rungs)
                 .get(0)
                 .tested();
     }
