@@ -204,6 +204,13 @@ class StrengthTest {
         assertThat(sql.queryForObject(
                         "select count(*) from strength_maximum where athlete_id = ?", Integer.class, athlete))
                 .isEqualTo(1);
+        assertThat(person.get(base + floor).body()).contains("would be 110.8 kg");
+        String later = TODAY.plusDays(1).toString();
+        assertThat(post("/strength/maxima", Map.of("exercise", "back squat", "kilograms", "120", "day", later)))
+                .contains("The maximum of back squat is 120 kg from ");
+        assertThat(person.get(base + floor).body()).as("another holds since").doesNotContain("would be 110.8 kg");
+        person.get(base + "/board");
+        post("/sessions/undo", Map.of("here", "board"));
         Matcher take = Pattern.compile("name=\"set\" value=\"(\\d+)\"[^>]*> ?<button class=\"primary\"")
                 .matcher(person.get(base + floor).body().replaceAll(">\\s+<", "><"));
         assertThat(take.find()).isTrue();

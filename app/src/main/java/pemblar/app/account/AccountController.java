@@ -74,7 +74,12 @@ class AccountController {
             @RequestParam String name,
             @RequestParam String password,
             @RequestParam String role,
-            @RequestParam(defaultValue = "UTC") String zone) {}
+            @RequestParam(defaultValue = "UTC") String zone) {
+        @Override
+        public String toString() {
+            return "a password is not shown";
+        }
+    }
 
     @PostMapping("/sign-up")
     String create(CreateForm form, Model model, HttpServletRequest request) throws ServletException {

@@ -111,7 +111,12 @@ class DoorController {
 
     record PasswordForm(
             @RequestParam(defaultValue = "") String present,
-            @RequestParam(defaultValue = "") String wanted) {}
+            @RequestParam(defaultValue = "") String wanted) {
+        @Override
+        public String toString() {
+            return "a password is not shown";
+        }
+    }
 
     @PostMapping("/account/password")
     String password(PasswordForm form, Viewer viewer, HttpServletRequest request, RedirectAttributes flash) {
@@ -127,7 +132,12 @@ class DoorController {
 
     record AddressForm(
             @RequestParam(defaultValue = "") String present,
-            @RequestParam(defaultValue = "") String email) {}
+            @RequestParam(defaultValue = "") String email) {
+        @Override
+        public String toString() {
+            return "a password is not shown";
+        }
+    }
 
     @PostMapping("/account/address")
     String address(AddressForm form, Viewer viewer, HttpServletRequest request, RedirectAttributes flash) {

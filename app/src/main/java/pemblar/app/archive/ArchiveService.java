@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.web.util.HtmlUtils;
 import pemblar.app.frame.Viewer;
 import pemblar.app.objects.ObjectLost;
+import pemblar.app.objects.StoreAway;
 import pemblar.app.recording.bytes.RecordingBytes;
 
 /**
@@ -23,10 +24,11 @@ import pemblar.app.recording.bytes.RecordingBytes;
 @Service
 public class ArchiveService {
     private static final int AT_ONCE = 1000;
+    private static final int MOST_UNREAD = 3;
     private final JdbcClient sql;
     private final RecordingBytes bytes;
 
-    ArchiveService(JdbcClient sql, RecordingBytes bytes) {
+    public ArchiveService(JdbcClient sql, RecordingBytes bytes) {
         this.sql = sql;
         this.bytes = bytes;
     }
@@ -45,11 +47,11 @@ public class ArchiveService {
             zip.closeEntry();
             if (count > 0) table(shelf, viewer, athletes, zip);
         }
-        List<String> lost = new ArrayList<>();
-        written.add(new Written("recordings/", "recordings as they came", originals(athletes, zip, lost)));
+        Missing missing = new Missing(new ArrayList<>(), new ArrayList<>());
+        written.add(new Written("recordings/", "recordings as they came", originals(athletes, zip, missing)));
         written.add(new Written("notes/", "files of notes", noteFiles(athletes, zip)));
         zip.putNextEntry(new ZipEntry("index.html"));
-        zip.write(index(viewer, written, lost).getBytes(StandardCharsets.UTF_8));
+        zip.write(index(viewer, written, missing).getBytes(StandardCharsets.UTF_8));
         zip.closeEntry();
         zip.finish();
     }
@@ -97,8 +99,27 @@ public class ArchiveService {
         return count;
     }
 
-    /** @param lost takes the names of those that the store of objects has no more */
-    private long originals(List<Long> athletes, ZipOutputStream zip, List<String> lost) throws IOException {
+    /** Names of recordings that the store of objects has no more, and of those that it did not hand out this time. */
+    private record Missing(List<String> lost, List<String> unread) {
+        /** It answers no more: asking for each of the others would take a wait each. */
+        boolean isAway() {
+            return unread.size() >= MOST_UNREAD;
+        }
+
+        int count() {
+            return lost.size() + unread.size();
+        }
+
+        String words() {
+            return (lost.isEmpty() ? "" : "<p>Lost, and not in it: " + String.join(", ", lost) + ".</p>\n")
+                    + (unread.isEmpty()
+                            ? ""
+                            : "<p>The store of recordings did not answer, so these are not in it; make the archive"
+                                    + " once more later: " + String.join(", ", unread) + ".</p>\n");
+        }
+    }
+
+    private long originals(List<Long> athletes, ZipOutputStream zip, Missing missing) throws IOException {
         record Original(long id, String name) {}
         List<Original> all = sql.sql("select id, day, file_name from recording where athlete_id in (:athletes) and"
                         + " deleted_at is null order by day, id")
@@ -107,24 +128,25 @@ public class ArchiveService {
                         rs.getLong(1), rs.getString(2) + " " + rs.getLong(1) + " " + plain(rs.getString(3))))
                 .list();
         for (Original original : all) {
-            Optional<byte[]> file = file(original.id());
-            if (file.isEmpty()) {
-                lost.add(original.name());
-                continue;
-            }
+            Optional<byte[]> file = file(original.id(), original.name(), missing);
+            if (file.isEmpty()) continue;
             zip.putNextEntry(new ZipEntry("recordings/" + original.name()));
             zip.write(file.get());
             zip.closeEntry();
         }
-        return all.size() - lost.size();
+        return all.size() - missing.count();
     }
 
-    private Optional<byte[]> file(long recording) {
+    private Optional<byte[]> file(long recording, String name, Missing missing) {
         try {
-            return Optional.of(bytes.original(recording));
+            if (!missing.isAway()) return Optional.of(bytes.original(recording));
+            missing.unread().add(name);
         } catch (ObjectLost e) {
-            return Optional.empty();
+            missing.lost().add(name);
+        } catch (StoreAway e) {
+            missing.unread().add(name);
         }
+        return Optional.empty();
     }
 
     private long noteFiles(List<Long> athletes, ZipOutputStream zip) throws IOException {
@@ -149,7 +171,7 @@ public class ArchiveService {
         return name.replaceAll("[^\\p{L}\\p{N} ._-]", "_");
     }
 
-    private static String index(Viewer viewer, List<Written> written, List<String> lost) {
+    private static String index(Viewer viewer, List<Written> written, Missing missing) {
         StringBuilder rows = new StringBuilder();
         for (Written w : written)
             rows.append("<tr><td><a href=\"")
@@ -169,7 +191,7 @@ public class ArchiveService {
                 + " devices and calendars, invitations, what-ifs and what is computed"
                 + " from the rest are not in it.</p>\n<table>\n"
                 + "<tr><th>File</th><th>What</th><th>How many</th></tr>\n" + rows + "</table>\n"
-                + (lost.isEmpty() ? "" : "<p>Lost, and not in it: " + String.join(", ", lost) + ".</p>\n")
+                + missing.words()
                 + "</html>\n";
     }
 }

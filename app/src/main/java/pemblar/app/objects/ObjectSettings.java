@@ -13,4 +13,9 @@ record ObjectSettings(String url, String region, String bucket, String key, Stri
     boolean isSet() {
         return url != null && !url.isBlank();
     }
+
+    @Override
+    public String toString() {
+        return url + ", " + bucket + "; the key is not shown";
+    }
 }

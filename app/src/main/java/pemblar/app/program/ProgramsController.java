@@ -61,20 +61,24 @@ class ProgramsController {
         return "program/programs";
     }
 
-    @PostMapping
-    String make(
+    record MakeForm(
             @RequestParam(defaultValue = "") String name,
             @RequestParam(required = false) List<String> may,
             @RequestParam(required = false) LocalDate until,
-            @RequestParam(defaultValue = "") String present,
-            @AuthenticationPrincipal(expression = "viewer") Viewer viewer,
-            HttpServletRequest request,
-            RedirectAttributes flash) {
+            @RequestParam(defaultValue = "") String present) {
+        @Override
+        public String toString() {
+            return "a password is not shown";
+        }
+    }
+
+    @PostMapping
+    String make(MakeForm form, Viewer viewer, HttpServletRequest request, RedirectAttributes flash) {
         try {
             limits.takePassword(viewer, request.getRemoteAddr());
-            door.checkedAddress(viewer, present);
-            Set<Scope> scopes = Scope.read(may == null ? "" : String.join(",", may));
-            flash.addFlashAttribute("token", tokens.make(viewer, name, scopes, until));
+            door.checkedAddress(viewer, form.present());
+            Set<Scope> scopes = Scope.read(form.may() == null ? "" : String.join(",", form.may()));
+            flash.addFlashAttribute("token", tokens.make(viewer, form.name(), scopes, form.until()));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
         }

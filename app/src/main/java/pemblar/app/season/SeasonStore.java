@@ -8,9 +8,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.springframework.jdbc.core.JdbcOperations;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import pemblar.app.frame.Once;
+import pemblar.app.frame.Together;
+import pemblar.app.frame.Together.Answer;
 import pemblar.app.load.Ahead;
 import pemblar.app.season.SeasonEvent.EventDemand;
 import pemblar.app.season.SeasonSettings.Away;
@@ -27,16 +30,11 @@ import pemblar.core.sport.Sport;
 @Repository
 class SeasonStore {
     private final JdbcClient sql;
+    private final JdbcOperations jdbc;
 
-    SeasonStore(JdbcClient sql) {
+    SeasonStore(JdbcClient sql, JdbcOperations jdbc) {
         this.sql = sql;
-    }
-
-    List<Block> blocks(long athleteId) {
-        return sql.sql("select * from block where athlete_id = ? order by first_day")
-                .param(athleteId)
-                .query((rs, i) -> block(rs))
-                .list();
+        this.jdbc = jdbc;
     }
 
     Map<Long, List<Block>> blocks(List<Long> athleteIds) {
@@ -87,26 +85,6 @@ class SeasonStore {
                 rs.getObject("load_points", Double.class));
     }
 
-    /** Events with their demands when asked for. */
-    List<SeasonEvent> events(long athleteId, boolean withDemands) {
-        record Of(long eventId, EventDemand demand) {}
-        Map<Long, List<EventDemand>> demands = !withDemands
-                ? Map.of()
-                : sql
-                        .sql("select * from event_demand where athlete_id = ? order by id")
-                        .param(athleteId)
-                        .query((rs, i) -> new Of(rs.getLong("event_id"), demand(rs)))
-                        .list()
-                        .stream()
-                        .collect(Collectors.groupingBy(
-                                Of::eventId, Collectors.mapping(Of::demand, Collectors.toList())));
-        List<SeasonEvent> events = sql.sql("select * from event where athlete_id = ? order by day, id")
-                .param(athleteId)
-                .query((rs, i) -> event(rs, demands))
-                .list();
-        return withParts(events, List.of(athleteId));
-    }
-
     private static SeasonEvent event(ResultSet rs, Map<Long, List<EventDemand>> demands) throws SQLException {
         return new SeasonEvent(
                 rs.getLong("id"),
@@ -119,17 +97,6 @@ class SeasonStore {
                 rs.getObject("metres", Double.class),
                 rs.getObject("seconds", Integer.class),
                 demands.getOrDefault(rs.getLong("id"), List.of()));
-    }
-
-    /** Most events are not told apart into stages and sports, most athletes have none that is. */
-    private List<SeasonEvent> withParts(List<SeasonEvent> events, List<Long> athleteIds) {
-        if (events.isEmpty()) return events;
-        Map<Long, List<EventPart>> parts = parts(athleteIds);
-        return parts.isEmpty()
-                ? events
-                : events.stream()
-                        .map(e -> e.madeOf(parts.getOrDefault(e.id(), List.of())))
-                        .toList();
     }
 
     private static EventDemand demand(ResultSet rs) throws SQLException {
@@ -148,29 +115,64 @@ class SeasonStore {
         return Once.of("season", List.of(athleteId), () -> look(athleteId));
     }
 
+    private record Settings(int revision, SeasonSettings settings) {}
+
+    private record Demand(long eventId, EventDemand demand) {}
+
+    private record Part(long eventId, EventPart part) {}
+
+    /** All of a season in one round trip: every page of an athlete begins with it. */
     private Held look(long athleteId) {
-        record Set(int revision, SeasonSettings settings) {}
-        Set set = sql.sql("select * from season where athlete_id = ?")
-                .param(athleteId)
-                .query((rs, i) -> new Set(rs.getInt("revision"), settings(rs)))
-                .optional()
-                .orElse(new Set(0, SeasonSettings.USUAL));
+        Together all = new Together();
+        Answer<Settings> settings = all.question(
+                "select * from season where athlete_id = ?",
+                (rs, i) -> new Settings(rs.getInt("revision"), settings(rs)));
+        Answer<Block> blocks =
+                all.question("select * from block where athlete_id = ? order by first_day", (rs, i) -> block(rs));
+        Answer<Demand> demands = all.question(
+                "select * from event_demand where athlete_id = ? order by id",
+                (rs, i) -> new Demand(rs.getLong("event_id"), demand(rs)));
+        Answer<Part> parts = all.question(
+                "select * from event_part where athlete_id = ? order by event_id, place",
+                (rs, i) -> new Part(rs.getLong("event_id"), part(rs)));
+        Answer<SeasonEvent> events = all.question(
+                "select * from event where athlete_id = ? order by day, id", (rs, i) -> event(rs, Map.of()));
+        Answer<Away> away = all.question(
+                "select * from season_exception where athlete_id = ? order by from_day, id", (rs, i) -> away(rs));
+        Answer<Marked> marked = all.question(
+                "select * from marked_day where athlete_id = ? order by day",
+                (rs, i) -> new Marked(day(rs, "day"), rs.getBoolean("unavailable"), rs.getString("note")));
+        all.ask(jdbc, athleteId);
+        Settings set = settings.list().stream().findFirst().orElse(new Settings(0, SeasonSettings.USUAL));
         return new Held(
                 set.revision(),
                 set.settings(),
-                blocks(athleteId),
-                events(athleteId, true),
-                sql.sql("select * from season_exception where athlete_id = ? order by from_day, id")
-                        .param(athleteId)
-                        .query((rs, i) -> new Away(
-                                day(rs, "from_day"),
-                                day(rs, "to_day"),
-                                rs.getDouble("weekly_hours"),
-                                rs.getString("reason"),
-                                Away.Kind.valueOf(rs.getString("kind")),
-                                rs.getString("only_sport") == null ? null : Sport.valueOf(rs.getString("only_sport"))))
-                        .list(),
-                marked(athleteId));
+                blocks.list(),
+                whole(events.list(), demands.list(), parts.list()),
+                away.list(),
+                marked.list());
+    }
+
+    private static List<SeasonEvent> whole(List<SeasonEvent> events, List<Demand> demands, List<Part> parts) {
+        Map<Long, List<EventDemand>> demanded = demands.stream()
+                .collect(Collectors.groupingBy(
+                        Demand::eventId, Collectors.mapping(Demand::demand, Collectors.toList())));
+        Map<Long, List<EventPart>> made = parts.stream()
+                .collect(Collectors.groupingBy(Part::eventId, Collectors.mapping(Part::part, Collectors.toList())));
+        return events.stream()
+                .map(e -> e.demanding(demanded.getOrDefault(e.id(), List.of()))
+                        .madeOf(made.getOrDefault(e.id(), List.of())))
+                .toList();
+    }
+
+    private static Away away(ResultSet rs) throws SQLException {
+        return new Away(
+                day(rs, "from_day"),
+                day(rs, "to_day"),
+                rs.getDouble("weekly_hours"),
+                rs.getString("reason"),
+                Away.Kind.valueOf(rs.getString("kind")),
+                rs.getString("only_sport") == null ? null : Sport.valueOf(rs.getString("only_sport")));
     }
 
     /** What is ahead of several athletes, from four queries. */
@@ -229,13 +231,6 @@ class SeasonStore {
                                 PlanAhead.hours(
                                         weekly.getOrDefault(id, SeasonSettings.USUAL.weeklyHours()),
                                         away.getOrDefault(id, List.of())))));
-    }
-
-    List<Marked> marked(long athleteId) {
-        return sql.sql("select * from marked_day where athlete_id = ? order by day")
-                .param(athleteId)
-                .query((rs, i) -> new Marked(day(rs, "day"), rs.getBoolean("unavailable"), rs.getString("note")))
-                .list();
     }
 
     boolean hasSettings(long athleteId) {

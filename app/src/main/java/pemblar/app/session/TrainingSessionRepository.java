@@ -67,12 +67,15 @@ public interface TrainingSessionRepository extends Repository<SessionRow, Long> 
     @Query("select s.id from SessionRow s where s.recording.id = :recordingId")
     Optional<Long> idOfRecording(long recordingId);
 
+    /** @param field kind, equipment, surface or weather; any other has none */
     @Query("select s.recording.id from SessionRow s where s.athleteId = :athleteId and s.recording is not "
-            + "null and (:kind = '' or s.kind = :kind) and (:equipment = '' or s.equipment = :equipment) "
-            + "and (:surface = '' or s.surface = :surface) and (:weather = '' or s.weather = "
-            + ":weather) and concat(',', s.tags, ',') like :tag")
-    List<Long> recordingsWith(
-            long athleteId, String kind, String equipment, String surface, String weather, String tag);
+            + "null and case when :field = 'kind' then s.kind when :field = 'equipment' then s.equipment "
+            + "when :field = 'surface' then s.surface when :field = 'weather' then s.weather else '' end = :word")
+    List<Long> recordingsWith(long athleteId, String field, String word);
+
+    @Query("select s.recording.id from SessionRow s where s.athleteId = :athleteId and s.recording is not "
+            + "null and locate(concat(',', :tag, ','), concat(',', s.tags, ',')) > 0")
+    List<Long> recordingsTagged(long athleteId, String tag);
 
     /** Words that sessions have alike, how many have them all since a day, and of which sport. */
     record Words(

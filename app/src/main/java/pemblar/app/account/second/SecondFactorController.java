@@ -123,7 +123,12 @@ class SecondFactorController {
 
     record NewCodesForm(
             @RequestParam(defaultValue = "") String present,
-            @RequestParam(defaultValue = "") String code) {}
+            @RequestParam(defaultValue = "") String code) {
+        @Override
+        public String toString() {
+            return "a password is not shown";
+        }
+    }
 
     @PostMapping("/account/second/codes")
     String newCodes(NewCodesForm form, Viewer viewer, Model model, RedirectAttributes flash) {

@@ -68,7 +68,12 @@ public class Hooks {
     }
 
     /** @param secret by which calls are signed; told once */
-    public record Made(long id, String url, String secret) {}
+    public record Made(long id, String url, String secret) {
+        @Override
+        public String toString() {
+            return id + ", " + url + "; the secret is not shown";
+        }
+    }
 
     /** @throws IllegalArgumentException when the address may not be called */
     @Transactional
@@ -141,7 +146,12 @@ public class Hooks {
      * @param secret null when the key by which it was sealed is not here
      * @param tries this one among them
      */
-    record Call(long id, long hookId, String url, String secret, String event, String body, int tries) {}
+    record Call(long id, long hookId, String url, String secret, String event, String body, int tries) {
+        @Override
+        public String toString() {
+            return id + ", " + event + " to " + url + "; the secret is not shown";
+        }
+    }
 
     /** Takes calls that are due, each for one node; a node that dies meanwhile leaves them for later. */
     @Transactional

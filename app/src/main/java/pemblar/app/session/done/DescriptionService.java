@@ -191,16 +191,13 @@ public class DescriptionService {
     public Set<Long> recordingsWith(Athlete athlete, String word) {
         int colon = word.indexOf(':');
         if (colon < 0) return null;
+        String field = word.substring(0, colon);
         String value = word.substring(colon + 1);
+        if (value.isBlank()) return Set.of();
         return Set.copyOf(
-                switch (word.substring(0, colon)) {
-                    case "kind" -> sessions.recordingsWith(athlete.id(), value, "", "", "", "%");
-                    case "equipment" -> sessions.recordingsWith(athlete.id(), "", value, "", "", "%");
-                    case "surface" -> sessions.recordingsWith(athlete.id(), "", "", value, "", "%");
-                    case "weather" -> sessions.recordingsWith(athlete.id(), "", "", "", value, "%");
-                    case "tag" -> sessions.recordingsWith(athlete.id(), "", "", "", "", "%," + value + ",%");
-                    default -> List.of();
-                });
+                field.equals("tag")
+                        ? sessions.recordingsTagged(athlete.id(), value)
+                        : sessions.recordingsWith(athlete.id(), field, value));
     }
 
     private static List<String> distinct(

@@ -17,6 +17,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
 import pemblar.app.strength.Exercises;
@@ -31,11 +32,13 @@ class MaximaController {
     private final Pages pages;
     private final MaximaService maxima;
     private final Exercises exercises;
+    private final Shown shown;
 
-    MaximaController(Pages pages, MaximaService maxima, Exercises exercises) {
+    MaximaController(Pages pages, MaximaService maxima, Exercises exercises, Shown shown) {
         this.pages = pages;
         this.maxima = maxima;
         this.exercises = exercises;
+        this.shown = shown;
     }
 
     /**
@@ -66,7 +69,7 @@ class MaximaController {
         List<MaximaService.Dated> history = maxima.history(page.athlete());
         List<MaximaService.Link> links = maxima.links(page.athlete());
         MaximaService.Strength now = maxima.on(page.athlete(), page.today(), List.of());
-        model.addAttribute("lines", lines(history, links, now.maxima()));
+        model.addAttribute("lines", lines(history, links, now.maxima(), page.today()));
         LinkTree tree = LinkTree.of(links, name -> words(now.maxima(), name));
         model.addAttribute("tree", tree.isEmpty() ? null : tree);
         model.addAttribute("step", Kilograms.figure(now.loadable().step()));
@@ -109,7 +112,8 @@ class MaximaController {
         }
     }
 
-    private static List<Line> lines(List<MaximaService.Dated> history, List<MaximaService.Link> links, Maxima now) {
+    private static List<Line> lines(
+            List<MaximaService.Dated> history, List<MaximaService.Link> links, Maxima now, LocalDate today) {
         Map<String, List<MaximaService.Dated>> byName = new LinkedHashMap<>();
         history.forEach(d ->
                 byName.computeIfAbsent(d.exercise(), e -> new ArrayList<>()).add(d));
@@ -120,7 +124,10 @@ class MaximaController {
         List<Line> lines = new ArrayList<>();
         byName.forEach((name, all) -> {
             if (linked.contains(name)) return;
-            MaximaService.Dated last = all.isEmpty() ? null : all.get(all.size() - 1);
+            MaximaService.Dated last = all.stream()
+                    .filter(d -> !d.day().isAfter(today))
+                    .reduce((a, b) -> b)
+                    .orElse(null); // one that is set ahead does not hold yet
             List<Branch> branches = new ArrayList<>();
             branches(branches, name, links, now, 1);
             List<MaximaService.Dated> newest = new ArrayList<>(all);
@@ -183,16 +190,17 @@ class MaximaController {
     @PostMapping
     String set(Visit visit, SetForm form, RedirectAttributes flash) {
         return back(visit.athleteId(), flash, () -> {
+            LocalDate day = Typed.day("Day", form.day());
             maxima.set(
                     visit,
                     new MaximaService.New(
                             form.exercise(),
-                            Typed.day("Day", form.day()),
+                            day,
                             Units.mine().kilograms("Maximum", form.kilograms(), 1, 999),
                             "typed",
                             null));
-            return "The maximum of " + form.exercise().strip() + " is now "
-                    + form.kilograms().strip() + " " + Units.mine().massUnit() + ".";
+            return "The maximum of " + form.exercise().strip() + " is "
+                    + form.kilograms().strip() + " " + Units.mine().massUnit() + " from " + shown.date(day) + ".";
         });
     }
 

@@ -137,6 +137,13 @@ public class MaximaService {
                 .list();
     }
 
+    /** Whether a later maximum holds after a day. */
+    @Transactional(readOnly = true)
+    public boolean changedAfter(Athlete athlete, String exercise, LocalDate day) {
+        return history(athlete).stream()
+                .anyMatch(d -> d.exercise().equals(exercise) && d.day().isAfter(day));
+    }
+
     @Transactional(readOnly = true)
     public List<Link> links(Athlete athlete) {
         return links(athlete.id());

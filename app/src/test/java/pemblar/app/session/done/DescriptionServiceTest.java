@@ -126,8 +126,8 @@ class DescriptionServiceTest {
 
     @Test
     void aWordOfAListFindsItsRecordingsAndNothingAsksForAll() {
-        when(sessions.recordingsWith(3, "", "", "gravel", "", "%")).thenReturn(List.of(11L, 12L));
-        when(sessions.recordingsWith(3, "", "", "", "", "%,club,%")).thenReturn(List.of(12L));
+        when(sessions.recordingsWith(3, "surface", "gravel")).thenReturn(List.of(11L, 12L));
+        when(sessions.recordingsTagged(3, "club")).thenReturn(List.of(12L));
         assertThat(service.recordingsWith(ATHLETE, "surface:gravel")).containsExactlyInAnyOrder(11L, 12L);
         assertThat(service.recordingsWith(ATHLETE, "tag:club")).containsExactly(12L);
         assertThat(service.recordingsWith(ATHLETE, "")).as("all").isNull();

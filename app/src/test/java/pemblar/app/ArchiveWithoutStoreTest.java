@@ -1,0 +1,68 @@
+package pemblar.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.times;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import pemblar.app.archive.ArchiveService;
+import pemblar.app.frame.Viewer;
+import pemblar.app.objects.ObjectLost;
+import pemblar.app.objects.StoreAway;
+import pemblar.app.recording.bytes.RecordingBytes;
+
+/** An archive is whole but for what a store of objects does not hand out, and says so. */
+@Tag("http")
+class ArchiveWithoutStoreTest {
+    private final JdbcClient sql = Running.APPLICATION.getBean(JdbcClient.class);
+    private final RecordingBytes bytes = mock(RecordingBytes.class);
+
+    private Map<String, String> archive() throws IOException {
+        long account = sql.sql("select account_id from athlete where id = 2")
+                .query(Long.class)
+                .single();
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        new ArchiveService(sql, bytes).write(new Viewer(account, "Sefa Myrin"), out);
+        Map<String, String> files = new TreeMap<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(out.toByteArray()))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry())
+                files.put(entry.getName(), new String(in.readAllBytes(), StandardCharsets.UTF_8));
+        }
+        return files;
+    }
+
+    @Test
+    void aStoreThatDoesNotAnswerIsAskedThreeTimesAndTheRestOfTheArchiveIsThere() throws IOException {
+        when(bytes.original(anyLong())).thenThrow(new StoreAway("it does not answer"));
+        Map<String, String> files = archive();
+        verify(bytes, times(3)).original(anyLong());
+        assertThat(files.keySet()).noneMatch(f -> f.startsWith("recordings/"));
+        assertThat(files.get("data/session.jsonl")).isNotEmpty();
+        assertThat(files.get("index.html"))
+                .contains("<td>recordings as they came</td><td>0</td>")
+                .contains("did not answer, so these are not in it; make the archive once more later: ")
+                .doesNotContain("Lost, and not in it");
+    }
+
+    @Test
+    void oneThatIsLostIsSaidToBeLostAndTheOthersAreThere() throws IOException {
+        when(bytes.original(anyLong())).thenThrow(new ObjectLost("gone")).thenReturn(new byte[] {1});
+        Map<String, String> files = archive();
+        assertThat(files.keySet().stream().filter(f -> f.startsWith("recordings/")))
+                .hasSizeGreaterThan(100);
+        assertThat(files.get("index.html")).contains("<p>Lost, and not in it: ").doesNotContain("did not answer");
+    }
+}
