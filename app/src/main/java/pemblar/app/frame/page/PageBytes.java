@@ -7,14 +7,16 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 
 /**
- * A page as bytes of UTF-8 while it is drawn. Nearly all of it is ASCII, which goes over letter by letter; one letter
- * beyond Latin would make the whole page twice as wide in a builder of strings.
+ * A page as bytes of UTF-8 while it is drawn. Nearly all of it is ASCII, of which short pieces go over letter by letter
+ * and long ones at once; one letter beyond Latin would make the whole page twice as wide in a builder of strings.
  */
 final class PageBytes extends Writer {
     private static final int ROOM = 64 * 1024;
     private static final int ASCII = 0x80;
     /** A letter of a string has three bytes at most. */
     private static final int MOST = 3;
+    /** From so many letters on a piece is encoded at once, which the machine does by the word. */
+    private static final int LONG = 48;
 
     private byte[] bytes = new byte[ROOM];
     private int length;
@@ -41,6 +43,10 @@ final class PageBytes extends Writer {
     public void write(String letters, int from, int count) {
         room(count);
         int end = from + count;
+        if (count >= LONG && half == 0 && !Character.isHighSurrogate(letters.charAt(end - 1))) {
+            put(letters.substring(from, end).getBytes(StandardCharsets.UTF_8));
+            return;
+        }
         for (int at = from; at < end; ) {
             int start = half == 0 ? ascii(letters, at, end) : at;
             int next = half == 0 ? start : start + 1;
@@ -68,7 +74,10 @@ final class PageBytes extends Writer {
         String all = half == 0 ? letters : half + letters;
         int last = all.length() - 1;
         half = Character.isHighSurrogate(all.charAt(last)) ? all.charAt(last) : 0;
-        byte[] encoded = all.substring(0, half == 0 ? last + 1 : last).getBytes(StandardCharsets.UTF_8);
+        put(all.substring(0, half == 0 ? last + 1 : last).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private void put(byte[] encoded) {
         System.arraycopy(encoded, 0, bytes, length, encoded.length);
         length += encoded.length;
     }
