@@ -35,7 +35,8 @@ waitForNode() {
   die "node $1 was not ready within two minutes: see $(nodesFolder)/node-$1.log"
 }
 
-# A node that does not answer within a second and a half gets no more requests. No connection to a node is kept for the
+# People are sent to nodes that are ready: after the database was away one node is back some seconds before another. While
+# none is, each of them shows the page that says so. A node that does not answer gets no more requests. No connection to a node is kept for the
 # next request: one that the node is just closing would look like a request that was lost. Only what never reached a node
 # is sent to another one; all else is the browser's to send again, as it may have been done.
 proxySettings() {
@@ -60,10 +61,14 @@ frontend people
   default_backend nodes
 backend nodes
   balance leastconn
-  option httpchk GET /alive
-  default-server check inter 500ms fall 3 rise 2
+  option httpchk GET /ready
+  option allbackups
+  timeout check 2s
 SETTINGS
-  for number in $(seq 1 "$1"); do echo "  server node$number 127.0.0.1:$(nodePort "$number")"; done
+  for number in $(seq 1 "$1"); do
+    echo "  server node$number 127.0.0.1:$(nodePort "$number") check inter 500ms fall 3 rise 1"
+    echo "  server node$number-anyway 127.0.0.1:$(nodePort "$number") backup"
+  done
 }
 
 # Each transaction has one of few connections; nothing that Pemblar does outlives one (locks are of the transaction).
