@@ -58,6 +58,20 @@ class ArchiveWithoutStoreTest {
     }
 
     @Test
+    void aStoreThatAnswersNowAndThenIsAskedForEveryRecording() throws IOException {
+        int[] asked = {0};
+        when(bytes.original(anyLong())).thenAnswer(i -> {
+            if (asked[0]++ % 3 > 0) throw new StoreAway("it does not answer");
+            return new byte[] {1};
+        });
+        Map<String, String> files = archive();
+        long there =
+                files.keySet().stream().filter(f -> f.startsWith("recordings/")).count();
+        assertThat(there).isEqualTo((asked[0] + 2) / 3).isGreaterThan(50);
+        assertThat(files.get("index.html")).contains("did not answer");
+    }
+
+    @Test
     void oneThatIsLostIsSaidToBeLostAndTheOthersAreThere() throws IOException {
         when(bytes.original(anyLong())).thenThrow(new ObjectLost("gone")).thenReturn(new byte[] {1});
         Map<String, String> files = archive();

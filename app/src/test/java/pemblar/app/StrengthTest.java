@@ -102,10 +102,19 @@ class StrengthTest {
         assertThat(preview(TODAY.minusDays(60)))
                 .as("the one of a month ago holds today")
                 .contains(nothing);
+        assertThat(preview("bench+press", TODAY))
+                .as("only what changes is listed")
+                .contains("bench press: find out")
+                .contains("<td>bench press 97.5 kg</td>")
+                .doesNotContain("back squat");
     }
 
     private static String preview(LocalDate from) {
-        String page = person.get(base + "/strength/maxima?ask=back+squat&kilograms=140&day=" + from)
+        return preview("back+squat", from);
+    }
+
+    private static String preview(String exercise, LocalDate from) {
+        String page = person.get(base + "/strength/maxima?ask=" + exercise + "&kilograms=140&day=" + from)
                 .body();
         return page.substring(page.indexOf("class=\"asked\""), page.indexOf("Take it"));
     }

@@ -47,7 +47,7 @@ public class ArchiveService {
             zip.closeEntry();
             if (count > 0) table(shelf, viewer, athletes, zip);
         }
-        Missing missing = new Missing(new ArrayList<>(), new ArrayList<>());
+        Missing missing = new Missing();
         written.add(new Written("recordings/", "recordings as they came", originals(athletes, zip, missing)));
         written.add(new Written("notes/", "files of notes", noteFiles(athletes, zip)));
         zip.putNextEntry(new ZipEntry("index.html"));
@@ -100,10 +100,19 @@ public class ArchiveService {
     }
 
     /** Names of recordings that the store of objects has no more, and of those that it did not hand out this time. */
-    private record Missing(List<String> lost, List<String> unread) {
+    private static final class Missing {
+        private final List<String> lost = new ArrayList<>();
+        private final List<String> unread = new ArrayList<>();
+        private int inARow;
+
         /** It answers no more: asking for each of the others would take a wait each. */
         boolean isAway() {
-            return unread.size() >= MOST_UNREAD;
+            return inARow >= MOST_UNREAD;
+        }
+
+        void unread(String name) {
+            unread.add(name);
+            inARow++;
         }
 
         int count() {
@@ -139,12 +148,17 @@ public class ArchiveService {
 
     private Optional<byte[]> file(long recording, String name, Missing missing) {
         try {
-            if (!missing.isAway()) return Optional.of(bytes.original(recording));
-            missing.unread().add(name);
+            if (missing.isAway()) {
+                missing.unread(name);
+                return Optional.empty();
+            }
+            byte[] original = bytes.original(recording);
+            missing.inARow = 0;
+            return Optional.of(original);
         } catch (ObjectLost e) {
-            missing.lost().add(name);
+            missing.lost.add(name);
         } catch (StoreAway e) {
-            missing.unread().add(name);
+            missing.unread(name);
         }
         return Optional.empty();
     }

@@ -199,22 +199,38 @@ public class MaximaService {
                     maxima(onDay(history, session.day()), links, workout.get().exercises());
             Maxima after =
                     maxima(onDay(then, session.day()), links, workout.get().exercises());
-            String one = heaviest(Prescription.of(workout.get(), before, now.loadable(), now.bodyKilograms()));
-            String other = heaviest(Prescription.of(workout.get(), after, now.loadable(), now.bodyKilograms()));
-            if (!one.equals(other)) changed.add(new Ahead(session.id(), session.day(), session.title(), one, other));
+            Map<String, String> one =
+                    heaviest(Prescription.of(workout.get(), before, now.loadable(), now.bodyKilograms()));
+            Map<String, String> other =
+                    heaviest(Prescription.of(workout.get(), after, now.loadable(), now.bodyKilograms()));
+            if (!one.equals(other))
+                changed.add(new Ahead(
+                        session.id(), session.day(), session.title(), unlike(one, other), unlike(other, one)));
         }
         return changed;
     }
 
-    /** The heaviest load of every exercise, in words. */
-    private static String heaviest(List<Prescription.Row> rows) {
+    /** Only what is not the same in both; “find out” where the other alone knows a load. */
+    private static String unlike(Map<String, String> loads, Map<String, String> others) {
+        List<String> words = new ArrayList<>();
+        loads.forEach((name, load) -> {
+            if (!load.equals(others.get(name))) words.add(name + " " + load);
+        });
+        others.keySet().stream()
+                .filter(name -> !loads.containsKey(name))
+                .forEach(name -> words.add(name + ": find out"));
+        return String.join(", ", words);
+    }
+
+    /** The heaviest load of every exercise that has one, in words. */
+    private static Map<String, String> heaviest(List<Prescription.Row> rows) {
         Map<String, Double> most = new LinkedHashMap<>();
         for (Prescription.Row row : rows)
             if (!row.warmUp() && row.shownKilograms().isPresent())
                 most.merge(row.lift().exercise(), row.shownKilograms().getAsDouble(), Math::max);
-        List<String> words = new ArrayList<>();
-        most.forEach((name, kilograms) -> words.add(name + " " + Kilograms.of(kilograms)));
-        return String.join(", ", words);
+        Map<String, String> words = new LinkedHashMap<>();
+        most.forEach((name, kilograms) -> words.put(name, Kilograms.of(kilograms)));
+        return words;
     }
 
     /** A maximum that holds from a day on. @param said what it rests on @param sessionId of the set, null when typed */
