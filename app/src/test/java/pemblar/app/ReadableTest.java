@@ -6,8 +6,6 @@ import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.domain.JavaMethod;
 import com.tngtech.archunit.core.domain.JavaModifier;
-import com.tngtech.archunit.core.importer.ClassFileImporter;
-import com.tngtech.archunit.core.importer.ImportOption;
 import io.swagger.v3.oas.annotations.Operation;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.RecordComponent;
@@ -17,6 +15,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import pemblar.app.frame.Hidden;
 
 /** What travels together is a record, and a record that holds a secret does not show it. */
 @Tag("unit")
@@ -27,9 +26,7 @@ class ReadableTest {
 
     private static final Set<String> SECRETS = Set.of("password", "present", "wanted", "code", "secret");
     private static final String HIDDEN = "a word that nobody may read";
-    private static final JavaClasses OURS = new ClassFileImporter()
-            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
-            .importPackages("pemblar");
+    private static final JavaClasses OURS = StructureTest.OURS;
 
     /** Without what the compiler wrote, and without the program's interface, whose parameters are its description. */
     private static Stream<JavaMethod> written() {
@@ -63,7 +60,8 @@ class ReadableTest {
 
     private static boolean holdsASecret(Class<?> of) {
         return Arrays.stream(of.getRecordComponents())
-                .anyMatch(c -> c.getType() == String.class && SECRETS.contains(c.getName()));
+                .anyMatch(c ->
+                        c.getType() == Hidden.class || c.getType() == String.class && SECRETS.contains(c.getName()));
     }
 
     private static Object made(Class<?> of) throws ReflectiveOperationException {
@@ -79,6 +77,7 @@ class ReadableTest {
 
     private static Object any(RecordComponent component) {
         Class<?> type = component.getType();
+        if (type == Hidden.class) return new Hidden(HIDDEN);
         if (type == String.class) return SECRETS.contains(component.getName()) ? HIDDEN : "shown";
         if (type == int.class) return 1;
         if (type == long.class) return 1L;

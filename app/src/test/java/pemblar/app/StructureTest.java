@@ -29,7 +29,8 @@ import org.junit.jupiter.api.Test;
 
 @Tag("unit")
 class StructureTest {
-    private static final JavaClasses OURS = new ClassFileImporter()
+    /** Read once for all tests of structure: it takes seconds. */
+    static final JavaClasses OURS = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("pemblar");
 

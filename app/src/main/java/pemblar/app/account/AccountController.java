@@ -13,6 +13,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import pemblar.app.frame.Hidden;
 import pemblar.app.frame.Viewer;
 import pemblar.core.sport.Sport;
 
@@ -72,14 +73,9 @@ class AccountController {
     record CreateForm(
             @RequestParam String email,
             @RequestParam String name,
-            @RequestParam String password,
+            @RequestParam Hidden password,
             @RequestParam String role,
-            @RequestParam(defaultValue = "UTC") String zone) {
-        @Override
-        public String toString() {
-            return "a password is not shown";
-        }
-    }
+            @RequestParam(defaultValue = "UTC") String zone) {}
 
     @PostMapping("/sign-up")
     String create(CreateForm form, Model model, HttpServletRequest request) throws ServletException {
@@ -89,10 +85,11 @@ class AccountController {
             return "account/sign-up";
         }
         try {
-            Viewer viewer = signUp.create(form.email(), form.name(), form.password(), sports(form.role()), form.zone());
+            Viewer viewer =
+                    signUp.create(form.email(), form.name(), form.password().word(), sports(form.role()), form.zone());
             String wanted = wanted(request);
             request.logout(); // whoever was signed in here before
-            request.login(form.email().strip(), form.password());
+            request.login(form.email().strip(), form.password().word());
             return "redirect:" + wanted;
         } catch (IllegalArgumentException | DataIntegrityViolationException e) {
             model.addAttribute(

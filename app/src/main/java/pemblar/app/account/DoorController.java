@@ -18,6 +18,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.account.second.SecondFactorService;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
+import pemblar.app.frame.Hidden;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
@@ -110,19 +111,15 @@ class DoorController {
     }
 
     record PasswordForm(
-            @RequestParam(defaultValue = "") String present,
-            @RequestParam(defaultValue = "") String wanted) {
-        @Override
-        public String toString() {
-            return "a password is not shown";
-        }
-    }
+            @RequestParam(defaultValue = "") Hidden present,
+            @RequestParam(defaultValue = "") Hidden wanted) {}
 
     @PostMapping("/account/password")
     String password(PasswordForm form, Viewer viewer, HttpServletRequest request, RedirectAttributes flash) {
         return said(flash, () -> {
             limits.takePassword(viewer, request.getRemoteAddr());
-            int ended = door.changePassword(viewer, form.present(), form.wanted(), here(request));
+            int ended = door.changePassword(
+                    viewer, form.present().word(), form.wanted().word(), here(request));
             return "The password is changed"
                     + (ended == 0
                             ? "."
@@ -131,19 +128,14 @@ class DoorController {
     }
 
     record AddressForm(
-            @RequestParam(defaultValue = "") String present,
-            @RequestParam(defaultValue = "") String email) {
-        @Override
-        public String toString() {
-            return "a password is not shown";
-        }
-    }
+            @RequestParam(defaultValue = "") Hidden present,
+            @RequestParam(defaultValue = "") String email) {}
 
     @PostMapping("/account/address")
     String address(AddressForm form, Viewer viewer, HttpServletRequest request, RedirectAttributes flash) {
         return said(flash, () -> {
             limits.takePassword(viewer, request.getRemoteAddr());
-            door.askForAddress(viewer, form.present(), form.email());
+            door.askForAddress(viewer, form.present().word(), form.email());
             return "A mail went to " + form.email().strip()
                     + ". The address holds once its link is opened, within an hour.";
         });

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.account.DoorService;
+import pemblar.app.frame.Hidden;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.door.Limits;
 import pemblar.app.program.hook.Hooks;
@@ -65,18 +66,13 @@ class ProgramsController {
             @RequestParam(defaultValue = "") String name,
             @RequestParam(required = false) List<String> may,
             @RequestParam(required = false) LocalDate until,
-            @RequestParam(defaultValue = "") String present) {
-        @Override
-        public String toString() {
-            return "a password is not shown";
-        }
-    }
+            @RequestParam(defaultValue = "") Hidden present) {}
 
     @PostMapping
     String make(MakeForm form, Viewer viewer, HttpServletRequest request, RedirectAttributes flash) {
         try {
             limits.takePassword(viewer, request.getRemoteAddr());
-            door.checkedAddress(viewer, form.present());
+            door.checkedAddress(viewer, form.present().word());
             Set<Scope> scopes = Scope.read(form.may() == null ? "" : String.join(",", form.may()));
             flash.addFlashAttribute("token", tokens.make(viewer, form.name(), scopes, form.until()));
         } catch (IllegalArgumentException e) {

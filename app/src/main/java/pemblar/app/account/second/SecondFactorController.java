@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import pemblar.app.account.SignedIn;
+import pemblar.app.frame.Hidden;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.door.CodeDue;
@@ -122,19 +123,17 @@ class SecondFactorController {
     }
 
     record NewCodesForm(
-            @RequestParam(defaultValue = "") String present,
-            @RequestParam(defaultValue = "") String code) {
-        @Override
-        public String toString() {
-            return "a password is not shown";
-        }
-    }
+            @RequestParam(defaultValue = "") Hidden present,
+            @RequestParam(defaultValue = "") Hidden code) {}
 
     @PostMapping("/account/second/codes")
     String newCodes(NewCodesForm form, Viewer viewer, Model model, RedirectAttributes flash) {
         try {
             limits.takeCode(viewer);
-            return codes(model, () -> second.newCodes(viewer, form.present(), form.code()));
+            return codes(
+                    model,
+                    () -> second.newCodes(
+                            viewer, form.present().word(), form.code().word()));
         } catch (IllegalArgumentException e) {
             flash.addFlashAttribute("said", e.getMessage());
             return "redirect:/account";
