@@ -2,6 +2,7 @@ package pemblar.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.Mockito.atLeast;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
@@ -12,6 +13,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -49,12 +51,22 @@ class ArchiveWithoutStoreTest {
         when(bytes.original(anyLong())).thenThrow(new StoreAway("it does not answer"));
         Map<String, String> files = archive();
         verify(bytes, times(3)).original(anyLong());
+        verify(bytes, atLeast(100)).originalHere(anyLong());
         assertThat(files.keySet()).noneMatch(f -> f.startsWith("recordings/"));
         assertThat(files.get("data/session.jsonl")).isNotEmpty();
         assertThat(files.get("index.html"))
                 .contains("<td>recordings as they came</td><td>0</td>")
                 .contains("did not answer, so these are not in it; make the archive once more later: ")
                 .doesNotContain("Lost, and not in it");
+    }
+
+    @Test
+    void whatLiesInTheDatabaseIsThereAlthoughTheStoreIsAway() throws IOException {
+        when(bytes.original(anyLong())).thenThrow(new StoreAway("it does not answer"));
+        when(bytes.originalHere(anyLong())).thenReturn(Optional.of(new byte[] {1}));
+        Map<String, String> files = archive();
+        assertThat(files.keySet().stream().filter(f -> f.startsWith("recordings/")))
+                .hasSizeGreaterThan(100);
     }
 
     @Test

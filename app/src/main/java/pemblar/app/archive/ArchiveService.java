@@ -110,6 +110,15 @@ public class ArchiveService {
             return inARow >= MOST_UNREAD;
         }
 
+        void answered() {
+            inARow = 0;
+        }
+
+        void lost(String name) {
+            lost.add(name);
+            answered();
+        }
+
         void unread(String name) {
             unread.add(name);
             inARow++;
@@ -149,14 +158,15 @@ public class ArchiveService {
     private Optional<byte[]> file(long recording, String name, Missing missing) {
         try {
             if (missing.isAway()) {
-                missing.unread(name);
-                return Optional.empty();
+                Optional<byte[]> here = bytes.originalHere(recording);
+                if (here.isEmpty()) missing.unread(name);
+                return here;
             }
             byte[] original = bytes.original(recording);
-            missing.inARow = 0;
+            missing.answered();
             return Optional.of(original);
         } catch (ObjectLost e) {
-            missing.lost.add(name);
+            missing.lost(name);
         } catch (StoreAway e) {
             missing.unread(name);
         }

@@ -38,6 +38,12 @@ public class RecordingBytes {
                 : read(originalKey(recordingId), row.originalSha256);
     }
 
+    /** The same where it lies in the database; empty for one in the store of objects, which is not asked. */
+    @Transactional(readOnly = true)
+    public Optional<byte[]> originalHere(long recordingId) {
+        return Optional.ofNullable(data.findById(recordingId).orElseThrow().original);
+    }
+
     /** Keeps what came with a recording. @param bests its best means, as they are read again */
     @Transactional
     public void keep(long recordingId, byte[] original, byte[] channels, String bests) {
