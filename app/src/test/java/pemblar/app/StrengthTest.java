@@ -216,7 +216,13 @@ class StrengthTest {
         assertThat(person.get(base + floor).body()).contains("would be 110.8 kg");
         String later = TODAY.plusDays(1).toString();
         assertThat(post("/strength/maxima", Map.of("exercise", "back squat", "kilograms", "120", "day", later)))
-                .contains("The maximum of back squat is 120 kg from ");
+                .contains("The maximum of back squat is 120 kg from ")
+                .doesNotContain("from when another holds");
+        String before = TODAY.minusDays(40).toString();
+        assertThat(post("/strength/maxima", Map.of("exercise", "Back  Squat", "kilograms", "95", "day", before)))
+                .contains("from when another holds");
+        person.get(base + "/board");
+        post("/sessions/undo", Map.of("here", "board"));
         assertThat(person.get(base + floor).body()).as("another holds since").doesNotContain("would be 110.8 kg");
         person.get(base + "/board");
         post("/sessions/undo", Map.of("here", "board"));

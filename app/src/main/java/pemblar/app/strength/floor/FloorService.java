@@ -293,7 +293,7 @@ public class FloorService {
                 .findFirst()
                 .orElseThrow();
         // another was set since and holds today: what was lifted before it moves nothing any more
-        if (maxima.changedAfter(athlete, moved, open.session().day())) return Optional.empty();
+        if (maxima.next(athlete, moved, open.session().day()).isPresent()) return Optional.empty();
         String said = Kilograms.kept(set.kilograms()) + " × " + set.repetitions()
                 + (set.exercise().equals(moved) ? "" : " on " + set.exercise());
         double old = was.get(moved) == null ? Double.NaN : was.get(moved);

@@ -200,7 +200,10 @@ class MaximaController {
                             "typed",
                             null));
             return "The maximum of " + form.exercise().strip() + " is "
-                    + form.kilograms().strip() + " " + Units.mine().massUnit() + " from " + shown.date(day) + ".";
+                    + form.kilograms().strip() + " " + Units.mine().massUnit() + " from " + shown.date(day)
+                    + maxima.next(pages.athlete(visit), form.exercise(), day)
+                            .map(next -> " until " + shown.date(next) + ", from when another holds.")
+                            .orElse(".");
         });
     }
 

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -137,11 +138,14 @@ public class MaximaService {
                 .list();
     }
 
-    /** Whether a later maximum holds after a day. */
+    /** The first day after another on which a maximum begins to hold. */
     @Transactional(readOnly = true)
-    public boolean changedAfter(Athlete athlete, String exercise, LocalDate day) {
+    public Optional<LocalDate> next(Athlete athlete, String exercise, LocalDate day) {
+        String name = name(exercise);
         return history(athlete).stream()
-                .anyMatch(d -> d.exercise().equals(exercise) && d.day().isAfter(day));
+                .filter(d -> d.exercise().equals(name) && d.day().isAfter(day))
+                .map(Dated::day)
+                .findFirst();
     }
 
     @Transactional(readOnly = true)
