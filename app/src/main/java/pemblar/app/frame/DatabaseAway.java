@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
 import java.util.Map;
+import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
@@ -28,6 +29,8 @@ public class DatabaseAway extends OncePerRequestFilter {
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseAway.class);
     private static final int RETRY_SECONDS = 4;
     private static final String CLOSED = "Connection is closed";
+    /** Fields that a page never holds again, though it comes back to who typed them. */
+    private static final Set<String> SECRET = Set.of("password", "present", "wanted", "code");
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -91,6 +94,11 @@ public class DatabaseAway extends OncePerRequestFilter {
                 + "</p>" + (get ? "" : form(request)) + "</div></main></body></html>";
     }
 
+    /** Forms of an athlete's pages have none. */
+    private static boolean isSecret(HttpServletRequest request, String name) {
+        return SECRET.contains(name) && !request.getRequestURI().startsWith("/a/");
+    }
+
     /** What was typed, to be sent again. */
     private static String form(HttpServletRequest request) {
         StringBuilder form = new StringBuilder(
@@ -99,7 +107,7 @@ public class DatabaseAway extends OncePerRequestFilter {
                 request.getContentType() != null && request.getContentType().startsWith("multipart/");
         Map<String, String[]> parameters = multipart ? Map.of() : request.getParameterMap();
         parameters.forEach((name, values) -> {
-            if (name.equals("password")) return;
+            if (isSecret(request, name)) return;
             for (String value : values)
                 form.append("<input type=\"hidden\" name=\"")
                         .append(HtmlUtils.htmlEscape(name))
@@ -107,7 +115,7 @@ public class DatabaseAway extends OncePerRequestFilter {
                         .append(HtmlUtils.htmlEscape(value))
                         .append("\">");
         });
-        boolean again = !multipart && !parameters.containsKey("password");
+        boolean again = !multipart && parameters.keySet().stream().noneMatch(name -> isSecret(request, name));
         return again
                 ? form.append("<button class=\"primary\">Send again</button></form>")
                         .toString()
