@@ -12,11 +12,15 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandler;
 import java.net.http.HttpResponse.BodySubscribers;
+import java.net.http.HttpTimeoutException;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -153,28 +157,42 @@ final class Person {
 
     byte[] bytes(String path) {
         try {
-            return client.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray())
+            return answered(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray())
                     .body();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IllegalStateException(e);
         }
     }
 
     private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(address + path)).timeout(Duration.ofSeconds(60));
+        return HttpRequest.newBuilder(URI.create(address + path));
     }
 
     private HttpResponse<String> send(HttpRequest request) {
         try {
-            HttpResponse<String> response = client.send(request, PAGE);
+            HttpResponse<String> response = answered(request, PAGE);
             Matcher matcher = TOKEN.matcher(response.body());
             if (matcher.find()) token = matcher.group(1);
             return response;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    /**
+     * The time is held here and not by the request: the client of Java 17 lets the timer of one that was sent on to
+     * another page run on, and when it ends it breaks whatever then goes over that connection.
+     */
+    private <T> HttpResponse<T> answered(HttpRequest request, BodyHandler<T> body) throws IOException {
+        CompletableFuture<HttpResponse<T>> answer = client.sendAsync(request, body);
+        try {
+            return answer.get(60, TimeUnit.SECONDS);
+        } catch (TimeoutException e) {
+            answer.cancel(true);
+            throw new HttpTimeoutException(request.uri().getPath() + " had no answer within 60 s");
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof IOException broken) throw broken;
+            throw new IllegalStateException(e.getCause());
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(e);

@@ -54,9 +54,6 @@ final class Running {
                         entry("pemblar.objects.url", "http://127.0.0.1:" + OBJECTS),
                         entry("pemblar.objects.key", "test"),
                         entry("pemblar.objects.secret", "secret of a test"),
-                        // longer than any client here waits between two requests, so that none goes out on a
-                        // connection that is just being closed
-                        entry("server.tomcat.keep-alive-timeout", "30m"),
                         entry("spring.jpa.properties.hibernate.generate_statistics", "true"))
                 .entrySet()
                 .stream()
