@@ -59,6 +59,14 @@ class NotesTest {
     }
 
     @Test
+    void daysAreWrittenInThePagesLanguageWhateverTheBrowserSpeaks() {
+        athlete.post(base + "/notes", Map.of("body", "I slept badly"));
+        String moment = "(Mon|Tue|Wed|Thu|Fri|Sat|Sun) \\d+ [A-Z][a-z]{2} \\d\\d:\\d\\d<";
+        assertThat(athlete.get(base + "/notes").body()).containsPattern(moment);
+        assertThat(athlete.speaking("de").get(base + "/notes").body()).containsPattern(moment);
+    }
+
+    @Test
     void aNoteStandsOnADayOrABlockAndTheBoardShowsWhere() {
         String day = TODAY.plusDays(1).toString();
         athlete.post(base + "/notes", Map.of("about", "DAY", "day", day, "body", "Late shift until ten"));

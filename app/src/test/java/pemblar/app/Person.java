@@ -40,9 +40,16 @@ final class Person {
             .followRedirects(HttpClient.Redirect.NORMAL)
             .build();
     private String token = "";
+    private String language = "en";
 
     Person(String address) {
         this.address = address;
+    }
+
+    /** From now on with a browser of another language. */
+    Person speaking(String tag) {
+        language = tag;
+        return this;
     }
 
     static Person demo(String name) {
@@ -165,7 +172,7 @@ final class Person {
     }
 
     private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(address + path));
+        return HttpRequest.newBuilder(URI.create(address + path)).header("Accept-Language", language);
     }
 
     private HttpResponse<String> send(HttpRequest request) {

@@ -159,21 +159,25 @@ public class SeasonPlanner {
             case CHRONIC_LOAD -> " chronic load on the morning of the A event";
         };
         if (outcome.met()) return "The aim of " + number(outcome.aim().value()) + unit + " can be met.";
-        String why = outcome.binding().isEmpty()
-                ? "the days themselves do not allow it"
-                : outcome.binding().stream().map(SeasonPlanner::inTheWay).collect(Collectors.joining(" and "));
-        return "The aim of " + number(outcome.aim().value()) + unit + " cannot be met: " + why
+        return "The aim of " + number(outcome.aim().value()) + unit + " cannot be met: " + why(outcome.binding())
                 + ". The nearest possible is " + number(outcome.nearest()) + ".";
     }
 
-    private static String inTheWay(Limit limit) {
+    private static String why(List<Limit> binding) {
+        if (binding.isEmpty()) return "the days themselves do not allow it";
+        boolean one = binding.equals(List.of(Limit.BUILD_RATE));
+        return binding.stream().map(SeasonPlanner::named).collect(Collectors.joining(" and "))
+                + (one ? " is in the way" : " are in the way");
+    }
+
+    private static String named(Limit limit) {
         return switch (limit) {
-            case HOURS -> "the hours available are in the way";
-            case BUILD_RATE -> "the highest build rate is in the way";
-            case AWAY -> "days away are in the way";
-            case PINS -> "pinned blocks are in the way";
-            case EASY -> "the easy blocks do not allow it";
-            case TAPER -> "tapers and recovery do not allow it";
+            case HOURS -> "the hours available";
+            case BUILD_RATE -> "the highest build rate";
+            case AWAY -> "days away";
+            case PINS -> "pinned blocks";
+            case EASY -> "the easy blocks";
+            case TAPER -> "tapers and recovery";
         };
     }
 

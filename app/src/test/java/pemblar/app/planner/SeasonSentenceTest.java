@@ -36,6 +36,14 @@ class SeasonSentenceTest {
                 .contains("pinned blocks are in the way")
                 .endsWith("12.3.");
         assertThat(sentence(Aim.Kind.WEEKLY_LOAD, 600, 420, false, Limit.EASY))
-                .contains("the easy blocks do not allow it");
+                .contains("the easy blocks are in the way");
+    }
+
+    @Test
+    void severalThingsInTheWayAreOneSentence() {
+        Aim aim = new Aim(Aim.Kind.CHRONIC_LOAD, 68);
+        assertThat(SeasonPlanner.sentence(new Outcome(aim, 67, 67, false, List.of(Limit.HOURS, Limit.BUILD_RATE))))
+                .endsWith("cannot be met: the hours available and the highest build rate are in the way."
+                        + " The nearest possible is 67.");
     }
 }

@@ -32,9 +32,11 @@ public class Assets extends OncePerRequestFilter implements WebMvcConfigurer {
     private static final int HASH_DIGITS = 12;
     private static final String[] FOLDERS = {"classpath:/static/", "classpath:/META-INF/resources/"};
     private final String prefix;
+    private final Places places;
 
     Assets() throws IOException, NoSuchAlgorithmException {
         prefix = "/s/" + hash();
+        places = new Places(prefix);
     }
 
     private static String hash() throws IOException, NoSuchAlgorithmException {
@@ -50,11 +52,15 @@ public class Assets extends OncePerRequestFilter implements WebMvcConfigurer {
         return HexFormat.of().formatHex(digest.digest()).substring(0, HASH_DIGITS);
     }
 
-    /** Every page, an error's too, finds the beginning of these addresses as {@code assets}. */
+    /**
+     * Every page, an error's too, finds the beginning of these addresses as {@code assets}; what stands on top,
+     * {@code places}.
+     */
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         request.setAttribute("assets", prefix);
+        request.setAttribute("places", places);
         chain.doFilter(request, response);
     }
 

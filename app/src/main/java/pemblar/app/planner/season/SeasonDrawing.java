@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.NavigableMap;
 import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.season.Held;
@@ -79,6 +80,25 @@ public record SeasonDrawing(
         public double right() {
             return x + width;
         }
+    }
+
+    /** The figures beside the lanes and the months under them, with their lines. */
+    public String grid() {
+        SeasonElements lines = new SeasonElements();
+        lines.across(blockTicks).across(loadTicks).across(balanceTicks).across(hourTicks);
+        return lines.months(months).toString();
+    }
+
+    public String drawnBlocks(Shown shown) {
+        return new SeasonElements()
+                .blocks(columns, shown)
+                .handles(columns, shown)
+                .bands(bands)
+                .toString();
+    }
+
+    public String drawnHours() {
+        return new SeasonElements().hours(hours).toString();
     }
 
     public record Band(double x, double width, String text) {}
