@@ -35,12 +35,15 @@ public class DatabaseAway extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
+        Waited.begin();
         try {
             chain.doFilter(request, response);
         } catch (ServletException | RuntimeException e) {
             if (!isAway(e) || response.isCommitted()) throw e;
             LOG.warn("The database cannot be reached: {}", e.toString());
             answer(request, response);
+        } finally {
+            Waited.end();
         }
     }
 

@@ -11,13 +11,7 @@ import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnExpression;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.context.annotation.Primary;
 import org.springframework.jdbc.datasource.DelegatingDataSource;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.TransactionDefinition;
-import org.springframework.transaction.support.TransactionCallback;
-import org.springframework.transaction.support.TransactionOperations;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /** A copy of the database that reading pages are answered by, where one is named; else none of this is there. */
 @Configuration
@@ -82,25 +76,5 @@ class ReplicaConfiguration {
     @Bean
     ReadPages readPages(Replica replica) {
         return new ReadPages(replica);
-    }
-
-    /** For everybody else, as it is without a copy: the framework leaves it out where there is another one. */
-    @Bean
-    @Primary
-    TransactionTemplate transactionTemplate(PlatformTransactionManager manager) {
-        return new TransactionTemplate(manager);
-    }
-
-    /** Sign-ins are read and kept in the main database alone, also while a page is read from the copy. */
-    @Bean
-    TransactionOperations springSessionTransactionOperations(PlatformTransactionManager manager) {
-        TransactionTemplate own = new TransactionTemplate(manager);
-        own.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
-        return new TransactionOperations() {
-            @Override
-            public <T> T execute(TransactionCallback<T> work) {
-                return Elsewhere.atMain(() -> own.execute(work));
-            }
-        };
     }
 }
