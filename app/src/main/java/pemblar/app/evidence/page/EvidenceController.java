@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -263,7 +264,7 @@ class EvidenceController {
         int end = Math.max(begin + 1, Math.min(to, recording.seconds()));
         int seconds = end - begin;
         String clock = seconds >= 3600
-                ? String.format("%d:%02d:%02d", seconds / 3600, seconds / 60 % 60, seconds % 60)
+                ? String.format(Locale.ROOT, "%d:%02d:%02d", seconds / 3600, seconds / 60 % 60, seconds % 60)
                 : Pace.clock(seconds);
         String day = session.slab().day().toString();
         for (String field : new String[] {"day", "shortDay", "longDay"}) typed.putIfAbsent(field, day);

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -72,7 +73,7 @@ class PlanChangesApi {
                     day,
                     days == null ? 1 : days < 1 ? -1 : days,
                     name.strip(),
-                    Kinds.word("priority", Priority.class, priority == null ? "" : priority.toLowerCase()),
+                    Kinds.word("priority", Priority.class, priority == null ? "" : priority.toLowerCase(Locale.ROOT)),
                     kind == null ? SeasonEvent.Kind.RACE : Kinds.word("kind", SeasonEvent.Kind.class, kind),
                     sport == null ? athlete.first() : SessionsApi.sport(sport),
                     distanceMetres,
