@@ -14,6 +14,8 @@ import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.note.NoteService;
+import pemblar.app.plan.row.BoardDays;
+import pemblar.app.plan.row.BoardRow;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonChangedMeanwhile;
 import pemblar.app.session.ChangedMeanwhile;
@@ -100,7 +102,7 @@ class BoardPage {
         Pages.Opened page = pages.open(model, visit, "board", new Pages.Days(first, last));
         model.addAttribute("rows", rows);
         model.addAttribute("displaced", shown.displaced());
-        model.addAttribute("noteDays", notes.days(athlete, first, last));
+        model.addAttribute("days", new BoardDays(athlete, today, notes.days(athlete, first, last)));
         model.addAttribute("from", first);
         model.addAttribute("to", last);
         if (athlete.draftsSeen()) {

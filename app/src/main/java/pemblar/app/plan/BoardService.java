@@ -12,6 +12,8 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.page.Shown;
+import pemblar.app.plan.row.BoardRow;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonSettings.Marked;
 import pemblar.app.session.Slab;
@@ -265,7 +267,7 @@ public class BoardService {
             Slab to = hard.get(gap.toHour());
             if (!block.contains(to.day())) continue;
             gaps.add(new BoardRow.Gap(
-                    Tapes.weekday(hard.get(gap.fromHour()).day()) + " to " + Tapes.weekday(to.day()) + " "
+                    Shown.weekday(hard.get(gap.fromHour()).day()) + " to " + Shown.weekday(to.day()) + " "
                             + Math.round(gap.hours()) + " h",
                     gap.near()));
         }
@@ -283,9 +285,9 @@ public class BoardService {
             around.hard.forEach((at, slab) -> {
                 if (block.contains(slab.day()) && Spacing.isTooSoonAfterLegs(start, hours, at))
                     gaps.add(new BoardRow.Gap(
-                            "heavy legs on " + Tapes.weekday(legs.day()) + " end "
+                            "heavy legs on " + Shown.weekday(legs.day()) + " end "
                                     + Math.max(0, Math.round(at - start - hours)) + " h before "
-                                    + Tapes.weekday(slab.day()),
+                                    + Shown.weekday(slab.day()),
                             true));
             });
         }

@@ -6,6 +6,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.load.TrendService;
+import pemblar.app.plan.row.BoardRow;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
 import pemblar.core.load.LoadTrend;

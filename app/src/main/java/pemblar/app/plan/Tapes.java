@@ -11,6 +11,8 @@ import java.util.Locale;
 import java.util.Optional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.page.Path;
+import pemblar.app.frame.page.Shown;
+import pemblar.app.plan.row.BoardRow;
 import pemblar.app.session.Slab;
 import pemblar.core.schedule.RollingLoad;
 import pemblar.core.schedule.RollingLoad.Spell;
@@ -24,7 +26,6 @@ final class Tapes {
     private static final double HEIGHT = 26;
     private static final double FULL_LOAD = 320;
     private static final Duration LONGER = Duration.ofHours(48);
-    private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
     private Tapes() {}
@@ -111,11 +112,7 @@ final class Tapes {
                 : slab.startMinute() == null
                         ? ""
                         : String.format(Locale.ROOT, " %02d:%02d", slab.startMinute() / 60, slab.startMinute() % 60);
-        return slab.title() + ", " + weekday(slab.day()) + when;
-    }
-
-    static String weekday(LocalDate day) {
-        return WEEKDAY.format(day);
+        return slab.title() + ", " + Shown.weekday(slab.day()) + when;
     }
 
     static String date(LocalDate day) {

@@ -1,7 +1,7 @@
 package pemblar.app.today;
 
 import java.util.List;
-import pemblar.app.plan.BoardRow.SlabView;
+import pemblar.app.plan.row.BoardRow.SlabView;
 import pemblar.app.session.Described;
 import pemblar.app.session.Slab;
 import pemblar.app.sky.SkyHour;

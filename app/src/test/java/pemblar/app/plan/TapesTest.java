@@ -11,6 +11,7 @@ import java.util.List;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.plan.row.BoardRow;
 import pemblar.app.session.Slab;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.Purpose;

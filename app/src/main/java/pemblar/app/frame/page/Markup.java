@@ -20,7 +20,12 @@ public final class Markup {
     }
 
     public Markup with(String attribute, String value) {
-        return raw(attribute, HtmlUtils.htmlEscape(value));
+        return raw(attribute, escaped(value));
+    }
+
+    /** Letters that a page of this encoding can hold stay as they are. */
+    private static String escaped(String words) {
+        return HtmlUtils.htmlEscape(words, "UTF-8");
     }
 
     private Markup raw(String attribute, String value) {
@@ -52,7 +57,7 @@ public final class Markup {
 
     /** Words as they stand. */
     public Markup words(String words) {
-        text.append(HtmlUtils.htmlEscape(words));
+        text.append(escaped(words));
         return this;
     }
 

@@ -18,6 +18,7 @@ public class Shown {
     /** Stands where there is no figure. */
     public static final String NONE = "–";
 
+    private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter MOMENT =
@@ -173,6 +174,11 @@ public class Shown {
 
     public String kilojoules(Number joules) {
         return joules == null ? NONE : decimal(joules.doubleValue() / 1000, 1) + " kJ";
+    }
+
+    /** As Tue. */
+    public static String weekday(LocalDate day) {
+        return WEEKDAY.format(day);
     }
 
     public String day(LocalDate day) {

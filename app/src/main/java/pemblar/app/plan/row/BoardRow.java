@@ -1,4 +1,4 @@
-package pemblar.app.plan;
+package pemblar.app.plan.row;
 
 import java.time.LocalDate;
 import java.util.Collection;
@@ -35,7 +35,7 @@ public record BoardRow(
         }
 
         public String weekday() {
-            return Tapes.weekday(date);
+            return Shown.weekday(date);
         }
 
         /** @param sharedUntil up to which day the plan is shared; null when it is not */
@@ -57,9 +57,13 @@ public record BoardRow(
         /** The drawing's own elements, without what is not there. */
         public String drawn() {
             Markup drawing = new Markup();
+            draw(drawing);
+            return drawing.toString();
+        }
+
+        void draw(Markup drawing) {
             path(drawing, "done", donePath);
             path(drawing, "planned", plannedPath);
-            return drawing.toString();
         }
 
         private static void path(Markup drawing, String kind, String path) {
@@ -68,11 +72,9 @@ public record BoardRow(
         }
 
         /** Time and load as they are read on it. */
-        public String figures(Shown shown, LocalDate today) {
-            Markup line = new Markup();
+        void figures(Markup line, Shown shown, LocalDate today) {
             if (slab.done() == null) open(line, shown, today);
             else done(line, shown);
-            return line.toString();
         }
 
         private void done(Markup line, Shown shown) {
