@@ -33,6 +33,7 @@ import pemblar.app.session.change.DeletionService;
 import pemblar.app.session.done.DescriptionService;
 import pemblar.app.session.done.DescriptionService.Words;
 import pemblar.app.session.reading.DoubtService;
+import pemblar.app.session.reading.DoubtService.Doubt;
 import pemblar.app.session.reading.ExportService;
 import pemblar.app.session.reading.SessionSearch;
 import pemblar.app.session.reading.SessionSearch.By;
@@ -89,12 +90,11 @@ class SessionsController {
         Pages.Opened page = pages.open(model, visit, "sessions");
         Wanted wanted = wanted(asked);
         SessionSearch.Page found = search.find(page.athlete(), wanted);
-        model.addAttribute("found", found.sessions());
-        model.addAttribute(
-                "doubtful",
-                doubts.of(
-                        page.athlete(),
-                        found.sessions().stream().map(f -> f.slab().id()).toList()));
+        Map<Long, Doubt> doubtful = doubts.of(
+                page.athlete(),
+                found.sessions().stream().map(f -> f.slab().id()).toList());
+        model.addAttribute("found", new FoundRows(visit.athleteId(), page.today(), found.sessions(), doubtful));
+        model.addAttribute("doubtful", doubtful);
         model.addAttribute("more", found.more());
         model.addAttribute("onPage", SessionSearch.ON_PAGE);
         model.addAttribute("wanted", wanted);
