@@ -20,6 +20,7 @@ import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.transaction.PlatformTransactionManager;
 import pemblar.app.archive.ArchiveService;
 import pemblar.app.frame.Viewer;
 import pemblar.app.objects.ObjectLost;
@@ -31,13 +32,19 @@ import pemblar.app.recording.bytes.RecordingBytes;
 class ArchiveWithoutStoreTest {
     private final JdbcClient sql = Running.APPLICATION.getBean(JdbcClient.class);
     private final RecordingBytes bytes = mock(RecordingBytes.class);
+    private final ArchiveService archives =
+            new ArchiveService(sql, bytes, Running.APPLICATION.getBean(PlatformTransactionManager.class));
 
     private Map<String, String> archive() throws IOException {
         long account = sql.sql("select account_id from athlete where id = 2")
                 .query(Long.class)
                 .single();
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        new ArchiveService(sql, bytes).write(new Viewer(account, "Sefa Myrin"), out);
+        archives.write(new Viewer(account, "Sefa Myrin"), out);
+        return files(out);
+    }
+
+    private static Map<String, String> files(ByteArrayOutputStream out) throws IOException {
         Map<String, String> files = new TreeMap<>();
         try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(out.toByteArray()))) {
             for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry())
@@ -81,6 +88,41 @@ class ArchiveWithoutStoreTest {
                 files.keySet().stream().filter(f -> f.startsWith("recordings/")).count();
         assertThat(there).isEqualTo((asked[0] + 2) / 3).isGreaterThan(50);
         assertThat(files.get("index.html")).contains("did not answer");
+    }
+
+    @Test
+    void whatChangesWhileItIsLoadedIsNotInIt() throws IOException {
+        String email = "archive.moment@pemblar.example";
+        Person person = new Person(Running.ADDRESS).signUp(email, "ride");
+        String pages = person.get("/").uri().getPath().replaceAll("/today$", "");
+        person.get(pages + "/notes");
+        person.post(pages + "/notes", Map.of("body", "Said before"));
+        long account = sql.sql("select id from account where email = ?")
+                .param(email)
+                .query(Long.class)
+                .single();
+        boolean[] begun = {false};
+        ByteArrayOutputStream out = new ByteArrayOutputStream() {
+            @Override
+            public synchronized void write(byte[] some, int from, int length) {
+                if (!begun[0])
+                    sql.sql("update note set body = 'Said meanwhile' where author_id = ?")
+                            .param(account)
+                            .update();
+                begun[0] = true;
+                super.write(some, from, length);
+            }
+        };
+        archives.write(new Viewer(account, "Test Person"), out);
+        Map<String, String> files = files(out);
+        assertThat(files.get("data/note.jsonl")).contains("Said before").doesNotContain("meanwhile");
+        assertThat(files.get("tables/note.csv")).contains("Said before").doesNotContain("meanwhile");
+        assertThat(sql.sql("select body from note where author_id = ?")
+                        .param(account)
+                        .query(String.class)
+                        .single())
+                .as("it did change")
+                .isEqualTo("Said meanwhile");
     }
 
     @Test

@@ -230,7 +230,7 @@ class StrengthTest {
                 .matcher(person.get(base + floor).body().replaceAll(">\\s+<", "><"));
         assertThat(take.find()).isTrue();
         assertThat(post(floor + "/take", Map.of("set", take.group(1))))
-                .contains("The maximum of back squat is 110.8 kg");
+                .contains("The maximum of back squat is 110.8 kg from ");
         assertThat(person.get(base + "/strength/maxima").body())
                 .contains("110.8 kg")
                 .contains("44.3 kg");

@@ -10,6 +10,9 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.util.HtmlUtils;
 import pemblar.app.frame.Viewer;
 import pemblar.app.objects.ObjectLost;
@@ -18,19 +21,22 @@ import pemblar.app.recording.bytes.RecordingBytes;
 
 /**
  * The data of a person in one archive: each table as JSON lines and as CSV, each recording as the file that it came as,
- * pictures of notes, and an index to read. Memory holds one recording or a thousand rows; no connection is held while
- * the person loads it.
+ * pictures of notes, and an index to read. The rows are those of one moment. Memory holds one recording or a thousand
+ * rows; no connection is held while the person loads it.
  */
 @Service
 public class ArchiveService {
-    private static final int AT_ONCE = 1000;
     private static final int MOST_UNREAD = 3;
     private final JdbcClient sql;
     private final RecordingBytes bytes;
+    private final TransactionTemplate oneMoment;
 
-    public ArchiveService(JdbcClient sql, RecordingBytes bytes) {
+    public ArchiveService(JdbcClient sql, RecordingBytes bytes, PlatformTransactionManager transactions) {
         this.sql = sql;
         this.bytes = bytes;
+        this.oneMoment = new TransactionTemplate(transactions);
+        oneMoment.setReadOnly(true);
+        oneMoment.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
     }
 
     /** What went into one file. */
@@ -40,12 +46,11 @@ public class ArchiveService {
         List<Long> athletes = athletes(viewer);
         List<Written> written = new ArrayList<>();
         ZipOutputStream zip = new ZipOutputStream(out);
-        for (Shelf shelf : Shelf.ALL) {
-            zip.putNextEntry(new ZipEntry(shelf.path()));
-            long count = rows(shelf, viewer, athletes, some -> lines(some, zip));
-            written.add(new Written(shelf.path(), shelf.words(), count));
-            zip.closeEntry();
-            if (count > 0) table(shelf, viewer, athletes, zip);
+        try (ShelfCopy copy = oneMoment.execute(state -> ShelfCopy.of(sql, viewer, athletes))) {
+            for (Shelf shelf : Shelf.ALL) {
+                shelf(shelf, copy, zip);
+                written.add(new Written(shelf.path(), shelf.words(), copy.count(shelf)));
+            }
         }
         Missing missing = new Missing();
         written.add(new Written("recordings/", "recordings as they came", originals(athletes, zip, missing)));
@@ -70,33 +75,15 @@ public class ArchiveService {
         for (String row : rows) out.write((row + "\n").getBytes(StandardCharsets.UTF_8));
     }
 
-    /** The same once more, for who opens it with a spreadsheet. */
-    private void table(Shelf shelf, Viewer viewer, List<Long> athletes, ZipOutputStream zip) throws IOException {
-        zip.putNextEntry(new ZipEntry("tables/" + shelf.file() + ".csv"));
-        rows(shelf, viewer, athletes, new ShelfTable(zip)::add);
+    /** As lines, and when there are any once more for who opens it with a spreadsheet. */
+    private static void shelf(Shelf shelf, ShelfCopy copy, ZipOutputStream zip) throws IOException {
+        zip.putNextEntry(new ZipEntry(shelf.path()));
+        copy.read(shelf, some -> lines(some, zip));
         zip.closeEntry();
-    }
-
-    /** Takes some rows, each a JSON object. */
-    private interface Taking {
-        void take(List<String> rows) throws IOException;
-    }
-
-    /** @return how many there are */
-    private long rows(Shelf shelf, Viewer viewer, List<Long> athletes, Taking taking) throws IOException {
-        long count = 0;
-        List<String> rows;
-        do {
-            rows = sql.sql("select row_to_json(r) from (select " + shelf.columns() + " from " + shelf.from()
-                            + " order by " + shelf.by() + " limit " + AT_ONCE + " offset " + count + ") r")
-                    .param("account", viewer.accountId())
-                    .param("athletes", athletes)
-                    .query(String.class)
-                    .list();
-            taking.take(rows);
-            count += rows.size();
-        } while (rows.size() == AT_ONCE);
-        return count;
+        if (copy.count(shelf) == 0) return;
+        zip.putNextEntry(new ZipEntry("tables/" + shelf.file() + ".csv"));
+        copy.read(shelf, new ShelfTable(zip)::add);
+        zip.closeEntry();
     }
 
     /** Names of recordings that the store of objects has no more, and of those that it did not hand out this time. */
@@ -180,15 +167,19 @@ public class ArchiveService {
                 .query((rs, i) ->
                         new File(rs.getLong(1), rs.getLong(2) + " " + rs.getLong(1) + " " + plain(rs.getString(3))))
                 .list();
+        long count = 0;
         for (File file : all) {
-            zip.putNextEntry(new ZipEntry("notes/" + file.name()));
-            zip.write(sql.sql("select content from note_file where id = ?")
+            Optional<byte[]> content = sql.sql("select content from note_file where id = ?")
                     .param(file.id())
                     .query(byte[].class)
-                    .single());
+                    .optional();
+            if (content.isEmpty()) continue; // taken away since
+            count++;
+            zip.putNextEntry(new ZipEntry("notes/" + file.name()));
+            zip.write(content.get());
             zip.closeEntry();
         }
-        return all.size();
+        return count;
     }
 
     private static String plain(String name) {

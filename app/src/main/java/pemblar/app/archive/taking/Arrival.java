@@ -11,6 +11,7 @@ import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
 import org.springframework.stereotype.Component;
 import pemblar.app.archive.Shelf;
+import pemblar.app.frame.door.BodyLimit;
 
 /**
  * Takes an archive off the wire, file by file and piece by piece: memory holds one piece, no connection is held while
@@ -26,7 +27,7 @@ class Arrival {
     /** Rows are read one by one: decades of them may be more than any file that was uploaded. */
     private static final long MOST_OF_ROWS = 256L << 20;
 
-    private static final long MOST_SENT = 4L << 30;
+    private static final long MOST_SENT = BodyLimit.LARGEST_ARCHIVE;
     private static final long MOST_UNPACKED = 8L << 30;
     /** So often it is written down how much has come, and looked whether all archives together have room. */
     private static final long COUNTED_EVERY = 4L << 20;

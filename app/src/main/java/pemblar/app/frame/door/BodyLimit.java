@@ -14,12 +14,13 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * No body is read of somebody who is not signed in, beyond a small form; none that says it is larger than any upload,
  * and of a zip file than any person's archive.
  */
-class BodyLimit extends OncePerRequestFilter {
+public class BodyLimit extends OncePerRequestFilter {
     /** A sign-in or a sign-up is far smaller. */
     private static final long SMALL_FORM = 64 << 10;
 
     static final long MOST = 512L << 20;
-    private static final long LARGEST_ARCHIVE = 4L << 30;
+    /** No archive that is taken in is larger, bytes. */
+    public static final long LARGEST_ARCHIVE = 4L << 30;
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)

@@ -20,6 +20,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Visit;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Units;
 import pemblar.app.session.done.DoneService;
 import pemblar.app.session.done.LiftedSessions;
@@ -332,7 +333,9 @@ public class FloorService {
         LocalDate day = open.session().day();
         double kilograms = Math.rint(would.after() * 10) / 10;
         maxima.set(visit, new MaximaService.New(would.exercise(), day, kilograms, would.said(), sessionId));
-        return "The maximum of " + would.exercise() + " is " + Kilograms.rounded(would.after()) + ".";
+        return "The maximum of " + would.exercise() + " is " + Kilograms.rounded(would.after()) + " from "
+                + new Shown().date(day)
+                + ".";
     }
 
     @Transactional
