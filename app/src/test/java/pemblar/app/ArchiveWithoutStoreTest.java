@@ -13,6 +13,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
@@ -123,6 +124,19 @@ class ArchiveWithoutStoreTest {
                         .single())
                 .as("it did change")
                 .isEqualTo("Said meanwhile");
+    }
+
+    @Test
+    void oneThatIsDeletedMeanwhileIsLeftOut() throws IOException {
+        when(bytes.original(anyLong())).thenThrow(new NoSuchElementException()).thenReturn(new byte[] {1});
+        Map<String, String> files = archive();
+        long there =
+                files.keySet().stream().filter(f -> f.startsWith("recordings/")).count();
+        assertThat(there).isGreaterThan(100);
+        assertThat(files.get("index.html"))
+                .contains("<td>recordings as they came</td><td>" + there + "</td>")
+                .doesNotContain("not in it:")
+                .doesNotContain("did not answer");
     }
 
     @Test

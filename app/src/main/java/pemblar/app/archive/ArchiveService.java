@@ -5,6 +5,7 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -111,10 +112,6 @@ public class ArchiveService {
             inARow++;
         }
 
-        int count() {
-            return lost.size() + unread.size();
-        }
-
         String words() {
             return (lost.isEmpty() ? "" : "<p>Lost, and not in it: " + String.join(", ", lost) + ".</p>\n")
                     + (unread.isEmpty()
@@ -132,14 +129,16 @@ public class ArchiveService {
                 .query((rs, i) -> new Original(
                         rs.getLong(1), rs.getString(2) + " " + rs.getLong(1) + " " + plain(rs.getString(3))))
                 .list();
+        long count = 0;
         for (Original original : all) {
             Optional<byte[]> file = file(original.id(), original.name(), missing);
             if (file.isEmpty()) continue;
+            count++;
             zip.putNextEntry(new ZipEntry("recordings/" + original.name()));
             zip.write(file.get());
             zip.closeEntry();
         }
-        return all.size() - missing.count();
+        return count;
     }
 
     private Optional<byte[]> file(long recording, String name, Missing missing) {
@@ -156,6 +155,8 @@ public class ArchiveService {
             missing.lost(name);
         } catch (StoreAway e) {
             missing.unread(name);
+        } catch (NoSuchElementException e) {
+            missing.answered(); // deleted for good since the list was read
         }
         return Optional.empty();
     }
