@@ -13,7 +13,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
@@ -23,6 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.transaction.PlatformTransactionManager;
 import pemblar.app.archive.ArchiveService;
+import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.objects.ObjectLost;
 import pemblar.app.objects.StoreAway;
@@ -128,7 +128,9 @@ class ArchiveWithoutStoreTest {
 
     @Test
     void oneThatIsDeletedMeanwhileIsLeftOut() throws IOException {
-        when(bytes.original(anyLong())).thenThrow(new NoSuchElementException()).thenReturn(new byte[] {1});
+        when(bytes.original(anyLong()))
+                .thenThrow(new NotFoundException("recording"))
+                .thenReturn(new byte[] {1});
         Map<String, String> files = archive();
         long there =
                 files.keySet().stream().filter(f -> f.startsWith("recordings/")).count();

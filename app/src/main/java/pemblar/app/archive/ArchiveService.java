@@ -5,7 +5,6 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -15,6 +14,7 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.util.HtmlUtils;
+import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.objects.ObjectLost;
 import pemblar.app.objects.StoreAway;
@@ -155,7 +155,7 @@ public class ArchiveService {
             missing.lost(name);
         } catch (StoreAway e) {
             missing.unread(name);
-        } catch (NoSuchElementException e) {
+        } catch (NotFoundException e) {
             missing.answered(); // deleted for good since the list was read
         }
         return Optional.empty();

@@ -11,13 +11,11 @@ import pemblar.app.plan.row.BoardRow.SlabView;
 import pemblar.app.session.Slab;
 
 /**
- * The days of the board with what lies on them, as elements. A board of a hundred days has a thousand of these.
+ * The days of the board with what lies on them, as elements, of which a board of a hundred days has thousands.
  *
  * @param noteDays how many notes there are of a day that has some
  */
 public record BoardDays(Athlete athlete, LocalDate today, Map<LocalDate, Long> noteDays) {
-    private static final String HEAD = "span-head";
-
     /** @param carried ids of sessions that a proposal has just brought here; null for none */
     public String of(BoardRow row, Collection<String> carried, Shown shown) {
         Markup text = new Markup();
@@ -71,7 +69,7 @@ public record BoardDays(Athlete athlete, LocalDate today, Map<LocalDate, Long> n
         }
 
         private void head() {
-            text.begin("h3").with("tabindex", "0").with("class", HEAD).with("aria-label", name);
+            text.begin("h3").with("tabindex", "0").with("class", "span-head").with("aria-label", name);
             text.with("data-first", date()).with("data-last", date()).with("data-name", name);
             if (!day.note().isEmpty()) text.with("data-note", day.note());
             text.with("data-gone", String.valueOf(day.unavailable())).inside();

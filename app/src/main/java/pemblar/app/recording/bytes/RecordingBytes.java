@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Secret;
 import pemblar.app.objects.ObjectLost;
 import pemblar.app.objects.ObjectStore;
@@ -29,10 +30,10 @@ public class RecordingBytes {
         return "recordings/" + recordingId + "/channels";
     }
 
-    /** The file as it came; for a caller who may see it. */
+    /** The file as it came; for a caller who may see it. @throws NotFoundException when it is gone for good */
     @Transactional(readOnly = true)
     public byte[] original(long recordingId) {
-        RecordingDataRow row = data.findById(recordingId).orElseThrow();
+        RecordingDataRow row = row(recordingId);
         return row.place == RecordingDataRow.Place.DATABASE
                 ? row.original
                 : read(originalKey(recordingId), row.originalSha256);
@@ -41,7 +42,11 @@ public class RecordingBytes {
     /** The same where it lies in the database; empty for one in the store of objects, which is not asked. */
     @Transactional(readOnly = true)
     public Optional<byte[]> originalHere(long recordingId) {
-        return Optional.ofNullable(data.findById(recordingId).orElseThrow().original);
+        return Optional.ofNullable(row(recordingId).original);
+    }
+
+    private RecordingDataRow row(long recordingId) {
+        return data.findById(recordingId).orElseThrow(() -> new NotFoundException("recording"));
     }
 
     /** Keeps what came with a recording. @param bests its best means, as they are read again */
