@@ -587,16 +587,36 @@ class ReviewTest {
         watts[1000] = 900;
         session = uploaded("spike.fit", fit(1800, Map.of("power", watts), List.of(), List.of(), start));
         long recording = SQL.queryForObject("select recording_id from session where id = ?", Long.class, session);
-        person.get("/a/" + athlete + "/thresholds/curve");
-        person.post(
-                "/a/" + athlete + "/thresholds/curve/set-aside",
-                Map.of("recording", String.valueOf(recording), "seconds", "1", "reason", "spike"));
+        assertThat(bestSecondOfTheCurve()).isEqualTo("900");
+        String curve = "/a/" + athlete + "/thresholds/curve";
+        String page = person.post(
+                        curve + "/set-aside",
+                        Map.of("recording", String.valueOf(recording), "seconds", "1", "reason", "spike"))
+                .body();
         assertThat(bestSecond(recording)).isEqualTo(200);
+        assertThat(bestSecondOfTheCurve()).isNotEqualTo("900");
         person.get(base());
         person.post(base() + "/mend", Map.of("what", "TRIM", "from", "400", "to", "1800"));
         assertThat(bestSecond(recording)).isEqualTo(200);
         person.post(base() + "/undo", Map.of());
         assertThat(bestSecond(recording)).isEqualTo(200);
+        String aside = page.replaceAll("(?s).*name=\"id\" value=\"(\\d+)\".*", "$1");
+        person.post(curve + "/bring-back", Map.of("id", aside));
+        assertThat(bestSecondOfTheCurve()).isEqualTo("900");
+        person.post(base() + "/delete", Map.of());
+        assertThat(bestSecondOfTheCurve()).isNotEqualTo("900");
+        person.post(base() + "/undo", Map.of());
+        assertThat(bestSecondOfTheCurve()).isEqualTo("900");
+        person.post(
+                curve + "/set-aside",
+                Map.of("recording", String.valueOf(recording), "seconds", "1", "reason", "spike"));
+    }
+
+    /** As the page tells it of all sessions, by a curve that may have been combined before. */
+    private static String bestSecondOfTheCurve() {
+        return person.get("/a/" + athlete + "/thresholds/curve")
+                .body()
+                .replaceAll("(?s).*?<td class=\"num\">(\\d+)</td>.*", "$1");
     }
 
     private static double bestSecond(long recording) {

@@ -10,6 +10,7 @@ import java.util.function.ToDoubleFunction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
+import pemblar.app.frame.Once;
 import pemblar.core.effort.AfterWork;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.SetAside;
@@ -26,8 +27,14 @@ public class EffortService {
     private final EffortCurveRepository curves;
     private final EffortAfterRepository afters;
     private final EffortSetAsideRepository setAsides;
+    private final KnownCurves known;
 
-    EffortService(EffortCurveRepository curves, EffortAfterRepository afters, EffortSetAsideRepository setAsides) {
+    EffortService(
+            EffortCurveRepository curves,
+            EffortAfterRepository afters,
+            EffortSetAsideRepository setAsides,
+            KnownCurves known) {
+        this.known = known;
         this.curves = curves;
         this.afters = afters;
         this.setAsides = setAsides;
@@ -48,7 +55,13 @@ public class EffortService {
     /** The combined curve. Sources are ids of recordings. */
     @Transactional(readOnly = true)
     public BestCurve curve(Scope scope) {
-        return curve(scope, day -> 1);
+        return Once.isReading() ? known.of(scope) : curve(scope, day -> 1);
+    }
+
+    /** The same over some recordings alone. @param only null for all */
+    @Transactional(readOnly = true)
+    public BestCurve curve(Scope scope, Set<Long> only) {
+        return only == null ? curve(scope) : curve(scope, day -> 1, only);
     }
 
     /**

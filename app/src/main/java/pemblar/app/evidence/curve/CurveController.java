@@ -127,15 +127,16 @@ public class CurveController {
         CurveUnits units = new CurveUnits(measure, of, kilograms);
         Set<Long> chosen = descriptions.recordingsWith(athlete, form.only());
         Scope scope = new Scope(athlete, of, measure, new DayRange(begin, end));
-        BestCurve watts = efforts.curve(scope, day -> 1, chosen);
+        BestCurve watts = efforts.curve(scope, chosen);
         BestCurve everything = chosen == null ? watts : efforts.curve(scope);
         PowerDuration fitted = units.isSpeed()
                 ? PowerDuration.ofSpeed(everything)
                 : PowerDuration.of(everything); // a part of the sessions need not be all-out
         double mass = kilograms ? mass(values, end) : 1;
         BestCurve shown = kilograms ? efforts.curve(scope, day -> mass(values, day), chosen) : watts;
-        BestCurve other = efforts.curve(
-                scope.on(new DayRange(otherBegin, otherEnd)), day -> kilograms ? mass(values, day) : 1, chosen);
+        Scope before = scope.on(new DayRange(otherBegin, otherEnd));
+        BestCurve other =
+                kilograms ? efforts.curve(before, day -> mass(values, day), chosen) : efforts.curve(before, chosen);
         List<Point> points = shown.points();
         model.addAttribute("from", begin);
         model.addAttribute("to", end);

@@ -185,7 +185,7 @@ class ProfileController {
     }
 
     private List<Rung> rungs(Scope scope, Asked asked) {
-        BestCurve watts = efforts.curve(scope, day -> 1, asked.only());
+        BestCurve watts = efforts.curve(scope, asked.only());
         BestCurve everything = asked.only() == null ? watts : efforts.curve(scope);
         PowerDuration model = PowerDuration.of(everything); // a part of the sessions need not be all-out
         BestCurve perKilogram = efforts.curve(scope, asked::massOn, asked.only());
