@@ -74,7 +74,7 @@ objectsOfRecordings() { curl -s "http://127.0.0.1:$(objectsPort)/pemblar?list-ty
 # What a person sees of the latest ride while the store is away, and what of the day.
 whileAway() {
   held "  the review while the store is away" 503 "$(asked jonna "$1" -o /dev/null -w '%{http_code}')"
-  held "  today's page while it is away" 200 "$(asked jonna /a/1/today -o /dev/null -w '%{http_code}')"
+  held "  today's page while it is away" 200 "$(asked jonna "/a/$2/today" -o /dev/null -w '%{http_code}')"
 }
 
 moveOut() {
@@ -91,14 +91,16 @@ moveOut() {
   say "While they move: $(whereTheyLie)"
   killStore
   say "The store is killed for 20 s, with $(inPlace OBJECTS) recordings in it."
-  local session; session=$("${sql[@]}" -d pemblar_objects -c "select s.id from session s join recording_data d on d.recording_id = s.recording_id
-    where s.athlete_id = 1 and d.place = 'OBJECTS' order by s.id desc limit 1")
-  whileAway "/a/1/sessions/$session"
+  local rider session # the first athlete is the demo's only where the demo came first
+  rider=$("${sql[@]}" -d pemblar_objects -c "select a.id from athlete a join account c on c.id = a.account_id where c.email = 'jonna@pemblar.example'")
+  session=$("${sql[@]}" -d pemblar_objects -c "select s.id from session s join recording_data d on d.recording_id = s.recording_id
+    where s.athlete_id = $rider and d.place = 'OBJECTS' order by s.id desc limit 1")
+  whileAway "/a/$rider/sessions/$session" "$rider"
   sleep 20
   startStore
   say "The store is there again."
   untilNoneIn DATABASE
-  held "  the review once it is there again" 200 "$(asked jonna "/a/1/sessions/$session" -o /dev/null -w '%{http_code}')"
+  held "  the review once it is there again" 200 "$(asked jonna "/a/$rider/sessions/$session" -o /dev/null -w '%{http_code}')"
   touch "$folder/end"
   wait "$people" || told=$?
   untilNoneIn DATABASE
