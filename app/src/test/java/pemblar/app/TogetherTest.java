@@ -18,30 +18,30 @@ class TogetherTest {
     @Test
     void eachQuestionHasItsOwnRowsInTheirOrder() {
         Together all = new Together();
-        Answer<Long> many = all.question("select generate_series(1, ?)", (rs, i) -> rs.getLong(1) + 10L * i);
-        Answer<String> none = all.question("select 'x' where ? < 0", (rs, i) -> rs.getString(1));
-        Answer<String> one = all.question("select 'y' || ?", (rs, i) -> rs.getString(1));
+        Answer<Long> many = all.question("select generate_series(1, ?)", (rs, i) -> rs.getLong(1) + 10L * i, 3);
+        Answer<String> none = all.question("select 'x' where ? < 0 and ?", (rs, i) -> rs.getString(1), 3, true);
+        Answer<String> one = all.question("select ? || 'y' || ?", (rs, i) -> rs.getString(1), "x", 3);
         for (int again = 0; again < 12; again++) { // from the sixth on the database has them prepared
             Together anew = new Together();
-            Answer<Long> rows = anew.question("select generate_series(1, ?)", (rs, i) -> rs.getLong(1));
-            anew.ask(sql, 2);
+            Answer<Long> rows = anew.question("select generate_series(1, ?)", (rs, i) -> rs.getLong(1), 2);
+            anew.ask(sql);
             assertThat(rows.list()).containsExactly(1L, 2L);
         }
-        all.ask(sql, 3);
+        all.ask(sql);
         assertThat(many.list()).containsExactly(1L, 12L, 23L);
         assertThat(none.list()).isEmpty();
-        assertThat(one.list()).containsExactly("y3");
+        assertThat(one.list()).containsExactly("xy3");
     }
 
     @Test
     void oneThatIsWrongFailsAllAndTheConnectionStaysWell() {
         Together all = new Together();
-        Answer<Long> good = all.question("select cast(? as bigint)", (rs, i) -> rs.getLong(1));
-        all.question("select ? from a_table_that_is_not", (rs, i) -> rs.getLong(1));
-        assertThatThrownBy(() -> all.ask(sql, 1)).isInstanceOf(DataAccessException.class);
+        Answer<Long> good = all.question("select cast(? as bigint)", (rs, i) -> rs.getLong(1), 1);
+        all.question("select ? from a_table_that_is_not", (rs, i) -> rs.getLong(1), 1);
+        assertThatThrownBy(() -> all.ask(sql)).isInstanceOf(DataAccessException.class);
         Together anew = new Together();
-        Answer<Long> after = anew.question("select cast(? as bigint)", (rs, i) -> rs.getLong(1));
-        anew.ask(sql, 7);
+        Answer<Long> after = anew.question("select cast(? as bigint)", (rs, i) -> rs.getLong(1), 7);
+        anew.ask(sql);
         assertThat(after.list()).isEqualTo(List.of(7L));
         assertThat(good.list().size()).isLessThanOrEqualTo(1);
     }

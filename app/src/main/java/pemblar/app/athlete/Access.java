@@ -48,9 +48,8 @@ public class Access implements ChangeGuard {
                 .optional();
     }
 
-    /** A page was opened by somebody else than the athlete. */
-    public void looked(Visit visit) {
-        if (plans(visit).isEmpty()) return;
+    /** A page was opened by a coach of the athlete. */
+    void looked(Visit visit) {
         Elsewhere.writtenAtMain(() -> trail(visit, 1, 0));
     }
 

@@ -35,11 +35,20 @@ public class AthleteService {
     /** @throws NotFoundException when there is no such athlete for this person */
     @Transactional(readOnly = true)
     public Athlete require(Visit visit) {
+        return seen(visit).athlete();
+    }
+
+    /** An athlete as a person sees one. @param byCoach the person is a coach whom the athlete accepted */
+    record Sight(Athlete athlete, boolean byCoach) {}
+
+    /** @throws NotFoundException when there is no such athlete for this person */
+    @Transactional(readOnly = true)
+    Sight seen(Visit visit) {
         return Once.of(
                 "athlete",
                 List.of(visit),
                 () -> athletes.findWithRole(visit.athleteId(), visit.viewer().accountId())
-                        .map(AthleteRepository.Seen::toAthlete)
+                        .map(seen -> new Sight(seen.toAthlete(), seen.plans() != null))
                         .orElseThrow(() -> new NotFoundException("athlete")));
     }
 

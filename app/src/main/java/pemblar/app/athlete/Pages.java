@@ -52,12 +52,11 @@ public class Pages {
 
     /** Begins a page that must look around before it knows which days it shows; {@link #open} goes on with it. */
     public Athlete begin(Visit visit) {
-        Athlete athlete = athlete(visit);
-        if (isFirst(visit)) {
-            access.looked(visit);
-            looking.begin();
-        }
-        return athlete;
+        if (!isFirst(visit)) return athlete(visit);
+        looking.begin();
+        AthleteService.Sight seen = athletes.seen(visit);
+        if (seen.byCoach()) looking.between(() -> access.looked(visit));
+        return seen.athlete();
     }
 
     /** One request is one look, however many parts of it begin with the athlete. */

@@ -34,6 +34,11 @@ public final class Once {
         return (T) known;
     }
 
+    /** What was looked up together with other things: for whoever asks for it on this page. */
+    public static void keep(String what, List<?> of, Object found) {
+        Once.of(what, of, () -> found);
+    }
+
     /** A page is read: nothing that is not committed can be seen, and nothing is changed. */
     public static boolean isReading() {
         return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes page

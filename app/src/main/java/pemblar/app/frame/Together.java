@@ -10,8 +10,8 @@ import org.springframework.jdbc.core.JdbcOperations;
 import org.springframework.jdbc.core.RowMapper;
 
 /**
- * Several questions about one row's id, in one round trip to the database: a page that asks seven small tables waits
- * once and not seven times. Each question has the id as its one parameter.
+ * Several questions in one round trip to the database: a page that asks seven small tables waits once and not seven
+ * times.
  */
 public final class Together {
     private final List<Answer<?>> asked = new ArrayList<>();
@@ -20,10 +20,12 @@ public final class Together {
     public static final class Answer<T> {
         private final String question;
         private final RowMapper<T> mapper;
+        private final Object[] values;
         private final List<T> rows = new ArrayList<>();
 
-        private Answer(String question, RowMapper<T> mapper) {
+        private Answer(String question, RowMapper<T> mapper, Object[] values) {
             this.question = question;
+            this.values = values;
             this.mapper = mapper;
         }
 
@@ -36,17 +38,19 @@ public final class Together {
         }
     }
 
-    /** @param question with one question mark, and without a semicolon */
-    public <T> Answer<T> question(String question, RowMapper<T> mapper) {
-        Answer<T> answer = new Answer<>(question, mapper);
+    /** @param question without a semicolon @param values one for each of its question marks */
+    public <T> Answer<T> question(String question, RowMapper<T> mapper, Object... values) {
+        Answer<T> answer = new Answer<>(question, mapper, values);
         asked.add(answer);
         return answer;
     }
 
-    public void ask(JdbcOperations sql, long id) {
+    public void ask(JdbcOperations sql) {
+        if (asked.isEmpty()) return;
         String all = asked.stream().map(a -> a.question).collect(Collectors.joining(";"));
         sql.execute(all, (PreparedStatement statement) -> {
-            for (int i = 1; i <= asked.size(); i++) statement.setLong(i, id);
+            int at = 0;
+            for (Answer<?> answer : asked) for (Object value : answer.values) statement.setObject(++at, value);
             boolean isResult = statement.execute();
             for (Answer<?> answer : asked) {
                 if (!isResult) throw new SQLException("a question gave no rows: " + answer.question);

@@ -7,11 +7,19 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import pemblar.app.athlete.Beginning;
+import pemblar.app.athlete.PageFrame;
+import pemblar.app.frame.Once;
 import pemblar.app.frame.Recent;
+import pemblar.app.frame.Together;
+import pemblar.app.frame.Together.Answer;
 
 /** The sums of each day, which the database keeps as sessions are written; drafts lie in a row of their own. */
 @Repository
-class LoadDays {
+class LoadDays implements Beginning {
+    private static final String WRITTEN = "written days";
+    private static final String CHANGES = "select count(*) as days, coalesce(sum(changed), 0)::bigint as changed from"
+            + " load_day where athlete_id = ?";
     private static final int MOST_KEPT = 100;
     private final Recent<Asked, List<DayLoad>> kept = new Recent<>(MOST_KEPT, this::look);
     private final JdbcClient sql;
@@ -43,11 +51,25 @@ class LoadDays {
      * first: days that change in between are newer than they are kept for, and the next who asks reads them anew.
      */
     List<DayLoad> of(long athleteId, boolean withDrafts, LocalDate draftsFrom) {
-        return kept.of(sql.sql("select count(*) as days, coalesce(sum(changed), 0)::bigint as changed from load_day"
-                        + " where athlete_id = ?")
-                .param(athleteId)
-                .query((rs, i) -> new Asked(athleteId, withDrafts, draftsFrom, rs.getLong(1), rs.getLong(2)))
-                .single());
+        Written written = Once.of(
+                WRITTEN,
+                List.of(athleteId),
+                () -> sql.sql(CHANGES)
+                        .param(athleteId)
+                        .query((rs, i) -> written(rs))
+                        .single());
+        return kept.of(new Asked(athleteId, withDrafts, draftsFrom, written));
+    }
+
+    @Override
+    public Runnable ask(Together all, PageFrame.Around around) {
+        long athleteId = around.athlete().id();
+        Answer<Written> written = all.question(CHANGES, (rs, i) -> written(rs), athleteId);
+        return () -> Once.keep(WRITTEN, List.of(athleteId), written.list().get(0));
+    }
+
+    private static Written written(ResultSet rs) throws SQLException {
+        return new Written(rs.getLong("days"), rs.getLong("changed"));
     }
 
     private List<DayLoad> look(Asked asked) {
@@ -60,7 +82,9 @@ class LoadDays {
      *
      * @param days how many there are; {@code changed} the sum of their numbers
      */
-    private record Asked(long athleteId, boolean withDrafts, LocalDate draftsFrom, long days, long changed) {}
+    private record Written(long days, long changed) {}
+
+    private record Asked(long athleteId, boolean withDrafts, LocalDate draftsFrom, Written written) {}
 
     private static DayLoad day(ResultSet rs) throws SQLException {
         return new DayLoad(

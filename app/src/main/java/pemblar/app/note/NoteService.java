@@ -43,9 +43,11 @@ public class NoteService {
     private final JdbcClient sql;
     private final AthleteService athletes;
     private final NoteFiles files;
+    private final UnreadNotes unread;
     private final InstantSource clock;
 
-    NoteService(JdbcClient sql, AthleteService athletes, NoteFiles files, InstantSource clock) {
+    NoteService(JdbcClient sql, AthleteService athletes, NoteFiles files, UnreadNotes unread, InstantSource clock) {
+        this.unread = unread;
         this.files = files;
         this.sql = sql;
         this.athletes = athletes;
@@ -154,12 +156,7 @@ public class NoteService {
     /** How many notes of others a person has not read. For an athlete whom the caller has asked for. */
     @Transactional(readOnly = true)
     public long unread(Athlete athlete, Viewer viewer) {
-        return sql.sql("select count(*) from (" + NOTES + " and n.taken_away_at is null) x where x.unread")
-                .param("viewer", viewer.accountId())
-                .param("athlete", athlete.id())
-                .param("drafts", athlete.draftsSeen())
-                .query(Long.class)
-                .single();
+        return unread.of(athlete, viewer);
     }
 
     /** Unread notes of others, the newest first. For an athlete whom the caller has asked for. */

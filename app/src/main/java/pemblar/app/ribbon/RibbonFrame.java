@@ -21,8 +21,10 @@ class RibbonFrame implements PageFrame {
     private final TrendService trends;
     private final UndoService undo;
     private final NoteService notes;
+    private final FrameQuestions questions;
 
-    RibbonFrame(PlanService plan, TrendService trends, UndoService undo, NoteService notes) {
+    RibbonFrame(PlanService plan, TrendService trends, UndoService undo, NoteService notes, FrameQuestions questions) {
+        this.questions = questions;
         this.plan = plan;
         this.trends = trends;
         this.undo = undo;
@@ -32,6 +34,7 @@ class RibbonFrame implements PageFrame {
     @Override
     public void draw(Model model, Around around) {
         Athlete athlete = around.athlete();
+        questions.ask(around);
         Trend trend = trends.of(athlete);
         List<SeasonEvent> events = plan.events(athlete);
         List<Block> blocks = plan.inSight(athlete, trend.today());

@@ -7,10 +7,13 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.JdbcOperations;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import pemblar.app.athlete.Beginning;
+import pemblar.app.athlete.PageFrame;
 import pemblar.app.frame.Once;
 import pemblar.app.frame.Together;
 import pemblar.app.frame.Together.Answer;
@@ -28,7 +31,8 @@ import pemblar.core.sport.Sport;
  * writing what was.
  */
 @Repository
-class SeasonStore {
+class SeasonStore implements Beginning {
+    private static final String SEASON = "season";
     private final JdbcClient sql;
     private final JdbcOperations jdbc;
 
@@ -112,7 +116,7 @@ class SeasonStore {
     }
 
     Held read(long athleteId) {
-        return Once.of("season", List.of(athleteId), () -> look(athleteId));
+        return Once.of(SEASON, List.of(athleteId), () -> look(athleteId));
     }
 
     private record Settings(int revision, SeasonSettings settings) {}
@@ -121,36 +125,56 @@ class SeasonStore {
 
     private record Part(long eventId, EventPart part) {}
 
-    /** All of a season in one round trip: every page of an athlete begins with it. */
+    /** All of a season in one round trip. */
     private Held look(long athleteId) {
         Together all = new Together();
+        Supplier<Held> held = asked(all, athleteId);
+        all.ask(jdbc);
+        return held.get();
+    }
+
+    @Override
+    public Runnable ask(Together all, PageFrame.Around around) {
+        long athleteId = around.athlete().id();
+        Supplier<Held> held = asked(all, athleteId);
+        return () -> Once.keep(SEASON, List.of(athleteId), held.get());
+    }
+
+    private static Supplier<Held> asked(Together all, long athleteId) {
         Answer<Settings> settings = all.question(
                 "select * from season where athlete_id = ?",
-                (rs, i) -> new Settings(rs.getInt("revision"), settings(rs)));
-        Answer<Block> blocks =
-                all.question("select * from block where athlete_id = ? order by first_day", (rs, i) -> block(rs));
+                (rs, i) -> new Settings(rs.getInt("revision"), settings(rs)),
+                athleteId);
+        Answer<Block> blocks = all.question(
+                "select * from block where athlete_id = ? order by first_day", (rs, i) -> block(rs), athleteId);
         Answer<Demand> demands = all.question(
                 "select * from event_demand where athlete_id = ? order by id",
-                (rs, i) -> new Demand(rs.getLong("event_id"), demand(rs)));
+                (rs, i) -> new Demand(rs.getLong("event_id"), demand(rs)),
+                athleteId);
         Answer<Part> parts = all.question(
                 "select * from event_part where athlete_id = ? order by event_id, place",
-                (rs, i) -> new Part(rs.getLong("event_id"), part(rs)));
+                (rs, i) -> new Part(rs.getLong("event_id"), part(rs)),
+                athleteId);
         Answer<SeasonEvent> events = all.question(
-                "select * from event where athlete_id = ? order by day, id", (rs, i) -> event(rs, Map.of()));
+                "select * from event where athlete_id = ? order by day, id", (rs, i) -> event(rs, Map.of()), athleteId);
         Answer<Away> away = all.question(
-                "select * from season_exception where athlete_id = ? order by from_day, id", (rs, i) -> away(rs));
+                "select * from season_exception where athlete_id = ? order by from_day, id",
+                (rs, i) -> away(rs),
+                athleteId);
         Answer<Marked> marked = all.question(
                 "select * from marked_day where athlete_id = ? order by day",
-                (rs, i) -> new Marked(day(rs, "day"), rs.getBoolean("unavailable"), rs.getString("note")));
-        all.ask(jdbc, athleteId);
-        Settings set = settings.list().stream().findFirst().orElse(new Settings(0, SeasonSettings.USUAL));
-        return new Held(
-                set.revision(),
-                set.settings(),
-                blocks.list(),
-                whole(events.list(), demands.list(), parts.list()),
-                away.list(),
-                marked.list());
+                (rs, i) -> new Marked(day(rs, "day"), rs.getBoolean("unavailable"), rs.getString("note")),
+                athleteId);
+        return () -> {
+            Settings set = settings.list().stream().findFirst().orElse(new Settings(0, SeasonSettings.USUAL));
+            return new Held(
+                    set.revision(),
+                    set.settings(),
+                    blocks.list(),
+                    whole(events.list(), demands.list(), parts.list()),
+                    away.list(),
+                    marked.list());
+        };
     }
 
     private static List<SeasonEvent> whole(List<SeasonEvent> events, List<Demand> demands, List<Part> parts) {

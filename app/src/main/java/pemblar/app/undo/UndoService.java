@@ -20,13 +20,14 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @Service
 public class UndoService {
-    private static final Duration KEPT = Duration.ofDays(1);
+    static final Duration KEPT = Duration.ofDays(1);
     private static final int LONGEST_LABEL = 200;
     private static final JsonMapper JSON = JsonMapper.shared();
     private final UndoRepository undos;
     private final AthleteService athletes;
     private final ObjectProvider<Undoable> undoables;
     private final PlanNews news;
+    private final LatestChange latest;
     private final InstantSource clock;
 
     UndoService(
@@ -34,7 +35,9 @@ public class UndoService {
             AthleteService athletes,
             ObjectProvider<Undoable> undoables,
             PlanNews news,
+            LatestChange latest,
             InstantSource clock) {
+        this.latest = latest;
         this.news = news;
         this.undos = undos;
         this.athletes = athletes;
@@ -111,10 +114,6 @@ public class UndoService {
     /** What the foot of the page offers to take back. */
     @Transactional(readOnly = true)
     public Optional<String> latestChange(Visit visit) {
-        return undos.latest(
-                        visit.athleteId(),
-                        visit.viewer().accountId(),
-                        clock.instant().minus(KEPT))
-                .map(entry -> entry.label);
+        return latest.of(visit);
     }
 }

@@ -57,12 +57,27 @@ public class Looking implements HandlerInterceptor, HandlerExceptionResolver, Or
         look.open = transactions.getTransaction(reading);
     }
 
+    /** Something that writes before the page reads on, in a look that is begun anew. */
+    public void between(Runnable work) {
+        Look look = looks.get();
+        boolean reads = look != null && look.open != null;
+        if (reads) close(look);
+        work.run();
+        if (reads) begin();
+    }
+
+    private void close(Look look) {
+        TransactionStatus open = look.open;
+        look.open = null;
+        transactions.rollback(open); // nothing was written, and a refusal may mark it
+    }
+
     private void end() {
         Look look = looks.get();
         if (look == null) return;
         looks.remove();
         try {
-            if (look.open != null) transactions.rollback(look.open); // nothing was written, and a refusal may mark it
+            if (look.open != null) close(look);
         } catch (TransactionException e) {
             LOG.info("the database went away while a page was read: {}", e.toString());
         } finally {

@@ -1,6 +1,7 @@
 package pemblar.app.frame.page;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.Mockito.doAnswer;
@@ -75,6 +76,35 @@ class LookingTest {
         looking.postHandle(request, response, handler("marked"), null);
         looking.afterCompletion(request, response, handler("marked"), null);
         verify(transactions, times(1)).getTransaction(argThat(TransactionDefinition::isReadOnly));
+        verify(transactions, times(1)).rollback(status);
+    }
+
+    /** What a look must write (that somebody looked) is written outside of it, and the page reads on in another. */
+    @Test
+    void whatIsWrittenInBetweenIsWrittenOutside() {
+        looking.preHandle(request, response, handler("marked"));
+        looking.begin();
+        looking.between(() -> verify(transactions).rollback(status));
+        looking.postHandle(request, response, handler("marked"), null);
+        verify(transactions, times(2)).getTransaction(argThat(TransactionDefinition::isReadOnly));
+        verify(transactions, times(2)).rollback(status);
+        looking.preHandle(request, response, handler("other"));
+        looking.begin();
+        looking.between(() -> {});
+        verify(transactions, times(2)).getTransaction(argThat(d -> true));
+    }
+
+    @Test
+    void aWritingThatFailsLeavesNoLookOpen() {
+        looking.preHandle(request, response, handler("marked"));
+        looking.begin();
+        IllegalStateException fault = new IllegalStateException("x");
+        assertThatThrownBy(() -> looking.between(() -> {
+                    throw fault;
+                }))
+                .isSameAs(fault);
+        assertThat(looking.resolveException(request, response, handler("marked"), fault))
+                .isNull();
         verify(transactions, times(1)).rollback(status);
     }
 
