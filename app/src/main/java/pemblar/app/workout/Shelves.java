@@ -1,13 +1,12 @@
 package pemblar.app.workout;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.stereotype.Component;
+import pemblar.app.frame.page.Markup;
 import pemblar.core.schedule.FoundBy;
 import pemblar.core.workout.Forecast;
 import pemblar.core.workout.TrainedDurations;
@@ -35,13 +34,12 @@ class Shelves {
 
     private record Key(Workout workout, Zones zones) {}
 
-    private record Figures(
-            Integer seconds, Double load, List<Shelf.Part> parts, Set<Integer> trains, Set<String> foundBy) {}
+    private record Figures(Integer seconds, Double load, String drawn, Set<Integer> trains, Set<String> foundBy) {}
 
     Shelf of(Shelved kept, Zones zones) {
         Figures figures =
                 known.computeIfAbsent(new Key(kept.workout(), zones), key -> figures(key.workout(), key.zones()));
-        return new Shelf(kept, figures.seconds(), figures.load(), figures.parts(), figures.trains(), figures.foundBy());
+        return new Shelf(kept, figures.seconds(), figures.load(), figures.drawn(), figures.trains(), figures.foundBy());
     }
 
     private static Figures figures(Workout workout, Zones zones) {
@@ -50,15 +48,15 @@ class Shelves {
             return new Figures(
                     forecast.seconds(),
                     forecast.load().isPresent() ? (Double) forecast.load().getAsDouble() : null,
-                    parts(Drawing.of(forecast, zones, workout.sport())),
+                    drawn(Drawing.of(forecast, zones, workout.sport())),
                     TrainedDurations.of(forecast),
                     FoundBy.words(forecast, zones, workout.sport()));
         } catch (IllegalArgumentException e) {
-            return new Figures(null, null, List.of(), Set.of(), Set.of()); // a threshold is missing: the shelf says so
+            return new Figures(null, null, "", Set.of(), Set.of()); // a threshold is missing: the shelf says so
         }
     }
 
-    private static List<Shelf.Part> parts(Drawing drawing) {
+    private static String drawn(Drawing drawing) {
         double left = drawing.shapes().get(0).from();
         double width = drawing.shapes().get(drawing.shapes().size() - 1).to() - left;
         Map<Integer, StringBuilder> paths = new TreeMap<>();
@@ -71,9 +69,12 @@ class Shelves {
                             y(s.beginY()),
                             x(s.to(), left, width),
                             y(s.endY())));
-        List<Shelf.Part> parts = new ArrayList<>();
-        paths.forEach((zone, path) -> parts.add(new Shelf.Part(zone, path.toString())));
-        return parts;
+        Markup text = new Markup();
+        paths.forEach((zone, path) -> text.begin("path")
+                .with("d", path.toString())
+                .with("class", "z" + zone)
+                .end());
+        return text.toString();
     }
 
     private static double x(double at, double left, double width) {

@@ -81,7 +81,11 @@ class WorkoutController {
         java.util.Map<String, List<Shelf>> folders = new java.util.LinkedHashMap<>();
         for (Shelf shelf : found)
             folders.computeIfAbsent(folder(shelf), f -> new ArrayList<>()).add(shelf);
-        model.addAttribute("folders", folders);
+        model.addAttribute(
+                "folders",
+                folders.entrySet().stream()
+                        .map(f -> new ShelfRows(f.getKey(), f.getValue()))
+                        .toList());
         model.addAttribute("count", found.size());
         model.addAttribute("search", search);
         model.addAttribute(

@@ -36,7 +36,7 @@ class SheetAndSearchTest {
     private static Shelf shelf(boolean archived) {
         Shelved kept = new Shelved(
                 1, "Five by four", WORKOUT, "Hard days", List.of("hills"), Shelved.Origin.OWN, false, archived, 1);
-        return new Shelf(kept, 3600, 80.0, List.of(), Set.of(300), Set.of("intervals", "z5", "vo2max"));
+        return new Shelf(kept, 3600, 80.0, "", Set.of(300), Set.of("intervals", "z5", "vo2max"));
     }
 
     private static Search search(

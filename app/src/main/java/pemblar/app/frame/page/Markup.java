@@ -7,6 +7,7 @@ import org.springframework.web.util.HtmlUtils;
  * most of a page's time for them. Every text is escaped.
  */
 public final class Markup {
+    private static final String SPECIAL = "<>&\"'";
     private final StringBuilder text = new StringBuilder();
 
     /** Begins an element; its attributes follow, then {@link #inside} or {@link #end}. */
@@ -23,8 +24,9 @@ public final class Markup {
         return raw(attribute, escaped(value));
     }
 
-    /** Letters that a page of this encoding can hold stay as they are. */
+    /** Letters that a page of this encoding can hold stay as they are; most words have nothing to be escaped. */
     private static String escaped(String words) {
+        if (words.chars().noneMatch(letter -> SPECIAL.indexOf(letter) >= 0)) return words;
         return HtmlUtils.htmlEscape(words, "UTF-8");
     }
 
@@ -58,6 +60,12 @@ public final class Markup {
     /** Words as they stand. */
     public Markup words(String words) {
         text.append(escaped(words));
+        return this;
+    }
+
+    /** What was written before by another of these. */
+    public Markup written(String elements) {
+        text.append(elements);
         return this;
     }
 
