@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.NavigableMap;
 import java.util.function.Predicate;
+import pemblar.app.frame.page.Markup;
 import pemblar.app.frame.page.Path;
 import pemblar.core.checkin.BandWords;
 import pemblar.core.checkin.Bands;
@@ -22,6 +23,7 @@ public record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, 
     static final double WIDTH = 1000;
     private static final double NAME = 26;
     static final double HEIGHT = 84;
+    private static final double LOAD_FLOOR = 66;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
     /** @param sentence where the last days stand, in words */
@@ -34,12 +36,47 @@ public record LanesDrawing(List<Lane> lanes, List<Load> loads, double mostLoad, 
             String mean,
             List<Dot> dots,
             List<Tick> ticks,
-            int missing) {}
+            int missing) {
+        /** The mornings' values as elements. */
+        public String mornings() {
+            Markup text = new Markup();
+            dots.forEach(dot -> dot.draw(text));
+            return text.toString();
+        }
+    }
 
     /** A morning's value; {@code out} when the mean of that morning was out of band. */
-    public record Dot(double x, double y, boolean out, boolean latest, String label) {}
+    public record Dot(double x, double y, boolean out, boolean latest, String label) {
+        private static final double REACH = 5;
+        private static final double RADIUS = 2.4;
 
-    public record Load(double x, double width, double height, String label) {}
+        private void draw(Markup text) {
+            text.begin("g").inside().title(label);
+            if (out) {
+                String diamond = "M" + Path.figure(x) + " " + Path.figure(y - REACH) + "l5 5-5 5-5-5z";
+                text.begin("path").with("class", latest ? "out latest" : "out").with("d", diamond);
+            } else {
+                text.begin("circle").with("class", latest ? "morning latest" : "morning");
+                text.with("r", RADIUS).with("cx", x).with("cy", y);
+            }
+            text.end().close("g");
+        }
+    }
+
+    public record Load(double x, double width, double height, String label) {
+        private void draw(Markup text) {
+            text.begin("rect").with("class", "load").with("x", x).with("width", width);
+            text.with("y", LOAD_FLOOR - height).with("height", height).inside();
+            text.title(label).close("rect");
+        }
+    }
+
+    /** Each day's load as elements. */
+    public String days() {
+        Markup text = new Markup();
+        loads.forEach(load -> load.draw(text));
+        return text.toString();
+    }
 
     public record Tick(double at, String text) {}
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
+import pemblar.app.frame.page.Markup;
 import pemblar.app.frame.page.Path;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService.Trend;
@@ -63,7 +64,44 @@ public record TrendDrawing(
             double openHeight,
             double liftedY,
             double liftedHeight,
-            String cut) {}
+            String cut) {
+        private void draw(Markup text) {
+            text.begin("g").inside();
+            rect(text.begin("rect").with("class", "bar done"), doneY, doneHeight);
+            if (openHeight > 0) rect(text.begin("rect").with("class", "bar open"), openY, openHeight);
+            if (liftedHeight > 0)
+                rect(
+                        text.begin("rect").with("class", "bar lifted").with("fill", "url(#lifted)"),
+                        liftedY,
+                        liftedHeight);
+            if (!cut.isEmpty()) goesOn(text);
+            text.close("g");
+        }
+
+        private void rect(Markup begun, double y, double height) {
+            begun.with("x", x)
+                    .with("width", width)
+                    .with("y", y)
+                    .with("height", height)
+                    .end();
+        }
+
+        private void goesOn(Markup text) {
+            String wide = Path.figure(width + 6);
+            text.begin("path").with("class", "cut");
+            text.with("d", "M" + Path.figure(x - 3) + " 22l" + wide + " -5m0 4l-" + wide + " 5")
+                    .end();
+            text.begin("text").with("class", "cut").with("x", x + width + 5).with("y", 26);
+            text.inside().words(cut).close("text");
+        }
+    }
+
+    /** The days' bars as elements. */
+    public String dayLoads() {
+        Markup text = new Markup();
+        bars.forEach(bar -> bar.draw(text));
+        return text.toString();
+    }
 
     public record Tick(double at, String text) {}
 
