@@ -34,6 +34,13 @@ public final class Once {
         return (T) known;
     }
 
+    /** Whether it was looked up for this page already. */
+    public static boolean isKnown(String what, List<?> of) {
+        return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes page
+                && page.getAttribute(PREFIX + what, RequestAttributes.SCOPE_REQUEST) instanceof Kept kept
+                && kept.values().containsKey(of);
+    }
+
     /** What was looked up together with other things: for whoever asks for it on this page. */
     public static void keep(String what, List<?> of, Object found) {
         Once.of(what, of, () -> found);

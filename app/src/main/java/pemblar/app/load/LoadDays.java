@@ -64,6 +64,7 @@ class LoadDays implements Beginning {
     @Override
     public Runnable ask(Together all, PageFrame.Around around) {
         long athleteId = around.athlete().id();
+        if (Once.isKnown(WRITTEN, List.of(athleteId))) return () -> {};
         Answer<Written> written = all.question(CHANGES, (rs, i) -> written(rs), athleteId);
         return () -> Once.keep(WRITTEN, List.of(athleteId), written.list().get(0));
     }

@@ -136,6 +136,7 @@ class SeasonStore implements Beginning {
     @Override
     public Runnable ask(Together all, PageFrame.Around around) {
         long athleteId = around.athlete().id();
+        if (Once.isKnown(SEASON, List.of(athleteId))) return () -> {};
         Supplier<Held> held = asked(all, athleteId);
         return () -> Once.keep(SEASON, List.of(athleteId), held.get());
     }
