@@ -5,14 +5,25 @@ import java.util.List;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import pemblar.app.frame.Once;
+import pemblar.app.frame.Recent;
 import pemblar.core.aerobic.Pieces;
 import pemblar.core.sport.Sport;
 
 /** Keeps the steady stretches of recordings, so that a year's trend decodes nothing. */
 @Component
 public class AerobicStore {
+    private static final int MOST_KEPT = 60;
+    private final Recent<Asked, List<Stored>> kept = new Recent<>(MOST_KEPT, this::look);
     private final JdbcClient sql;
     private final JdbcTemplate batch;
+
+    /**
+     * A number is given once: as many stretches with the same sum of numbers are the same stretches.
+     *
+     * @param pieces how many there are; {@code changed} the sum of their numbers
+     */
+    private record Asked(long athleteId, Sport sport, LocalDate from, long pieces, long changed) {}
 
     AerobicStore(JdbcClient sql, JdbcTemplate batch) {
         this.sql = sql;
@@ -66,11 +77,24 @@ public class AerobicStore {
                 .update();
     }
 
-    /** Of the recordings of a sport, from a day on; a temperature that nobody knows is NaN. */
+    /**
+     * Of the recordings of a sport, from a day on; a temperature that nobody knows is NaN. A page that reads has them
+     * from what was read of late when none of them was written since: the numbers are asked for first, so what is
+     * written in between is newer than what it is kept for, and the next who asks reads anew.
+     */
     public List<Stored> from(long athleteId, Sport sport, LocalDate from) {
+        if (!Once.isReading()) return look(new Asked(athleteId, sport, from, 0, 0));
+        return kept.of(sql.sql("select count(*), coalesce(sum(changed), 0)::bigint from aerobic_piece where"
+                        + " athlete_id = ? and sport = ? and day >= ?")
+                .params(athleteId, sport.name(), from)
+                .query((rs, i) -> new Asked(athleteId, sport, from, rs.getLong(1), rs.getLong(2)))
+                .single());
+    }
+
+    private List<Stored> look(Asked asked) {
         return sql.sql("select recording_id, day, hours, celsius, sky, bpm, output from aerobic_piece where "
                         + "athlete_id = ? and sport = ? and day >= ? order by day, recording_id, place")
-                .params(athleteId, sport.name(), from)
+                .params(asked.athleteId(), asked.sport().name(), asked.from())
                 .query((rs, i) -> new Stored(
                         rs.getLong(1),
                         rs.getObject(2, LocalDate.class),
