@@ -95,6 +95,11 @@ class TrendDrawingTest {
         assertEquals("2400", wrong.cut());
         assertEquals("", drawing.bars().get(0).cut());
         assertTrue(drawing.hasCut());
+        String drawn = drawing.dayLoads();
+        assertEquals(15, drawn.split("<g>", -1).length - 1, "a group for each day");
+        assertEquals(1, drawn.split("<path class=\"cut\"", -1).length - 1);
+        assertTrue(drawn.contains("y=\"26\">2400</text>"), drawn);
+        assertFalse(drawn.contains("bar open") || drawn.contains("bar lifted"), "nothing is planned, nothing lifted");
         assertFalse(draw(10).hasCut());
     }
 }
