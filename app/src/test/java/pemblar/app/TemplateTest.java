@@ -127,7 +127,7 @@ class TemplateTest {
         String put = "select count(*) from session where athlete_id = 2 and id > ? and strength is not null and sport ="
                 + " 'STRENGTH' and planned_seconds > 0 and planned_load > 0 and planned_silhouette <> ''";
         assertEquals(1, SQL.queryForObject(put, Integer.class, before));
-        assertTrue(oda.get("/a/2/board?from=" + start).body().contains("Upper body and trunk")
+        assertTrue(oda.get("/a/2/board?from=" + start).body().contains("Squats, bench, rows")
                 || oda.get("/a/2/board?from=" + start).body().contains("Legs, heavy"));
         oda.post("/a/2/undo", Map.of());
         assertEquals(0, SQL.queryForObject(put, Integer.class, before));

@@ -148,7 +148,7 @@ public class AdjustService {
                     Words.title(p.changes(), slabs),
                     p.changes().stream().map(c -> Words.of(c, slabs)).toList(),
                     Words.price(p.effect(), answer.leave(), morning(situation)) + unmade,
-                    Words.broken(p.breaks(), answer.broken()),
+                    Words.broken(p, answer.broken()),
                     p,
                     answer.leave());
         }
@@ -186,7 +186,7 @@ public class AdjustService {
                 title,
                 answer.changes().stream().map(c -> Words.of(c, open.slabs())).toList(),
                 Words.price(answer.effect(), leave, morning(open, question)),
-                Words.broken(answer.breaks(), open.already()),
+                Words.broken(answer, open.already()),
                 answer,
                 leave);
     }

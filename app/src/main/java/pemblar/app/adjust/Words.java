@@ -67,7 +67,8 @@ public final class Words {
         if (Math.round(proposal.effect().chronic()) >= Math.round(leave)) return "";
         if (more.blocks() == 0) return " No loading block begins before the taper, so none of it is made up.";
         if (!more.broken().isEmpty())
-            return " A little more in every block ahead would break " + broken(more.broken(), Set.of()) + ".";
+            return " A little more in every block ahead would break "
+                    + more.broken().stream().sorted().map(Words::of).collect(Collectors.joining(", ")) + ".";
         boolean madeUp = proposal.changes().stream().anyMatch(c -> c instanceof Change.Retarget);
         return madeUp
                 ? " No more of it is made up: a block holds at most 15 % more than was planned."
@@ -79,12 +80,16 @@ public final class Words {
         return whole > 0 ? "+" + whole : whole < 0 ? "−" + -whole : "0";
     }
 
-    /** Limits that a plan breaks; those that it breaks without any change say so. */
-    public static String broken(Set<Broken> breaks, Set<Broken> already) {
-        return breaks.stream()
+    /** Limits that a changed plan breaks; of those that it breaks without any change, whether by more. */
+    public static String broken(Proposal p, Set<Broken> already) {
+        return p.breaks().stream()
                 .sorted()
-                .map(b -> of(b) + (already.contains(b) ? " (as the plan does already)" : ""))
+                .map(b -> of(b) + (already.contains(b) ? beside(p.anew().contains(b)) : ""))
                 .collect(Collectors.joining(", "));
+    }
+
+    private static String beside(boolean more) {
+        return more ? " (more than the plan does already)" : " (as the plan does already)";
     }
 
     private static String of(Broken broken) {

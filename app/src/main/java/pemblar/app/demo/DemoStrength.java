@@ -28,7 +28,7 @@ class DemoStrength {
 
     void keep(Viewer coach) {
         making.keep(coach, "Legs, heavy", LEGS);
-        making.keep(coach, "Upper body and trunk", UPPER);
+        making.keep(coach, "Squats, bench, rows", UPPER);
     }
 
     void add(DemoAthlete demo, Athlete athlete, Viewer viewer, LocalDate today) {
@@ -57,7 +57,7 @@ class DemoStrength {
                     athlete,
                     legs
                             ? new StrengthMaking.Wanted(monday, "Legs, heavy", LEGS)
-                            : new StrengthMaking.Wanted(monday, "Upper body and trunk", UPPER),
+                            : new StrengthMaking.Wanted(monday, "Squats, bench, rows", UPPER),
                     asked -> asked + 1);
         }
     }

@@ -285,13 +285,17 @@ public class BoardService {
             around.hard.forEach((at, slab) -> {
                 if (block.contains(slab.day()) && Spacing.isTooSoonAfterLegs(start, hours, at))
                     gaps.add(new BoardRow.Gap(
-                            "heavy legs on " + Shown.weekday(legs.day()) + " end "
-                                    + Math.max(0, Math.round(at - start - hours)) + " h before "
-                                    + Shown.weekday(slab.day()),
+                            "heavy legs on " + dated(legs) + " end " + Math.max(0, Math.round(at - start - hours))
+                                    + " h before " + dated(slab),
                             true));
             });
         }
         return gaps;
+    }
+
+    /** A block may hold two Mondays. */
+    private static String dated(Slab slab) {
+        return Shown.weekday(slab.day()) + " " + slab.day().getDayOfMonth();
     }
 
     private static String run(Block block, Around around) {

@@ -87,8 +87,7 @@ final class Absence {
     private boolean isPossible(Target block, double factor, List<Change> before, double wanted) {
         List<Change> changes = new ArrayList<>(before);
         changes.addAll(more(block, factor));
-        Foresight after = new Foresight(s, Plan.after(s, changes));
-        return room.now().containsAll(after.broken()) && after.effect().chronic() <= wanted;
+        return new Foresight(s, Plan.after(s, changes)).effect().chronic() <= wanted && room.keeps(changes);
     }
 
     private List<Change> more(Target block, double factor) {

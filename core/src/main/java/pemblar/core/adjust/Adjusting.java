@@ -68,8 +68,7 @@ public final class Adjusting {
 
     /** The effect of any list of changes, as when some of a proposal are switched off. */
     public static Proposal preview(Situation s, Trigger.Kind kind, List<Change> changes) {
-        Foresight after = new Foresight(s, Plan.after(s, changes));
-        return new Proposal(kind, changes, after.effect(), after.broken(), "");
+        return proposal(s, new Trigger(kind, List.of(), ""), changes);
     }
 
     /** Chronic load of each evening from yesterday to the eve of the aim, after some changes. */
@@ -99,8 +98,11 @@ public final class Adjusting {
     }
 
     private static Proposal proposal(Situation s, Trigger trigger, List<Change> changes) {
-        Foresight after = new Foresight(s, Plan.after(s, changes));
-        return new Proposal(trigger.kind(), changes, after.effect(), after.broken(), trigger.text());
+        Plan plan = Plan.after(s, changes);
+        Foresight after = new Foresight(s, plan);
+        Set<Broken> broken = after.broken();
+        Set<Broken> anew = broken.isEmpty() ? broken : new Breaches(s, plan).beyond(new Breaches(s, Plan.of(s)));
+        return new Proposal(trigger.kind(), changes, after.effect(), broken, anew, trigger.text());
     }
 
     /** Chronic load that the plan would have come to, had nothing key been missed. */
@@ -125,6 +127,7 @@ public final class Adjusting {
 
     private static Comparator<Proposal> order(double aim) {
         return Comparator.comparing((Proposal p) -> !p.breaks().isEmpty())
+                .thenComparing(p -> !p.anew().isEmpty())
                 .thenComparing(Proposal::trigger)
                 .thenComparingDouble(p -> p.trigger() == Trigger.Kind.BODY
                         ? 0
@@ -145,7 +148,8 @@ public final class Adjusting {
         if (changes.isEmpty()) return false;
         Plan after = Plan.after(s, changes);
         Foresight ahead = new Foresight(s, after);
-        boolean worse = !leave.broken().containsAll(ahead.broken());
+        boolean worse =
+                !new Breaches(s, after).beyond(new Breaches(s, Plan.of(s))).isEmpty();
         return switch (trigger.kind()) {
             case LOW_BALANCE -> ahead.lowestSoon() > leave.lowestSoon() + NOTHING;
             case OVER ->

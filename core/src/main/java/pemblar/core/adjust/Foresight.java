@@ -4,7 +4,9 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import pemblar.core.adjust.Situation.Target;
@@ -122,9 +124,8 @@ final class Foresight {
 
     /** The lowest balance of the next 14 mornings, to that of the event at most. */
     double lowestSoon() {
-        int last = plan.nextAim(s.today()).isPresent() ? Math.min(FLOOR_DAYS, aim) : FLOOR_DAYS;
         double lowest = Double.POSITIVE_INFINITY;
-        for (int i = 1; i <= last; i++) lowest = Math.min(lowest, chronic[i] - acute[i]);
+        for (int i = 1; i <= lastForFloor(); i++) lowest = Math.min(lowest, chronic[i] - acute[i]);
         return lowest;
     }
 
@@ -153,8 +154,7 @@ final class Foresight {
 
     boolean isBroken(LocalDate day) {
         int i = (int) (day.toEpochDay() - s.today().toEpochDay());
-        int floor = plan.nextAim(s.today()).isPresent() ? Math.min(FLOOR_DAYS, aim) : FLOOR_DAYS;
-        if (i <= floor && chronic[i] - acute[i] < s.limits().balanceFloor() - DUST) return true;
+        if (i <= lastForFloor() && chronic[i] - acute[i] < s.limits().balanceFloor() - DUST) return true;
         return i < aim
                 && idle[i + WEEK] - idle[i] <= s.limits().buildRate() + DUST
                 && build(i) > s.limits().buildRate() + DUST;
@@ -167,6 +167,30 @@ final class Foresight {
             if (idle[i + WEEK] - idle[i] <= s.limits().buildRate() + DUST)
                 most = Math.max(most, build(i) - s.limits().buildRate());
         return most;
+    }
+
+    /** Evenings on which the build rate is over its limit, and by how much; not where it is so without any load. */
+    Map<LocalDate, Double> overBuildingByDay() {
+        Map<LocalDate, Double> over = new HashMap<>();
+        for (int i = 1; i < aim; i++)
+            if (idle[i + WEEK] - idle[i] <= s.limits().buildRate() + DUST
+                    && build(i) > s.limits().buildRate() + DUST)
+                over.put(s.today().plusDays(i), build(i) - s.limits().buildRate());
+        return over;
+    }
+
+    /** Mornings under the floor, of those that count for it, and by how much. */
+    Map<LocalDate, Double> underFloorByDay() {
+        Map<LocalDate, Double> under = new HashMap<>();
+        for (int i = 1; i <= lastForFloor(); i++) {
+            double missing = s.limits().balanceFloor() - (chronic[i] - acute[i]);
+            if (missing > DUST) under.put(s.today().plusDays(i), missing);
+        }
+        return under;
+    }
+
+    private int lastForFloor() {
+        return plan.nextAim(s.today()).isPresent() ? Math.min(FLOOR_DAYS, aim) : FLOOR_DAYS;
     }
 
     Set<Broken> broken() {
@@ -192,13 +216,7 @@ final class Foresight {
      * Hours from the end of one hard session to the start of the next, the least there is; what was done hard counts.
      */
     double closest() {
-        List<Session> hard = new ArrayList<>();
-        for (Situation.Behind b : s.behind())
-            if (b.planned().hard() && b.done().isPresent())
-                hard.add(b.planned()
-                        .swapped(b.done().get().load(), b.done().get().hours(), true));
-        for (Session a : plan.sessions()) if (a.hard()) hard.add(a);
-        hard.sort(java.util.Comparator.comparing(Session::start));
+        List<Session> hard = hardInOrder();
         double closest = Double.POSITIVE_INFINITY;
         for (int i = 1; i < hard.size(); i++) {
             if (hard.get(i).day().isBefore(s.today())) continue;
@@ -207,5 +225,17 @@ final class Foresight {
                     Duration.between(hard.get(i - 1).end(), hard.get(i).start()).toSeconds() / 3600.0);
         }
         return closest;
+    }
+
+    /** Hard sessions by their start: those done, as long as they took, and those ahead. */
+    List<Session> hardInOrder() {
+        List<Session> hard = new ArrayList<>();
+        for (Situation.Behind b : s.behind())
+            if (b.planned().hard() && b.done().isPresent())
+                hard.add(b.planned()
+                        .swapped(b.done().get().load(), b.done().get().hours(), true));
+        for (Session a : plan.sessions()) if (a.hard()) hard.add(a);
+        hard.sort(java.util.Comparator.comparing(Session::start));
+        return hard;
     }
 }

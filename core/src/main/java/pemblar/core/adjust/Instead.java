@@ -2,12 +2,10 @@ package pemblar.core.adjust;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import java.util.Set;
 import pemblar.core.schedule.Purpose;
 
 /**
@@ -85,9 +83,7 @@ public final class Instead {
         for (Option option : options) {
             if (!wanted.contains(option.purpose()) || option.lowestReserve().orElse(1) <= 0) continue;
             Proposal after = Adjusting.preview(s, Trigger.Kind.READY, changes(s, replaced, option));
-            Set<Broken> anew = after.breaks().isEmpty() ? Set.of() : EnumSet.copyOf(after.breaks());
-            if (asPlanned.breaks().containsAll(anew))
-                choices.add(new Choice(option, after.effect(), week + others + option.load()));
+            if (after.anew().isEmpty()) choices.add(new Choice(option, after.effect(), week + others + option.load()));
         }
         choices.sort(
                 Comparator.comparingInt((Choice c) -> wanted.indexOf(c.option().purpose()))

@@ -3,7 +3,6 @@ package pemblar.core.adjust;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.OptionalInt;
-import java.util.Set;
 import pemblar.core.adjust.Situation.Target;
 import pemblar.core.season.Block.Phase;
 
@@ -20,13 +19,13 @@ final class Room {
 
     private final Situation s;
     private final Plan plan;
-    private final Set<Broken> now;
+    private final Breaches now;
     private final boolean strained;
 
     Room(Situation s, List<Trigger> triggers) {
         this.s = s;
         this.plan = Plan.of(s);
-        this.now = new Foresight(s, plan).broken();
+        this.now = new Breaches(s, plan);
         this.strained = triggers.stream().anyMatch(t -> t.kind() == Trigger.Kind.BODY);
     }
 
@@ -39,13 +38,10 @@ final class Room {
         return plan;
     }
 
-    /** The limits that it breaks already. */
-    Set<Broken> now() {
-        return now;
-    }
-
+    /** Every limit is kept, or broken by no more than it is already and nowhere else. */
     boolean keeps(List<Change> changes) {
-        return now.containsAll(new Foresight(s, Plan.after(s, changes)).broken());
+        Breaches after = new Breaches(s, Plan.after(s, changes));
+        return after.beyond(now).isEmpty() && !after.hasLegsTooSoonBeyond(now);
     }
 
     /**

@@ -203,6 +203,45 @@ class AdjustingPropertyTest {
         }
     }
 
+    /**
+     * That a limit is broken somewhere leaves no other day free to break it: a session is moved only where it keeps it.
+     */
+    @Test
+    void whatIsMovedBreaksNoLimitOnItsNewDay() {
+        int moved = 0;
+        for (long seed = 0; seed < SEEDS; seed++) {
+            Situation s = SeededSituations.of(seed);
+            for (Proposal p : Adjusting.of(s).proposals()) {
+                Map<String, Session> after = changed(s, p.changes(), new HashMap<>());
+                for (Change change : p.changes())
+                    if (change instanceof Change.Move m) {
+                        moved++;
+                        assertRoom(s, after, after.get(m.session()), "seed " + seed + " " + p);
+                    }
+            }
+        }
+        assertThat(moved).isGreaterThan(SEEDS / 10);
+    }
+
+    private static void assertRoom(Situation s, Map<String, Session> after, Session moved, String which) {
+        double hours = after.values().stream()
+                .filter(p -> p.day().equals(moved.day()))
+                .mapToDouble(Session::hours)
+                .sum();
+        boolean alone = hours <= moved.hours() + 1e-9;
+        if (!alone) assertThat(hours).as(which).isLessThanOrEqualTo(s.limits().hoursPerDay() + 1e-9);
+        if (!moved.hard()) return;
+        for (Session other : after.values()) {
+            if (!other.hard() || other.id().equals(moved.id())) continue;
+            boolean first = other.start().isBefore(moved.start());
+            Duration between =
+                    first ? Duration.between(other.end(), moved.start()) : Duration.between(moved.end(), other.start());
+            assertThat(between.toSeconds() / 3600.0)
+                    .as(which + " beside " + other)
+                    .isGreaterThanOrEqualTo(s.limits().spacingHours() - 1e-6);
+        }
+    }
+
     private static String touched(Change change) {
         if (change instanceof Change.Move m) return m.session();
         if (change instanceof Change.Scale m) return m.session();

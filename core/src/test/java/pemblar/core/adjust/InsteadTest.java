@@ -127,17 +127,34 @@ class InsteadTest {
         assertThat(Instead.of(situation(false, List.of()), empty, Feeling.AS_USUAL)
                         .choices())
                 .isEmpty();
+        assertThat(ids(Instead.of(ahead(hard("h", 1)), TEMPO_OR_EASY, Feeling.FRESH)))
+                .containsExactly(3L);
+    }
+
+    @Test
+    void thatHardSessionsAreTooNearInThreeWeeksLeavesTodayNoFreer() {
+        Situation s = ahead(hard("h", 1), hard("i", 20), hard("j", 21));
+        assertThat(Adjusting.preview(s, Trigger.Kind.READY, List.of()).breaks()).containsExactly(Broken.SPACING);
+        assertThat(ids(Instead.of(s, TEMPO_OR_EASY, Feeling.FRESH))).containsExactly(3L);
+    }
+
+    private static final List<Option> TEMPO_OR_EASY =
+            List.of(option(7, Purpose.TEMPO, 60), option(3, Purpose.EASY, 45));
+
+    private static Session hard(String id, int days) {
+        return new Session(id, TODAY.plusDays(days), 480, "ride", "threshold", 80, 1.25, true, false, false, false);
+    }
+
+    private static Situation ahead(Session... ahead) {
         Situation s = situation(true, List.of());
-        Session tomorrow =
-                new Session("h", TODAY.plusDays(1), 480, "ride", "threshold", 80, 1.25, true, false, false, false);
-        Situation near = new Situation(
+        return new Situation(
                 TODAY,
                 45,
                 45,
                 s.chronicPast(),
                 s.trend(),
                 s.behind(),
-                List.of(tomorrow),
+                List.of(ahead),
                 List.of(),
                 List.of(),
                 s.limits(),
@@ -145,9 +162,6 @@ class InsteadTest {
                 List.of(),
                 List.of(),
                 List.of());
-        assertThat(ids(Instead.of(
-                        near, List.of(option(7, Purpose.TEMPO, 60), option(3, Purpose.EASY, 45)), Feeling.FRESH)))
-                .containsExactly(3L);
     }
 
     @Test

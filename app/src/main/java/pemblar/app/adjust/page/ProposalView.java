@@ -65,7 +65,7 @@ public record ProposalView(
                 preview.effect(),
                 shown.leave(),
                 Words.price(preview.effect(), shown.leave(), morning),
-                Words.broken(preview.breaks(), open.already()),
+                Words.broken(preview, open.already()),
                 chosen.isEmpty());
     }
 

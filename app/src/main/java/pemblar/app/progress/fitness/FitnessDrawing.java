@@ -20,6 +20,9 @@ import pemblar.core.workout.Pace;
 public record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick> values, List<Tick> months) {
     private static final double WIDTH = 1000;
     private static final double HEIGHT = 260;
+    /** Room that a month's name needs on its right. */
+    private static final double MONTH_NAME = 30;
+
     static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
 
     record Dot(double x, double measuredY, double adjustedY, String label) {}
@@ -113,7 +116,8 @@ public record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick
                     ticks.add(new Tick(scale.y(metres / pace), Pace.clock(pace)));
             return ticks;
         }
-        double step = scale.high() - scale.low() > 100 ? 50 : scale.high() - scale.low() > 40 ? 20 : 10;
+        double span = scale.high() - scale.low();
+        double step = span > 150 ? 50 : span > 60 ? 20 : span > 30 ? 10 : 5;
         for (double v = Math.ceil(scale.low() / step) * step; v < scale.high(); v += step)
             ticks.add(new Tick(scale.y(v), String.valueOf(Math.round(v))));
         return ticks;
@@ -122,8 +126,10 @@ public record FitnessDrawing(String line, String band, List<Dot> dots, List<Tick
     private static List<Tick> months(Scale scale, LocalDate first, LocalDate last) {
         List<Tick> months = new ArrayList<>();
         for (LocalDate month = first.withDayOfMonth(1).plusMonths(1); !month.isAfter(last); month = month.plusMonths(1))
-            months.add(new Tick(
-                    scale.x(month), month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH)));
+            if (scale.x(month) < WIDTH - MONTH_NAME)
+                months.add(new Tick(
+                        scale.x(month),
+                        month.getMonth().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH)));
         return months;
     }
 }

@@ -1,0 +1,105 @@
+package pemblar.core.adjust;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * How far a plan is over each limit, and where: the build rate on an evening, the floor on a morning, hours on a day,
+ * the distance between two hard sessions, a session out of doors in forbidden weather. A plan that is over a limit in
+ * one place is not free to be so in another.
+ */
+final class Breaches {
+    /** What is too little to be seen, by limit: points, points, hours. */
+    private static final Map<Broken, Double> SLIGHT = Map.of(Broken.BUILD_RATE, 0.1, Broken.BALANCE, 0.1);
+    /** Two hard sessions that are too near already may come nearer by what a longer one takes. */
+    private static final double LONGER_HOURS = 1;
+
+    private final Situation s;
+    private final Plan plan;
+    private final Set<Broken> broken;
+    private final Map<Broken, Map<Object, Double>> over = new EnumMap<>(Broken.class);
+
+    Breaches(Situation s, Plan plan) {
+        this.s = s;
+        this.plan = plan;
+        Foresight ahead = new Foresight(s, plan);
+        this.broken = ahead.broken();
+        over.put(Broken.BUILD_RATE, new HashMap<>(ahead.overBuildingByDay()));
+        over.put(Broken.BALANCE, new HashMap<>(ahead.underFloorByDay()));
+        over.put(Broken.HOURS, overHours());
+        over.put(Broken.SPACING, tooNear(ahead.hardInOrder()));
+        over.put(Broken.WEATHER, outInForbidden());
+    }
+
+    /** Limits that this plan breaks where another kept them, or by more. */
+    Set<Broken> beyond(Breaches other) {
+        Set<Broken> beyond = EnumSet.noneOf(Broken.class);
+        for (Broken limit : broken) if (!other.broken.contains(limit) || isBeyond(limit, other)) beyond.add(limit);
+        return beyond;
+    }
+
+    private boolean isBeyond(Broken limit, Breaches other) {
+        double slight = limit == Broken.SPACING ? LONGER_HOURS : SLIGHT.getOrDefault(limit, 1e-6);
+        Map<Object, Double> before = other.over.get(limit);
+        return over.get(limit).entrySet().stream().anyMatch(e -> {
+            Double was = before.get(e.getKey());
+            return was == null && limit == Broken.SPACING || e.getValue() > (was == null ? 0 : was) + slight;
+        });
+    }
+
+    /** Heavy leg work comes before something hard by less than a day that did not in another plan. */
+    boolean hasLegsTooSoonBeyond(Breaches other) {
+        for (Session legs : plan.sessions())
+            for (Session hard : plan.sessions())
+                if (legs.legs() && Triggers.isTooSoon(legs, hard) && !other.hasTooSoon(legs.id(), hard.id()))
+                    return true;
+        return false;
+    }
+
+    private boolean hasTooSoon(String legs, String hard) {
+        return plan.sessions().stream()
+                .filter(l -> l.legs() && l.id().equals(legs))
+                .anyMatch(l -> plan.sessions().stream().anyMatch(h -> h.id().equals(hard) && Triggers.isTooSoon(l, h)));
+    }
+
+    private Map<Object, Double> overHours() {
+        Map<LocalDate, Double> hours = new HashMap<>();
+        for (Session p : plan.sessions()) hours.merge(p.day(), p.hours(), Double::sum);
+        Map<Object, Double> all = new HashMap<>();
+        hours.forEach((day, sum) -> {
+            if (sum > s.limits().hoursPerDay()) all.put(day, sum - s.limits().hoursPerDay());
+        });
+        return all;
+    }
+
+    private Map<Object, Double> tooNear(List<Session> hard) {
+        Map<Object, Double> all = new HashMap<>();
+        for (int i = 1; i < hard.size(); i++) {
+            if (hard.get(i).day().isBefore(s.today())) continue;
+            double hours =
+                    Duration.between(hard.get(i - 1).end(), hard.get(i).start()).toSeconds() / 3600.0;
+            if (hours < s.limits().spacingHours() - 1e-6)
+                all.put(
+                        List.of(where(hard.get(i - 1)), where(hard.get(i))),
+                        s.limits().spacingHours() - hours);
+        }
+        return all;
+    }
+
+    /** One that is moved is somewhere else: it keeps the limits there. */
+    private static List<Object> where(Session session) {
+        return List.of(session.id(), session.day());
+    }
+
+    private Map<Object, Double> outInForbidden() {
+        Map<Object, Double> all = new HashMap<>();
+        for (Session p : plan.sessions()) if (Weathers.isOutdoors(p) && s.isForbidden(p.day())) all.put(where(p), 1.0);
+        return all;
+    }
+}
