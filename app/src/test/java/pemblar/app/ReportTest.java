@@ -51,6 +51,43 @@ class ReportTest {
         assertThat(page).contains("Chronic load went from").contains("Hard and long sessions");
     }
 
+    /** The head asks for what the kinds ask for: a session of tomorrow is not asked yet. */
+    @Test
+    void whatIsStillToComeIsNotCountedAsPlannedSoFar() {
+        String past = jonna.get(base + "/progress/report" + range(TODAY.minusDays(20), TODAY.minusDays(1)))
+                .body();
+        String open = jonna.get(base + "/progress/report" + range(TODAY.minusDays(20), TODAY.plusDays(25)))
+                .body();
+        Pattern head = Pattern.compile("<dd>([^<]*)</dd>\\s*<dt>time done of planned so far");
+        Pattern load = Pattern.compile("<dd>\\d+ of (\\d+) points</dd>");
+        Matcher before = head.matcher(past);
+        Matcher after = head.matcher(open);
+        assertThat(before.find() && after.find()).isTrue();
+        assertThat(minutes(after.group(1)) - minutes(before.group(1)))
+                .as("at most what was done today")
+                .isBetween(0, 180);
+        Matcher points = load.matcher(open);
+        assertThat(points.find()).isTrue();
+        Double planned = sql.queryForObject(
+                "select sum(planned_load) from session where athlete_id = ? and day between ? and ? and deleted_at is"
+                        + " null and not draft and (day < ? or recording_id is not null or done_seconds is not null)",
+                Double.class,
+                athlete,
+                TODAY.minusDays(20),
+                TODAY.plusDays(25),
+                java.time.LocalDate.now(java.time.ZoneId.of(
+                        sql.queryForObject("select time_zone from athlete where id = ?", String.class, athlete))));
+        assertThat(Double.parseDouble(points.group(1)))
+                .isCloseTo(planned, org.assertj.core.api.Assertions.within(0.51));
+    }
+
+    private static int minutes(String doneOfPlanned) {
+        Matcher planned = Pattern.compile("of (?:(\\d+) h)? ?(\\d+)?").matcher(doneOfPlanned);
+        assertThat(planned.find()).isTrue();
+        int hours = planned.group(1) == null ? 0 : Integer.parseInt(planned.group(1));
+        return 60 * hours + (planned.group(2) == null ? 0 : Integer.parseInt(planned.group(2)));
+    }
+
     @Test
     void aCoachsWordsStandAtTheHeadOfThatRangeAloneAndCanBeTakenAway() {
         Person oda = Person.demo("oda");

@@ -92,7 +92,7 @@ class ReportService {
                 from,
                 to,
                 load(trend, from, to),
-                hours(all),
+                hours(all, page.today()),
                 trend(trend, from, to),
                 summary.restDays() == 1 ? "1 day of rest" : summary.restDays() + " days of rest",
                 sports(summary),
@@ -108,11 +108,16 @@ class ReportService {
         List<DayLoad> days = trend.dayLoads(from, to);
         long done = Math.round(days.stream().mapToDouble(DayLoad::doneLoad).sum());
         long planned =
-                Math.round(days.stream().mapToDouble(DayLoad::plannedLoad).sum());
+                Math.round(days.stream().mapToDouble(d -> due(d, trend.today())).sum());
         return done + (planned > 0 ? " of " + planned : "") + " points";
     }
 
-    private String hours(List<SessionService.Whole> all) {
+    /** What is open from today on is not asked yet. */
+    private static double due(DayLoad day, LocalDate today) {
+        return day.day().isBefore(today) ? day.plannedLoad() : day.plannedLoad() - day.openLoad();
+    }
+
+    private String hours(List<SessionService.Whole> all, LocalDate today) {
         long done = all.stream()
                 .map(SessionService.Whole::slab)
                 .filter(s -> s.done() != null)
@@ -120,7 +125,7 @@ class ReportService {
                 .sum();
         long planned = all.stream()
                 .map(SessionService.Whole::slab)
-                .filter(s -> s.plannedSeconds() != null)
+                .filter(s -> s.plannedSeconds() != null && (s.day().isBefore(today) || s.done() != null))
                 .mapToLong(Slab::plannedSeconds)
                 .sum();
         return shown.duration(done) + (planned > 0 ? " of " + shown.duration(planned) : "");
@@ -128,9 +133,11 @@ class ReportService {
 
     private String trend(Trend trend, LocalDate from, LocalDate to) {
         LoadTrend.Day first = trend.on(from);
-        LoadTrend.Day last = trend.on(to.isAfter(trend.today()) ? trend.today() : to);
+        boolean over = to.isBefore(trend.today());
+        LoadTrend.Day last = trend.on(over ? to : trend.today());
         if (first == null || last == null) return "";
-        return "Chronic load went from " + shown.whole(first.chronicBefore()) + " to " + shown.whole(last.chronic())
+        return "Chronic load went from " + shown.whole(first.chronicBefore()) + " to "
+                + shown.whole(over ? last.chronic() : last.chronicBefore())
                 + ", balance from " + shown.signed(first.balance()) + " to " + shown.signed(last.balance()) + ".";
     }
 
