@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
 import pemblar.app.session.Slab;
 import pemblar.core.adjust.Adjusting;
@@ -19,6 +20,8 @@ import pemblar.core.season.Event;
 /** Changes and their effects in words. */
 public final class Words {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+
+    private static final double HALF = 0.5;
 
     private Words() {}
 
@@ -49,13 +52,17 @@ public final class Words {
 
     /** What it does to the figures of the morning that counts, beside leaving it. */
     public static String price(Effect effect, Effect leave, String morning) {
-        long now = Math.round(leave.chronic());
-        long then = Math.round(effect.chronic());
-        String chronic = now == then ? "Chronic load stays " + then : "Chronic load " + then + " instead of " + now;
-        String lowest = signed(effect.lowestBalance());
-        String was = signed(leave.lowestBalance());
-        return chronic + " " + morning + ", lowest balance on the way "
-                + (lowest.equals(was) ? "stays " + lowest : lowest + " instead of " + was) + ".";
+        return "Chronic load " + against(leave.chronic(), effect.chronic(), v -> String.valueOf(Math.round(v))) + " "
+                + morning + ", lowest balance on the way "
+                + against(leave.lowestBalance(), effect.lowestBalance(), Words::signed) + ".";
+    }
+
+    /** Two figures that differ by less than half a point are no point apart, though rounding may say so. */
+    private static String against(double now, double then, DoubleFunction<String> words) {
+        String was = words.apply(now);
+        String is = words.apply(then);
+        if (is.equals(was)) return "stays " + was;
+        return Math.abs(then - now) < HALF ? "stays about " + was : is + " instead of " + was;
     }
 
     /**
