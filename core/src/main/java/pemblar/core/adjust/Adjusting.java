@@ -3,7 +3,6 @@ package pemblar.core.adjust;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -91,9 +90,7 @@ public final class Adjusting {
         for (Situation.Target block : blocks)
             for (Session p : after.sessions())
                 if (block.contains(p.day()) && !p.pinned()) more.add(new Change.Scale(p.id(), LITTLE_MORE));
-        Set<Broken> broken = EnumSet.noneOf(Broken.class);
-        broken.addAll(new Foresight(s, Plan.after(s, more)).broken());
-        broken.removeAll(new Foresight(s, after).broken());
+        Set<Broken> broken = new Breaches(s, Plan.after(s, more)).beyond(new Breaches(s, after));
         return new More(blocks.size(), broken);
     }
 

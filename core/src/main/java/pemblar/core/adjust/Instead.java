@@ -130,17 +130,10 @@ public final class Instead {
     }
 
     private static List<Change> changes(Situation s, Optional<Session> replaced, Option option) {
-        List<Change> changes = new ArrayList<>();
-        replaced.ifPresent(r -> changes.add(new Change.Drop(r.id())));
-        int minute = replaced.map(Session::startMinute).orElse(Session.NOON);
-        changes.add(new Change.Add(
-                s.today(),
-                minute,
-                replaced.map(Session::sport).orElse("ride"),
-                option.load(),
-                option.seconds() / 3600.0,
-                option.purpose().isHard(),
-                "instead"));
-        return changes;
+        double hours = option.seconds() / 3600.0;
+        boolean hard = option.purpose().isHard();
+        return List.of(replaced.<Change>map(r -> new Change.Swap(r.id(), option.load(), hours, hard, "instead"))
+                .orElseGet(
+                        () -> new Change.Add(s.today(), Session.NOON, "ride", option.load(), hours, hard, "instead")));
     }
 }

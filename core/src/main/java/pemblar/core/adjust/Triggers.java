@@ -117,7 +117,10 @@ final class Triggers {
                 .map(b -> b.planned().id())
                 .toList();
         if (!below.isEmpty())
-            add(Kind.READY, below, "A session drove the reserve below zero: critical power or W' is set too low.");
+            add(
+                    Kind.READY,
+                    below,
+                    "A session drove the reserve below zero: critical power or W′ is set too low, or the power was read too high.");
         else if (beaten.size() >= 2)
             add(Kind.READY, beaten, "Key targets were beaten twice: the threshold may be higher.");
     }

@@ -138,6 +138,13 @@ class InsteadTest {
         assertThat(ids(Instead.of(s, TEMPO_OR_EASY, Feeling.FRESH))).containsExactly(3L);
     }
 
+    @Test
+    void whatIsPlannedTodayTooNearAnotherMayBeDoneInAnotherForm() {
+        Session today = new Session("t", TODAY, 480, "ride", "tempo", 60, 1, true, false, false, false);
+        assertThat(ids(Instead.of(ahead(today, hard("h", 1)), TEMPO_OR_EASY, Feeling.AS_USUAL)))
+                .containsExactly(7L, 3L);
+    }
+
     private static final List<Option> TEMPO_OR_EASY =
             List.of(option(7, Purpose.TEMPO, 60), option(3, Purpose.EASY, 45));
 
