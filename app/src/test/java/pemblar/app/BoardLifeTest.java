@@ -274,7 +274,9 @@ class BoardLifeTest {
         long id = sql.queryForObject(
                 "select max(id) from session where athlete_id = ? and purpose = 'INTERVALS'", Long.class, athlete);
         String near = ilka.get(base + "/board?from=" + DAY.plusDays(70)).body();
-        assertThat(near).containsPattern("class=\"near\">\\w+ to \\w+ 24 h");
+        assertThat(near)
+                .as("from the end of one to the start of the next")
+                .containsPattern("class=\"near\">\\w+ to \\w+ 23 h");
         String far = change(
                 "/sessions/" + id + "/start",
                 "day",
@@ -283,7 +285,13 @@ class BoardLifeTest {
                 "9:00",
                 "from",
                 DAY.plusDays(70).toString());
-        assertThat(far).containsPattern(">\\w+ to \\w+ 39 h").doesNotContainPattern("class=\"near\">\\w+ to");
+        assertThat(far).containsPattern(">\\w+ to \\w+ 38 h").doesNotContainPattern("class=\"near\">\\w+ to");
+        ilka.get(base + "/proposals/limits");
+        ilka.post(base + "/proposals/limits", Map.of("spacingHours", "40"));
+        assertThat(ilka.get(base + "/board?from=" + DAY.plusDays(70)).body())
+                .as("how far apart is the person's to say")
+                .containsPattern("class=\"near\">\\w+ to \\w+ 38 h");
+        sql.update("delete from adjust_limits where athlete_id = ?", athlete);
     }
 
     @Test

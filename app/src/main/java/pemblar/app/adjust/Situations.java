@@ -1,6 +1,7 @@
 package pemblar.app.adjust;
 
 import java.time.LocalDate;
+import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -23,6 +24,7 @@ import pemblar.app.season.Held;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonSettings;
 import pemblar.app.session.Slab;
+import pemblar.app.session.done.StartStore;
 import pemblar.app.session.reading.SessionService;
 import pemblar.app.sky.SkyService;
 import pemblar.app.threshold.ThresholdService;
@@ -30,6 +32,7 @@ import pemblar.core.adjust.Session;
 import pemblar.core.adjust.Situation;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.Purpose;
+import pemblar.core.schedule.UsualStart;
 import pemblar.core.season.Block;
 import pemblar.core.threshold.Quantity;
 
@@ -50,6 +53,7 @@ public class Situations {
     private final LimitStore limits;
     private final SkyService sky;
     private final ThresholdService thresholds;
+    private final StartStore starts;
 
     Situations(
             SessionService sessions,
@@ -57,7 +61,9 @@ public class Situations {
             CheckinService checkins,
             LimitStore limits,
             ThresholdService thresholds,
-            SkyService sky) {
+            SkyService sky,
+            StartStore starts) {
+        this.starts = starts;
         this.sessions = sessions;
         this.plan = plan;
         this.checkins = checkins;
@@ -80,6 +86,7 @@ public class Situations {
                 ? yesterday.acute()
                 : morning == null ? start : morning.chronicBefore() - morning.balance();
         Limits kept = limits.of(athlete.id(), held.settings());
+        Clock clock = clock(athlete, slabs, today, kept);
         NavigableMap<LocalDate, Checkin> days = checkins.between(athlete, today.minusDays(DAYS_OF_CHECKINS), today);
         return new Situation(
                 today,
@@ -88,8 +95,8 @@ public class Situations {
                 past(trend, today, chronic),
                 new LoadTrend.Settings(
                         athlete.trend().acuteDays(), athlete.trend().chronicDays(), Double.NaN, Double.NaN),
-                behind(slabs, today, kept),
-                ahead(slabs, today, kept),
+                behind(slabs, today, clock),
+                ahead(slabs, today, clock),
                 blocks(held, trend),
                 events(held, slabs, trend, athlete),
                 kept.toCore(held.settings()),
@@ -108,7 +115,24 @@ public class Situations {
         return past;
     }
 
-    private static Session session(Slab slab, Limits limits) {
+    /** When sessions are, and from when on they are long. */
+    private record Clock(Athlete athlete, UsualStart usual, Limits limits) {
+        /** Minutes after midnight: as recorded, else as planned, else as usual. */
+        int minute(Slab slab) {
+            if (slab.done() != null && slab.done().recorded()) {
+                ZonedDateTime started = athlete.local(slab.done().startedAt());
+                if (started.toLocalDate().equals(slab.day())) return 60 * started.getHour() + started.getMinute();
+            }
+            return slab.startMinute() == null ? usual.on(slab.day(), slab.sport()) : slab.startMinute();
+        }
+    }
+
+    private Clock clock(Athlete athlete, List<Slab> slabs, LocalDate today, Limits limits) {
+        boolean known = slabs.stream().allMatch(s -> s.startMinute() != null);
+        return new Clock(athlete, known ? new UsualStart(List.of()) : starts.of(athlete, today), limits);
+    }
+
+    private static Session session(Slab slab, Clock clock) {
         int seconds = slab.plannedSeconds() == null ? 0 : slab.plannedSeconds();
         String purpose = slab.purpose() == null
                 ? MISSED_WORD
@@ -116,29 +140,30 @@ public class Situations {
         return new Session(
                 String.valueOf(slab.id()),
                 slab.day(),
-                slab.startMinute() == null ? Session.NOON : slab.startMinute(),
+                clock.minute(slab),
                 slab.purpose() == Purpose.STRENGTH ? "strength" : slab.sport().key(),
                 purpose,
                 slab.plannedLoad() == null ? 0 : slab.plannedLoad(),
                 seconds / 3600.0,
                 slab.hard(),
-                !slab.hard() && limits.isLong(seconds),
+                !slab.hard() && clock.limits().isLong(seconds),
                 false,
                 slab.heavyLegs());
     }
 
-    private static List<Situation.Behind> behind(List<Slab> slabs, LocalDate today, Limits limits) {
+    private static List<Situation.Behind> behind(List<Slab> slabs, LocalDate today, Clock clock) {
         return slabs.stream()
-                .filter(s -> s.day().isBefore(today) && s.hasPlan() && !s.draft())
+                .filter(s -> s.day().isBefore(today) && (s.hasPlan() && !s.draft() || s.done() != null))
                 .map(s -> new Situation.Behind(
-                        session(s, limits),
+                        session(s, clock),
                         s.done() == null
                                 ? Optional.empty()
                                 : Optional.of(new Situation.Done(
                                         s.done().load() == null ? 0 : s.done().load(),
                                         s.done().seconds() / 3600.0)),
                         lowestReserve(s),
-                        s.done() != null && s.done().targetsBeaten()))
+                        s.done() != null && s.done().targetsBeaten(),
+                        !s.hasPlan()))
                 .toList();
     }
 
@@ -148,11 +173,11 @@ public class Situations {
     }
 
     /** What was done today counts as it was done, and nothing moves it. */
-    private static List<Session> ahead(List<Slab> slabs, LocalDate today, Limits limits) {
+    private static List<Session> ahead(List<Slab> slabs, LocalDate today, Clock clock) {
         List<Session> all = new ArrayList<>();
         for (Slab slab : slabs) {
             if (slab.day().isBefore(today)) continue;
-            Session s = session(slab, limits);
+            Session s = session(slab, clock);
             if (slab.done() == null && slab.hasPlan()) all.add(s);
             else if (slab.done() != null)
                 all.add(new Session(

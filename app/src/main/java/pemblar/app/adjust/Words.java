@@ -10,6 +10,7 @@ import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
 import pemblar.app.session.Slab;
 import pemblar.core.adjust.Adjusting;
+import pemblar.core.adjust.Breach;
 import pemblar.core.adjust.Broken;
 import pemblar.core.adjust.Change;
 import pemblar.core.adjust.Effect;
@@ -89,14 +90,16 @@ public final class Words {
 
     /** Limits that a changed plan breaks; of those that it breaks without any change, whether by more. */
     public static String broken(Proposal p, Set<Broken> already) {
-        return p.breaks().stream()
-                .sorted()
-                .map(b -> of(b) + (already.contains(b) ? beside(p.anew().contains(b)) : ""))
+        return p.breaches().stream()
+                .map(b -> of(b.limit()) + beside(b, already.contains(b.limit())))
                 .collect(Collectors.joining(", "));
     }
 
-    private static String beside(boolean more) {
-        return more ? " (more than the plan does already)" : " (as the plan does already)";
+    private static String beside(Breach breach, boolean already) {
+        String on = breach.first().map(day -> "on " + day(day)).orElse("");
+        if (!already) return on.isEmpty() ? "" : " " + on;
+        String as = breach.anew() ? "more than the plan does already" : "as the plan does already";
+        return " (" + (on.isEmpty() ? "" : on + ", ") + as + ")";
     }
 
     private static String of(Broken broken) {

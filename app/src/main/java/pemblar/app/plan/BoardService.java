@@ -36,8 +36,10 @@ public class BoardService {
     private final SessionService sessions;
     private final PlanService plan;
     private final StartStore starts;
+    private final KeptApart apart;
 
-    BoardService(SessionService sessions, PlanService plan, StartStore starts) {
+    BoardService(SessionService sessions, PlanService plan, StartStore starts, KeptApart apart) {
+        this.apart = apart;
         this.starts = starts;
         this.sessions = sessions;
         this.plan = plan;
@@ -56,7 +58,7 @@ public class BoardService {
                 today,
                 sessions.between(athlete, first.minusDays(DAYS_AROUND), last.plusDays(DAYS_AROUND)),
                 marks(athlete),
-                starts.of(athlete, today));
+                new Clock(starts.of(athlete, today), apart.hoursBetweenHard(athlete)));
         int longest = around.slabs.stream()
                 .filter(s -> !s.day().isBefore(first) && !s.day().isAfter(last))
                 .mapToInt(Slab::longestSeconds)
@@ -117,6 +119,9 @@ public class BoardService {
         return marks;
     }
 
+    /** When somebody usually starts, and how far apart hard sessions are kept. */
+    private record Clock(UsualStart usual, double hoursBetweenHard) {}
+
     /** What lies around the rows, looked up once for all of them. */
     private static final class Around {
         private final Athlete athlete;
@@ -125,14 +130,16 @@ public class BoardService {
         private final Map<LocalDate, List<Slab>> byDay;
         private final Map<LocalDate, Marked> marks;
         private final List<Spell> spells;
-        /** Hard sessions that count, by the hour of their start. */
-        private final Map<Double, Slab> hard = new HashMap<>();
+        /** Hard sessions that count, by when they are. */
+        private final Map<Spacing.Span, Slab> hard = new HashMap<>();
 
         private final Set<LocalDate> training;
         private final UsualStart usual;
+        private final double hoursBetweenHard;
 
-        Around(Athlete athlete, LocalDate today, List<Slab> slabs, Map<LocalDate, Marked> marks, UsualStart usual) {
-            this.usual = usual;
+        Around(Athlete athlete, LocalDate today, List<Slab> slabs, Map<LocalDate, Marked> marks, Clock clock) {
+            this.usual = clock.usual();
+            this.hoursBetweenHard = clock.hoursBetweenHard();
             this.athlete = athlete;
             this.today = today;
             this.slabs = slabs;
@@ -142,17 +149,34 @@ public class BoardService {
                     .filter(this::counts)
                     .flatMap(slab -> spell(slab, athlete, usual).stream())
                     .toList();
-            for (Slab slab : slabs) if (slab.hard() && counts(slab)) hard.put(hour(slab), slab);
+            for (Slab slab : slabs) if (slab.hard() && counts(slab)) hard.put(span(slab), slab);
             this.training = slabs.stream().filter(this::counts).map(Slab::day).collect(Collectors.toSet());
         }
 
-        /** Clock time at which a session starts, in hours since the epoch; noon when none is known. */
-        double hour(Slab slab) {
+        /** When a session is, in hours since the epoch; at noon when nothing is known of it. */
+        Spacing.Span span(Slab slab) {
             return spell(slab, athlete, usual)
-                    .map(s -> s.start().getEpochSecond() / 3600.0)
-                    .orElseGet(() -> athlete.at(slab.day(), slab.startMinute() == null ? NOON : slab.startMinute())
-                                    .getEpochSecond()
-                            / 3600.0);
+                    .map(s -> new Spacing.Span(hours(s.start()), hours(s.end())))
+                    .orElseGet(() -> {
+                        int minute = slab.startMinute() == null ? NOON : slab.startMinute();
+                        double at = hours(athlete.at(slab.day(), minute));
+                        return new Spacing.Span(at, at + slab.longestSeconds() / 3600.0);
+                    });
+        }
+
+        /** Hours after midnight by the wall clock. */
+        double clockHour(Slab slab) {
+            return (slab.startMinute() == null ? usual.on(slab.day(), slab.sport()) : slab.startMinute()) / 60.0;
+        }
+
+        /** The same as one goes on counting from day to day, whatever the clocks do. */
+        Spacing.Span onTheWall(Slab slab) {
+            double at = slab.day().toEpochDay() * 24.0 + clockHour(slab);
+            return new Spacing.Span(at, at + slab.longestSeconds() / 3600.0);
+        }
+
+        private static double hours(Instant at) {
+            return at.getEpochSecond() / 3600.0;
         }
 
         /** Only what was done counts on days that are over, and on days that are marked unavailable. */
@@ -261,13 +285,13 @@ public class BoardService {
 
     /** Gaps that end in the block. */
     private static List<BoardRow.Gap> gaps(Block block, Around around) {
-        Map<Double, Slab> hard = around.hard;
+        Map<Spacing.Span, Slab> hard = around.hard;
         List<BoardRow.Gap> gaps = new ArrayList<>();
-        for (Spacing.Gap gap : Spacing.gaps(hard.keySet())) {
-            Slab to = hard.get(gap.toHour());
+        for (Spacing.Gap gap : Spacing.gaps(hard.keySet(), around.hoursBetweenHard)) {
+            Slab to = hard.get(gap.to());
             if (!block.contains(to.day())) continue;
             gaps.add(new BoardRow.Gap(
-                    Shown.weekday(hard.get(gap.fromHour()).day()) + " to " + Shown.weekday(to.day()) + " "
+                    Shown.weekday(hard.get(gap.from()).day()) + " to " + Shown.weekday(to.day()) + " "
                             + Math.round(gap.hours()) + " h",
                     gap.near()));
         }
@@ -280,13 +304,13 @@ public class BoardService {
         List<BoardRow.Gap> gaps = new ArrayList<>();
         for (Slab legs : around.slabs) {
             if (!legs.heavyLegs() || !around.counts(legs)) continue;
-            double start = around.hour(legs);
-            double hours = legs.longestSeconds() / 3600.0;
+            Spacing.Span lifted = around.span(legs);
             around.hard.forEach((at, slab) -> {
-                if (block.contains(slab.day()) && Spacing.isTooSoonAfterLegs(start, hours, at))
+                if (block.contains(slab.day())
+                        && Spacing.isTooSoonAfterLegs(lifted.start(), lifted.end() - lifted.start(), at.start()))
                     gaps.add(new BoardRow.Gap(
-                            "heavy legs on " + dated(legs) + " end " + Math.max(0, Math.round(at - start - hours))
-                                    + " h before " + dated(slab),
+                            "heavy legs on " + dated(legs) + " end "
+                                    + Math.max(0, Math.round(at.start() - lifted.end())) + " h before " + dated(slab),
                             true));
             });
         }
@@ -320,23 +344,19 @@ public class BoardService {
                     || slab.day().isAfter(last)) continue;
             List<Rescheduling.Other> others = around.slabs.stream()
                     .filter(s -> s.id() != slab.id() && around.counts(s))
-                    .map(s -> new Rescheduling.Other(
-                            s.day(),
-                            s.day().toEpochDay() * 24.0 + (s.startMinute() == null ? NOON : s.startMinute()) / 60.0,
-                            s.hard(),
-                            s.heavyLegs()))
+                    .map(s -> new Rescheduling.Other(s.day(), around.onTheWall(s), s.hard(), s.heavyLegs()))
                     .toList();
             all.add(new BoardRow.Displaced(
                     slab,
                     Rescheduling.of(
                             new Rescheduling.Moving(
                                     slab.day(),
-                                    (slab.startMinute() == null ? NOON : slab.startMinute()) / 60.0,
+                                    around.clockHour(slab),
+                                    slab.longestSeconds() / 3600.0,
                                     slab.hard(),
                                     slab.heavyLegs()),
                             others,
-                            gone,
-                            around.today)));
+                            new Rescheduling.Days(gone, around.today, around.hoursBetweenHard))));
         }
         return all;
     }

@@ -2,15 +2,22 @@ package pemblar.app.adjust;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import pemblar.core.adjust.Breach;
 import pemblar.core.adjust.Broken;
 import pemblar.core.adjust.Effect;
 import pemblar.core.adjust.Proposal;
 import pemblar.core.adjust.Trigger;
 
+@Tag("unit")
 class WordsTest {
+    private static final LocalDate DAY = LocalDate.of(2027, 5, 12);
+
     private static Effect effect(double chronic, double lowest) {
         return new Effect(chronic, 10, lowest, 3);
     }
@@ -39,11 +46,14 @@ class WordsTest {
                 Trigger.Kind.BODY,
                 List.of(),
                 effect(50, -10),
-                Set.of(Broken.SPACING, Broken.BALANCE, Broken.HOURS),
-                Set.of(Broken.BALANCE, Broken.HOURS),
+                List.of(
+                        new Breach(Broken.BALANCE, Optional.of(DAY), true),
+                        new Breach(Broken.HOURS, Optional.of(DAY.plusDays(2)), true),
+                        new Breach(Broken.SPACING, Optional.empty(), false)),
                 "");
         assertThat(Words.broken(p, Set.of(Broken.SPACING, Broken.HOURS)))
-                .isEqualTo("the balance floor, hours a day (more than the plan does already), "
+                .isEqualTo("the balance floor on Wed 12 May, "
+                        + "hours a day (on Fri 14 May, more than the plan does already), "
                         + "the distance between hard sessions (as the plan does already)");
     }
 }

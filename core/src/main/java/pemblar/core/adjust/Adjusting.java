@@ -97,9 +97,9 @@ public final class Adjusting {
     private static Proposal proposal(Situation s, Trigger trigger, List<Change> changes) {
         Plan plan = Plan.after(s, changes);
         Foresight after = new Foresight(s, plan);
-        Set<Broken> broken = after.broken();
-        Set<Broken> anew = broken.isEmpty() ? broken : new Breaches(s, plan).beyond(new Breaches(s, Plan.of(s)));
-        return new Proposal(trigger.kind(), changes, after.effect(), broken, anew, trigger.text());
+        List<Breach> breaches =
+                after.broken().isEmpty() ? List.of() : new Breaches(s, plan).beside(new Breaches(s, Plan.of(s)));
+        return new Proposal(trigger.kind(), changes, after.effect(), breaches, trigger.text());
     }
 
     /** Chronic load that the plan would have come to, had nothing key been missed. */
@@ -123,8 +123,8 @@ public final class Adjusting {
     }
 
     private static Comparator<Proposal> order(double aim) {
-        return Comparator.comparing((Proposal p) -> !p.breaks().isEmpty())
-                .thenComparing(p -> !p.anew().isEmpty())
+        return Comparator.comparing((Proposal p) -> !p.breaches().isEmpty())
+                .thenComparing(p -> !p.isNoWorse())
                 .thenComparing(Proposal::trigger)
                 .thenComparingDouble(p -> p.trigger() == Trigger.Kind.BODY
                         ? 0

@@ -2,11 +2,13 @@ package pemblar.core.adjust;
 
 import java.time.Duration;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -20,37 +22,65 @@ final class Breaches {
     /** Two hard sessions that are too near already may come nearer by what a longer one takes. */
     private static final double LONGER_HOURS = 1;
 
+    private static final double DUST = 1e-6;
+
     private final Situation s;
     private final Plan plan;
     private final Set<Broken> broken;
-    private final Map<Broken, Map<Object, Double>> over = new EnumMap<>(Broken.class);
+    private final Map<Broken, Map<At, Double>> over = new EnumMap<>(Broken.class);
+
+    /** Where it is. @param who the sessions and their days; empty for a day as a whole */
+    private record At(LocalDate day, List<Object> who) {
+        At(LocalDate day) {
+            this(day, List.of());
+        }
+    }
 
     Breaches(Situation s, Plan plan) {
         this.s = s;
         this.plan = plan;
         Foresight ahead = new Foresight(s, plan);
         this.broken = ahead.broken();
-        over.put(Broken.BUILD_RATE, new HashMap<>(ahead.overBuildingByDay()));
-        over.put(Broken.BALANCE, new HashMap<>(ahead.underFloorByDay()));
+        over.put(Broken.BUILD_RATE, byDay(ahead.overBuildingByDay()));
+        over.put(Broken.BALANCE, byDay(ahead.underFloorByDay()));
         over.put(Broken.HOURS, overHours());
         over.put(Broken.SPACING, tooNear(ahead.hardInOrder()));
         over.put(Broken.WEATHER, outInForbidden());
     }
 
+    private static Map<At, Double> byDay(Map<LocalDate, Double> days) {
+        Map<At, Double> all = new HashMap<>();
+        days.forEach((day, by) -> all.put(new At(day), by));
+        return all;
+    }
+
     /** Limits that this plan breaks where another kept them, or by more. */
     Set<Broken> beyond(Breaches other) {
         Set<Broken> beyond = EnumSet.noneOf(Broken.class);
-        for (Broken limit : broken) if (!other.broken.contains(limit) || isBeyond(limit, other)) beyond.add(limit);
+        for (Breach breach : beside(other)) if (breach.anew()) beyond.add(breach.limit());
         return beyond;
     }
 
-    private boolean isBeyond(Broken limit, Breaches other) {
-        double slight = limit == Broken.SPACING ? LONGER_HOURS : SLIGHT.getOrDefault(limit, 1e-6);
-        Map<Object, Double> before = other.over.get(limit);
-        return over.get(limit).entrySet().stream().anyMatch(e -> {
-            Double was = before.get(e.getKey());
-            return was == null && limit == Broken.SPACING || e.getValue() > (was == null ? 0 : was) + slight;
-        });
+    /** What this plan breaks, held against another, in the order of the limits. */
+    List<Breach> beside(Breaches other) {
+        List<Breach> all = new ArrayList<>();
+        for (Broken limit : broken) {
+            Optional<LocalDate> beyond = first(limit, other.over.get(limit));
+            boolean anew = beyond.isPresent() || !other.broken.contains(limit);
+            all.add(new Breach(limit, beyond.or(() -> first(limit, Map.of())), anew));
+        }
+        return all;
+    }
+
+    private Optional<LocalDate> first(Broken limit, Map<At, Double> before) {
+        double slight = before.isEmpty() ? 0 : limit == Broken.SPACING ? LONGER_HOURS : SLIGHT.getOrDefault(limit, 0.0);
+        return over.get(limit).entrySet().stream()
+                .filter(e -> {
+                    Double was = before.get(e.getKey());
+                    return was == null && limit == Broken.SPACING || e.getValue() > (was == null ? 0 : was) + slight;
+                })
+                .map(e -> e.getKey().day())
+                .min(LocalDate::compareTo);
     }
 
     /** Heavy leg work comes before something hard by less than a day that did not in another plan. */
@@ -68,25 +98,26 @@ final class Breaches {
                 .anyMatch(l -> plan.sessions().stream().anyMatch(h -> h.id().equals(hard) && Triggers.isTooSoon(l, h)));
     }
 
-    private Map<Object, Double> overHours() {
+    private Map<At, Double> overHours() {
         Map<LocalDate, Double> hours = new HashMap<>();
         for (Session p : plan.sessions()) hours.merge(p.day(), p.hours(), Double::sum);
-        Map<Object, Double> all = new HashMap<>();
+        Map<At, Double> all = new HashMap<>();
         hours.forEach((day, sum) -> {
-            if (sum > s.limits().hoursPerDay()) all.put(day, sum - s.limits().hoursPerDay());
+            if (sum > s.limits().hoursPerDay() + DUST)
+                all.put(new At(day), sum - s.limits().hoursPerDay());
         });
         return all;
     }
 
-    private Map<Object, Double> tooNear(List<Session> hard) {
-        Map<Object, Double> all = new HashMap<>();
+    private Map<At, Double> tooNear(List<Session> hard) {
+        Map<At, Double> all = new HashMap<>();
         for (int i = 1; i < hard.size(); i++) {
             if (hard.get(i).day().isBefore(s.today())) continue;
             double hours =
                     Duration.between(hard.get(i - 1).end(), hard.get(i).start()).toSeconds() / 3600.0;
             if (hours < s.limits().spacingHours() - 1e-6)
                 all.put(
-                        List.of(where(hard.get(i - 1)), where(hard.get(i))),
+                        new At(hard.get(i).day(), List.of(where(hard.get(i - 1)), where(hard.get(i)))),
                         s.limits().spacingHours() - hours);
         }
         return all;
@@ -97,9 +128,10 @@ final class Breaches {
         return List.of(session.id(), session.day());
     }
 
-    private Map<Object, Double> outInForbidden() {
-        Map<Object, Double> all = new HashMap<>();
-        for (Session p : plan.sessions()) if (Weathers.isOutdoors(p) && s.isForbidden(p.day())) all.put(where(p), 1.0);
+    private Map<At, Double> outInForbidden() {
+        Map<At, Double> all = new HashMap<>();
+        for (Session p : plan.sessions())
+            if (Weathers.isOutdoors(p) && s.isForbidden(p.day())) all.put(new At(p.day(), where(p)), 1.0);
         return all;
     }
 }

@@ -69,7 +69,9 @@ final class Foresight {
     /** Nothing was planned in it before the changes, and nothing is after them. */
     private boolean isEmpty(Target block) {
         boolean before = s.ahead().stream().anyMatch(a -> block.contains(a.day()))
-                || s.behind().stream().anyMatch(b -> block.contains(b.planned().day()));
+                || s.behind().stream()
+                        .anyMatch(b ->
+                                !b.unplanned() && block.contains(b.planned().day()));
         return !before && plan.sessions().stream().noneMatch(a -> block.contains(a.day()));
     }
 

@@ -83,7 +83,7 @@ public final class Instead {
         for (Option option : options) {
             if (!wanted.contains(option.purpose()) || option.lowestReserve().orElse(1) <= 0) continue;
             Proposal after = Adjusting.preview(s, Trigger.Kind.READY, changes(s, replaced, option));
-            if (after.anew().isEmpty()) choices.add(new Choice(option, after.effect(), week + others + option.load()));
+            if (after.isNoWorse()) choices.add(new Choice(option, after.effect(), week + others + option.load()));
         }
         choices.sort(
                 Comparator.comparingInt((Choice c) -> wanted.indexOf(c.option().purpose()))

@@ -49,8 +49,19 @@ public record Situation(
      * @param done what was done of it; empty when it was missed
      * @param lowestReserve J, when known
      * @param beaten its key targets were beaten
+     * @param unplanned nobody had planned it: it was done, and it was never asked
      */
-    public record Behind(Session planned, Optional<Done> done, OptionalDouble lowestReserve, boolean beaten) {
+    public record Behind(
+            Session planned, Optional<Done> done, OptionalDouble lowestReserve, boolean beaten, boolean unplanned) {
+        public Behind {
+            if (unplanned && done.isEmpty())
+                throw new IllegalArgumentException("neither planned nor done: " + planned.id());
+        }
+
+        public Behind(Session planned, Optional<Done> done, OptionalDouble lowestReserve, boolean beaten) {
+            this(planned, done, lowestReserve, beaten, false);
+        }
+
         public boolean isMissed() {
             return done.isEmpty();
         }

@@ -64,7 +64,12 @@ final class Triggers {
                 .format(day);
     }
 
+    /** What was planned on them. */
     private List<Behind> lastDays() {
+        return doneOrMissed().stream().filter(b -> !b.unplanned()).toList();
+    }
+
+    private List<Behind> doneOrMissed() {
         return s.behind().stream()
                 .filter(b -> b.planned().day().isBefore(s.today())
                         && !b.planned().day().isBefore(s.today().minusDays(BEHIND_DAYS)))
@@ -108,7 +113,7 @@ final class Triggers {
                                 + Math.round(b.done().get().load()) + " of "
                                 + Math.round(b.planned().load()) + " points.");
         }
-        List<String> below = lastDays().stream()
+        List<String> below = doneOrMissed().stream()
                 .filter(b -> b.lowestReserve().orElse(1) < 0)
                 .map(b -> b.planned().id())
                 .toList();
@@ -120,7 +125,8 @@ final class Triggers {
             add(
                     Kind.READY,
                     below,
-                    "A session drove the reserve below zero: critical power or W′ is set too low, or the power was read too high.");
+                    "A session drove the reserve below zero: critical power or W′ is set too low,"
+                            + " or the power was read too high.");
         else if (beaten.size() >= 2)
             add(Kind.READY, beaten, "Key targets were beaten twice: the threshold may be higher.");
     }

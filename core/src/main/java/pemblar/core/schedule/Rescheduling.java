@@ -11,45 +11,52 @@ public final class Rescheduling {
     private static final int FARTHEST_DAYS = 5;
     private static final int MOST_ANSWERS = 3;
 
-    /** A session around the one that has to move; {@code hour} counts from any common zero. */
-    public record Other(LocalDate date, double hour, boolean hard, boolean legs) {
-        public Other(LocalDate date, double hour, boolean hard) {
-            this(date, hour, hard, false);
-        }
-    }
+    /** A session around the one that has to move; hours count from the beginning of 1970-01-01. */
+    public record Other(LocalDate date, Spacing.Span when, boolean hard, boolean legs) {}
 
     /**
      * The session that has to move.
      *
      * @param from the day that is gone
-     * @param hour clock time of the session, hours after midnight
+     * @param hour clock time of the session, hours after midnight; {@code length} of it, h
      * @param legs strength work that is heavy on the legs
      */
-    public record Moving(LocalDate from, double hour, boolean hard, boolean legs) {}
+    public record Moving(LocalDate from, double hour, double length, boolean hard, boolean legs) {
+        Spacing.Span on(LocalDate day) {
+            double at = day.toEpochDay() * 24.0 + hour;
+            return new Spacing.Span(at, at + length);
+        }
+    }
+
+    /**
+     * Which days can be proposed.
+     *
+     * @param hoursBetweenHard the distance that hard sessions keep, from the end of one to the start of the next
+     */
+    public record Days(Set<LocalDate> unavailable, LocalDate earliest, double hoursBetweenHard) {}
 
     /**
      * A day that would do.
      *
-     * @param hoursToHard to the nearest hard session; infinite when there is none near
+     * @param hoursToHard between it and the nearest hard session; infinite when there is none near
      * @param sameDay sessions that lie on that day already
-     * @param tooNearToHard the session is hard and another hard one is less than 36 hours away, or heavy leg work and
-     *     something hard are less than 24 hours apart
+     * @param tooNearToHard the session is hard and another hard one is nearer than the distance kept, or heavy leg work
+     *     and something hard are less than 24 hours apart
      */
     public record Proposal(LocalDate day, double hoursToHard, int sameDay, boolean tooNearToHard) {}
 
     private Rescheduling() {}
 
-    /** @param earliest first day that can be proposed */
-    public static List<Proposal> of(Moving moving, List<Other> others, Set<LocalDate> unavailable, LocalDate earliest) {
+    public static List<Proposal> of(Moving moving, List<Other> others, Days days) {
         LocalDate from = moving.from();
         List<Proposal> proposals = new ArrayList<>();
         for (int by = -FARTHEST_DAYS; by <= FARTHEST_DAYS; by++) {
             LocalDate day = from.plusDays(by);
-            if (by == 0 || day.isBefore(earliest) || unavailable.contains(day)) continue;
-            double at = day.toEpochDay() * 24.0 + moving.hour();
+            if (by == 0 || day.isBefore(days.earliest()) || days.unavailable().contains(day)) continue;
+            Spacing.Span at = moving.on(day);
             double gap = others.stream()
                     .filter(Other::hard)
-                    .mapToDouble(o -> Math.abs(o.hour() - at))
+                    .mapToDouble(o -> between(o.when(), at))
                     .min()
                     .orElse(Double.POSITIVE_INFINITY);
             int same = (int) others.stream().filter(o -> o.date().equals(day)).count();
@@ -57,17 +64,24 @@ public final class Rescheduling {
                     day,
                     gap,
                     same,
-                    moving.hard() && gap < DayPlan.HOURS_BETWEEN_HARD || legsClash(moving, at, others)));
+                    moving.hard() && gap < days.hoursBetweenHard() - 1e-6 || legsClash(moving, at, others)));
         }
         proposals.sort(Comparator.comparingDouble(p -> unfit(p, from)));
         return List.copyOf(proposals.subList(0, Math.min(MOST_ANSWERS, proposals.size())));
     }
 
-    /** The length of leg work is an hour here, as it is mostly. */
-    private static boolean legsClash(Moving moving, double at, List<Other> others) {
+    private static double between(Spacing.Span one, Spacing.Span other) {
+        return Math.max(0, Math.max(one.start() - other.end(), other.start() - one.end()));
+    }
+
+    private static boolean legsClash(Moving moving, Spacing.Span at, List<Other> others) {
         return others.stream()
-                .anyMatch(o -> moving.legs() && o.hard() && Spacing.isTooSoonAfterLegs(at, 1, o.hour())
-                        || moving.hard() && o.legs() && Spacing.isTooSoonAfterLegs(o.hour(), 1, at));
+                .anyMatch(o -> moving.legs() && o.hard() && isTooSoon(at, o.when())
+                        || moving.hard() && o.legs() && isTooSoon(o.when(), at));
+    }
+
+    private static boolean isTooSoon(Spacing.Span legs, Spacing.Span hard) {
+        return Spacing.isTooSoonAfterLegs(legs.start(), legs.end() - legs.start(), hard.start());
     }
 
     private static double unfit(Proposal proposal, LocalDate from) {

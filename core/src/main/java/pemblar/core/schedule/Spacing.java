@@ -3,6 +3,7 @@ package pemblar.core.schedule;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
@@ -12,17 +13,22 @@ public final class Spacing {
     /** From so many days in a row on a missing rest day is worth a word. */
     public static final int LONG_RUN_DAYS = 8;
 
+    /** When a session is, in hours from any common zero. */
+    public record Span(double start, double end) {}
+
     /**
-     * Two hard sessions that follow each other. @param hours from start to start @param near less than the distance
-     * that hard sessions keep
+     * Two hard sessions that follow each other. @param hours from the end of one to the start of the next @param near
+     * less than the distance that is kept
      */
-    public record Gap(double fromHour, double toHour, double hours, boolean near) {}
+    public record Gap(Span from, Span to, double hours, boolean near) {}
 
     /** Days in a row with training. */
     public record Run(LocalDate first, LocalDate last, int days) {}
 
     /** Hours that heavy leg work keeps before what is hard. */
     public static final double HOURS_AFTER_LEGS = 24;
+    /** Hours that are computed from instants are equal to within this. */
+    private static final double DUST = 1e-6;
 
     /** A hard session begins while heavy leg work lasts or less than a day after it; hours from any common zero. */
     public static boolean isTooSoonAfterLegs(double legsStart, double legsHours, double hardStart) {
@@ -31,13 +37,14 @@ public final class Spacing {
 
     private Spacing() {}
 
-    /** @param startHours when hard sessions start, in hours from any common zero */
-    public static List<Gap> gaps(Collection<Double> startHours) {
-        List<Double> hours = startHours.stream().sorted().toList();
+    /** @param leastHours the distance that hard sessions keep */
+    public static List<Gap> gaps(Collection<Span> hard, double leastHours) {
+        List<Span> spans =
+                hard.stream().sorted(Comparator.comparingDouble(Span::start)).toList();
         List<Gap> gaps = new ArrayList<>();
-        for (int i = 1; i < hours.size(); i++) {
-            double between = hours.get(i) - hours.get(i - 1);
-            gaps.add(new Gap(hours.get(i - 1), hours.get(i), between, between < DayPlan.HOURS_BETWEEN_HARD));
+        for (int i = 1; i < spans.size(); i++) {
+            double between = Math.max(0, spans.get(i).start() - spans.get(i - 1).end());
+            gaps.add(new Gap(spans.get(i - 1), spans.get(i), between, between < leastHours - DUST));
         }
         return gaps;
     }

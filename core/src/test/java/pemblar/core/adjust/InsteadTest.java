@@ -145,6 +145,48 @@ class InsteadTest {
                 .containsExactly(7L, 3L);
     }
 
+    /** A club ride that nobody had planned: its points count, and a hard one keeps its distance. */
+    @Test
+    void whatWasDoneWithoutAPlanCountsLikeAnythingElseDone() {
+        Situation s = ahead();
+        Situation ridden = rode(s, TODAY.minusDays(1), 1140);
+        assertThat(Instead.of(ridden, TEMPO_OR_EASY, Feeling.FRESH).plannedWeek())
+                .isEqualTo(Instead.of(s, TEMPO_OR_EASY, Feeling.FRESH).plannedWeek() + 130);
+        assertThat(ids(Instead.of(s, TEMPO_OR_EASY, Feeling.FRESH))).contains(7L);
+        assertThat(ids(Instead.of(ridden, TEMPO_OR_EASY, Feeling.FRESH))).containsExactly(3L);
+    }
+
+    @Test
+    void whatNobodyHadPlannedIsNeitherMissedNorPartOfWhatWasAsked() {
+        Situation s = ahead();
+        Adjusting.Answer before = Adjusting.of(s);
+        Adjusting.Answer after = Adjusting.of(rode(s, TODAY.minusDays(1), 1140));
+        assertThat(after.triggers()).isEqualTo(before.triggers());
+        assertThat(before.triggers()).anyMatch(t -> t.kind() == Trigger.Kind.MISSED);
+    }
+
+    private static Situation rode(Situation s, LocalDate day, int minute) {
+        Session ride = new Session("club", day, minute, "ride", "", 0, 0, true, false, false, false);
+        List<Situation.Behind> behind = new ArrayList<>(s.behind());
+        behind.add(new Situation.Behind(
+                ride, Optional.of(new Situation.Done(130, 2.5)), OptionalDouble.empty(), false, true));
+        return new Situation(
+                s.today(),
+                s.chronic(),
+                s.acute(),
+                s.chronicPast(),
+                s.trend(),
+                behind,
+                s.ahead(),
+                s.blocks(),
+                s.events(),
+                s.limits(),
+                s.checkins(),
+                s.away(),
+                s.thresholds(),
+                s.weather());
+    }
+
     private static final List<Option> TEMPO_OR_EASY =
             List.of(option(7, Purpose.TEMPO, 60), option(3, Purpose.EASY, 45));
 

@@ -27,16 +27,24 @@ class PurposeTest {
     }
 
     private static Other hard(int day) {
-        return new Other(DAY.plusDays(day), DAY.plusDays(day).toEpochDay() * 24.0 + 18, true);
+        return other(day, 18, true);
+    }
+
+    private static Other other(int day, double hour, boolean hard) {
+        double at = DAY.plusDays(day).toEpochDay() * 24.0 + hour;
+        return new Other(DAY.plusDays(day), new Spacing.Span(at, at + 1), hard, false);
+    }
+
+    private static Rescheduling.Days days(LocalDate earliest, LocalDate... unavailable) {
+        return new Rescheduling.Days(Set.of(unavailable), earliest, 36);
     }
 
     @Test
     void aHardSessionThatLosesItsDayKeepsAwayFromTheOthers() {
         List<Proposal> proposals = Rescheduling.of(
-                new Rescheduling.Moving(DAY, 18, true, false),
+                new Rescheduling.Moving(DAY, 18, 1, true, false),
                 List.of(hard(-2), hard(2)),
-                Set.of(DAY.plusDays(4)),
-                DAY.minusDays(1));
+                days(DAY.minusDays(1), DAY.plusDays(4)));
         assertThat(proposals).hasSize(3);
         assertThat(proposals.get(0).day()).isEqualTo(DAY.plusDays(5));
         assertThat(proposals.get(0).tooNearToHard()).isFalse();
@@ -46,22 +54,19 @@ class PurposeTest {
     @Test
     void anEasySessionMovesToTheNearestEmptyDay() {
         Proposal best = Rescheduling.of(
-                        new Rescheduling.Moving(DAY, 18, false, false),
-                        List.of(new Other(DAY.plusDays(1), 0, false)),
-                        Set.of(),
-                        DAY)
+                        new Rescheduling.Moving(DAY, 18, 1, false, false), List.of(other(1, 0, false)), days(DAY))
                 .get(0);
         assertThat(best.day()).isEqualTo(DAY.plusDays(2));
     }
 
     @Test
     void heavyLegWorkMovesToADayThatIsNotTheEveOfSomethingHard() {
-        List<Other> others = List.of(new Other(DAY.plusDays(2), (DAY.toEpochDay() + 2) * 24.0 + 17, true));
-        Proposal best = Rescheduling.of(new Rescheduling.Moving(DAY, 18, false, true), others, Set.of(), DAY)
+        List<Other> others = List.of(other(2, 17, true));
+        Proposal best = Rescheduling.of(new Rescheduling.Moving(DAY, 18, 1, false, true), others, days(DAY))
                 .get(0);
         assertThat(best.day()).isEqualTo(DAY.plusDays(3));
         assertThat(best.tooNearToHard()).isFalse();
-        Proposal light = Rescheduling.of(new Rescheduling.Moving(DAY, 18, false, false), others, Set.of(), DAY)
+        Proposal light = Rescheduling.of(new Rescheduling.Moving(DAY, 18, 1, false, false), others, days(DAY))
                 .get(0);
         assertThat(light.day()).isEqualTo(DAY.plusDays(1));
     }

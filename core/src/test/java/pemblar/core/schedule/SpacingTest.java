@@ -18,9 +18,25 @@ class SpacingTest {
 
     @Test
     void theGapBetweenAnEveningAndTheNextMorningIsNear() {
-        List<Spacing.Gap> gaps = Spacing.gaps(List.of(18.0, 33.0, 90.0));
-        assertThat(gaps.stream().map(Spacing.Gap::hours)).containsExactly(15.0, 57.0);
+        List<Spacing.Gap> gaps = Spacing.gaps(List.of(span(33, 36), span(18, 19), span(90, 91)), 36);
+        assertThat(gaps.stream().map(Spacing.Gap::hours)).containsExactly(14.0, 54.0);
         assertThat(gaps.stream().map(Spacing.Gap::near)).containsExactly(true, false);
+    }
+
+    @Test
+    void howFarApartIsThePersonsToSayAndCountsFromTheEnd() {
+        List<Spacing.Span> hard = List.of(span(9, 12), span(47, 48));
+        assertThat(Spacing.gaps(hard, 36).get(0).hours()).isEqualTo(35.0);
+        assertThat(Spacing.gaps(hard, 36).get(0).near())
+                .as("38 h from start to start")
+                .isTrue();
+        assertThat(Spacing.gaps(hard, 35).get(0).near()).isFalse();
+        assertThat(Spacing.gaps(List.of(span(9, 12), span(11, 12)), 36).get(0).hours())
+                .isZero();
+    }
+
+    private static Spacing.Span span(double start, double end) {
+        return new Spacing.Span(start, end);
     }
 
     @Test

@@ -12,12 +12,13 @@ import pemblar.app.athlete.Memberships;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
+import pemblar.app.plan.KeptApart;
 import pemblar.app.season.PlanService;
 import pemblar.app.undo.UndoService;
 
 /** Reads and sets what proposals keep to, for one athlete or for some of a coach's group. */
 @Service
-public class LimitService {
+public class LimitService implements KeptApart {
     private final LimitStore store;
     private final PlanService plan;
     private final AthleteService athletes;
@@ -43,6 +44,11 @@ public class LimitService {
     /** For an athlete whom the caller has already asked for. */
     public Limits of(Athlete athlete) {
         return store.of(athlete.id(), plan.held(athlete).settings());
+    }
+
+    @Override
+    public double hoursBetweenHard(Athlete athlete) {
+        return of(athlete).spacingHours();
     }
 
     Limits usual(Athlete athlete) {
