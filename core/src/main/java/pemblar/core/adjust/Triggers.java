@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import pemblar.core.adjust.Situation.Away;
 import pemblar.core.adjust.Situation.Behind;
 import pemblar.core.adjust.Situation.Checkin;
@@ -227,17 +228,23 @@ final class Triggers {
     }
 
     private void weather() {
-        List<String> hit = plan.sessions().stream()
+        List<Session> out = plan.sessions().stream()
                 .filter(p -> Weathers.isOutdoors(p) && s.isForbidden(p.day()))
-                .map(Session::id)
                 .toList();
+        List<String> hit = out.stream().map(Session::id).toList();
+        String days = out.stream()
+                .map(Session::day)
+                .distinct()
+                .sorted()
+                .map(Triggers::day)
+                .collect(Collectors.joining(", "));
         if (!hit.isEmpty())
             add(
                     Kind.WEATHER,
                     hit,
                     hit.size() + (hit.size() == 1 ? " session lies" : " sessions lie")
                             + (hit.size() == 1 ? " on a day" : " on days")
-                            + " whose weather is beyond what is wanted.");
+                            + " whose weather is beyond what is wanted: " + days + ".");
     }
 
     private void strength() {
