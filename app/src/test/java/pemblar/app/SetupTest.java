@@ -11,6 +11,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
+import pemblar.core.schedule.Purpose;
 
 /** The guided set-up of somebody who trains three sports, and of blocks that hold sessions already. */
 @Tag("http")
@@ -99,5 +100,34 @@ class SetupTest {
         person.get(base + "/board");
         person.post(base + "/undo", Map.of());
         assertThat(ahead("title")).contains("With a friend");
+        keepsItsDistance();
+    }
+
+    /** Who keeps hard sessions ninety hours apart is planned so. */
+    private static void keepsItsDistance() {
+        person.get(base + "/proposals/limits");
+        person.post(base + "/proposals/limits", Map.of("spacingHours", "90"));
+        setUp("/season/setup/save");
+        List<Map<String, Object>> hard = sql
+                .queryForList(
+                        "select (day - date '2020-01-01') * 24 + start_minute / 60.0 as starts, purpose,"
+                                + " planned_seconds / 3600.0 as lasts from session where athlete_id = ?"
+                                + " and deleted_at is null and placed order by 1",
+                        athlete)
+                .stream()
+                .filter(row -> Purpose.valueOf((String) row.get("purpose")).isHard())
+                .toList();
+        assertThat(hard).hasSizeGreaterThan(10);
+        for (int i = 1; i < hard.size(); i++)
+            assertThat(number(hard.get(i), "starts")
+                            - number(hard.get(i - 1), "starts")
+                            - number(hard.get(i - 1), "lasts"))
+                    .as(hard.get(i - 1) + " and " + hard.get(i))
+                    .isGreaterThanOrEqualTo(89.5);
+        sql.update("delete from adjust_limits where athlete_id = ?", athlete);
+    }
+
+    private static double number(Map<String, Object> row, String name) {
+        return ((Number) row.get(name)).doubleValue();
     }
 }

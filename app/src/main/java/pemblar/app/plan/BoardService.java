@@ -14,6 +14,7 @@ import org.springframework.stereotype.Service;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.plan.row.BoardRow;
+import pemblar.app.season.KeptApart;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonSettings.Marked;
 import pemblar.app.session.Slab;

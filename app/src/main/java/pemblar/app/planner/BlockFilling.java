@@ -43,6 +43,7 @@ final class BlockFilling {
      *
      * @param fixed sessions that stay, those of the days before too; races are the events'
      * @param lean what to train first, by event
+     * @param hoursBetweenHard what the person keeps, from the end of one to the start of the next
      */
     record Ground(
             Held held,
@@ -50,7 +51,8 @@ final class BlockFilling {
             List<Fixed> fixed,
             FillingLibrary library,
             SportShares shares,
-            Map<Long, List<Purpose>> lean) {}
+            Map<Long, List<Purpose>> lean,
+            double hoursBetweenHard) {}
 
     /** A block with the sessions it would get. @param load of them and of what stays; {@code seconds} likewise */
     record Filled(Block block, List<Slotted> sessions, double load, int seconds) {}
@@ -111,7 +113,8 @@ final class BlockFilling {
                 ground.held().events().stream()
                         .filter(e -> e.priority() == Priority.A)
                         .map(SeasonEvent::day)
-                        .toList());
+                        .toList(),
+                ground.hoursBetweenHard());
     }
 
     private static boolean isLoading(Block block) {

@@ -15,6 +15,7 @@ import pemblar.app.frame.Visit;
 import pemblar.app.planner.demand.DemandService;
 import pemblar.app.season.EventPart;
 import pemblar.app.season.Held;
+import pemblar.app.season.KeptApart;
 import pemblar.app.season.SeasonEvent;
 import pemblar.app.session.Slab;
 import pemblar.app.session.change.SketchService;
@@ -43,13 +44,16 @@ public class BoardFilling {
     private final WorkoutService workouts;
     private final ThresholdService thresholds;
     private final DemandService demands;
+    private final KeptApart apart;
 
     BoardFilling(
             SessionService sessions,
             SketchService sketches,
             WorkoutService workouts,
             ThresholdService thresholds,
-            DemandService demands) {
+            DemandService demands,
+            KeptApart apart) {
+        this.apart = apart;
         this.sessions = sessions;
         this.sketches = sketches;
         this.workouts = workouts;
@@ -112,7 +116,8 @@ public class BoardFilling {
                         shares.sports(),
                         thresholds.zonesOf(athlete).on(from)),
                 shares,
-                demands.leaning(athlete, held, from)));
+                demands.leaning(athlete, held, from),
+                apart.hoursBetweenHard(athlete)));
         List<Filled> all = new ArrayList<>();
         for (Block block : blocks) all.add(filled(block, wanted, slabs, filling));
         return all;

@@ -112,7 +112,7 @@ class PlansTest {
         SportShares shares = BoardFilling.shares(athlete, held, TODAY);
         FillingLibrary library = FillingLibrary.of(ShippedShelf.all(), shares.sports(), ZONES);
         BlockFilling filling =
-                new BlockFilling(new BlockFilling.Ground(held, TODAY, races(held), library, shares, Map.of()));
+                new BlockFilling(new BlockFilling.Ground(held, TODAY, races(held), library, shares, Map.of(), 36));
         return new Board(
                 setup,
                 held,

@@ -113,7 +113,7 @@ final class Absence {
         for (int i = 1; i <= Room.DAYS_TO_MOVE; i++) days.add(away.first().minusDays(i));
         for (int i = 1; i <= Room.DAYS_TO_MOVE; i++) days.add(away.last().plusDays(i));
         for (LocalDate day : days) {
-            if (day.isBefore(s.today()) || !room.isOpenFor(session, day)) continue;
+            if (day.isBefore(s.today()) || !room.isOpenFor(session, day, before)) continue;
             List<Change> changes = new ArrayList<>(before);
             changes.add(Room.move(session.id(), day));
             if (room.keeps(changes)) return Optional.of(day);

@@ -27,6 +27,7 @@ public final class Adjusting {
     public static Answer of(Situation s) {
         Plan plan = Plan.of(s);
         Foresight leave = new Foresight(s, plan);
+        AsItIs now = new AsItIs(s, leave, new Breaches(s, plan));
         List<Trigger> triggers = Triggers.of(s, plan);
         Candidates candidates = new Candidates(s, triggers);
         double aim = aim(s);
@@ -34,11 +35,14 @@ public final class Adjusting {
         Set<Set<Change>> seen = new HashSet<>();
         for (Trigger trigger : triggers)
             for (List<Change> changes : answering(s, trigger, candidates.of(trigger), leave))
-                if (helps(s, trigger, changes, leave) && seen.add(new HashSet<>(changes)))
-                    all.add(proposal(s, trigger, changes));
+                if (helps(now, trigger, changes) && seen.add(new HashSet<>(changes)))
+                    all.add(proposal(now, trigger, changes));
         all.sort(order(aim));
         return new Answer(triggers, atMost(all), leave.effect(), leave.broken());
     }
+
+    /** What changes are held against. */
+    private record AsItIs(Situation s, Foresight ahead, Breaches breaches) {}
 
     /** Of the ways to train less those that bring the forecast back; when none does, the one that comes nearest. */
     private static List<List<Change>> answering(
@@ -67,7 +71,9 @@ public final class Adjusting {
 
     /** The effect of any list of changes, as when some of a proposal are switched off. */
     public static Proposal preview(Situation s, Trigger.Kind kind, List<Change> changes) {
-        return proposal(s, new Trigger(kind, List.of(), ""), changes);
+        Plan plan = Plan.of(s);
+        AsItIs now = new AsItIs(s, new Foresight(s, plan), new Breaches(s, plan));
+        return proposal(now, new Trigger(kind, List.of(), ""), changes);
     }
 
     /** Chronic load of each evening from yesterday to the eve of the aim, after some changes. */
@@ -94,11 +100,11 @@ public final class Adjusting {
         return new More(blocks.size(), broken);
     }
 
-    private static Proposal proposal(Situation s, Trigger trigger, List<Change> changes) {
-        Plan plan = Plan.after(s, changes);
-        Foresight after = new Foresight(s, plan);
+    private static Proposal proposal(AsItIs now, Trigger trigger, List<Change> changes) {
+        Plan plan = Plan.after(now.s(), changes);
+        Foresight after = new Foresight(now.s(), plan);
         List<Breach> breaches =
-                after.broken().isEmpty() ? List.of() : new Breaches(s, plan).beside(new Breaches(s, Plan.of(s)));
+                after.broken().isEmpty() ? List.of() : new Breaches(now.s(), plan).beside(now.breaches());
         return new Proposal(trigger.kind(), changes, after.effect(), breaches, trigger.text());
     }
 
@@ -140,22 +146,26 @@ public final class Adjusting {
     }
 
     /** What answers its trigger, or makes it less: a proposal that helps nothing is not shown. */
-    private static boolean helps(Situation s, Trigger trigger, List<Change> changes, Foresight leave) {
+    private static boolean helps(AsItIs now, Trigger trigger, List<Change> changes) {
         if (trigger.kind() == Trigger.Kind.READY) return true;
         if (changes.isEmpty()) return false;
-        Plan after = Plan.after(s, changes);
-        Foresight ahead = new Foresight(s, after);
-        boolean worse =
-                !new Breaches(s, after).beyond(new Breaches(s, Plan.of(s))).isEmpty();
+        Plan after = Plan.after(now.s(), changes);
         return switch (trigger.kind()) {
-            case LOW_BALANCE -> ahead.lowestSoon() > leave.lowestSoon() + NOTHING;
+            case LOW_BALANCE ->
+                new Foresight(now.s(), after).lowestSoon() > now.ahead().lowestSoon() + NOTHING;
             case OVER ->
-                leave.overBuilt().isPresent()
-                        ? ahead.overBuilding() < leave.overBuilding() - NOTHING
-                        : Excess.open(s, after) < Excess.open(s, Plan.of(s)) - NOTHING && !worse;
-            case MISSED, GAP, STRENGTH, WEATHER -> !worse;
+                now.ahead().overBuilt().isPresent()
+                        ? new Foresight(now.s(), after).overBuilding()
+                                < now.ahead().overBuilding() - NOTHING
+                        : Excess.open(now.s(), after) < Excess.open(now.s(), Plan.of(now.s())) - NOTHING
+                                && isNoWorse(now, after);
+            case MISSED, GAP, STRENGTH, WEATHER -> isNoWorse(now, after);
             case BODY, AWAY, EVENT -> true;
             case CUT, THRESHOLD, RUNNING_OUT, READY -> false;
         };
+    }
+
+    private static boolean isNoWorse(AsItIs now, Plan after) {
+        return new Breaches(now.s(), after).beyond(now.breaches()).isEmpty();
     }
 }

@@ -26,6 +26,7 @@ final class Breaches {
 
     private final Situation s;
     private final Plan plan;
+    private final Foresight ahead;
     private final Set<Broken> broken;
     private final Map<Broken, Map<At, Double>> over = new EnumMap<>(Broken.class);
 
@@ -39,13 +40,23 @@ final class Breaches {
     Breaches(Situation s, Plan plan) {
         this.s = s;
         this.plan = plan;
-        Foresight ahead = new Foresight(s, plan);
+        this.ahead = new Foresight(s, plan);
         this.broken = ahead.broken();
-        over.put(Broken.BUILD_RATE, byDay(ahead.overBuildingByDay()));
-        over.put(Broken.BALANCE, byDay(ahead.underFloorByDay()));
-        over.put(Broken.HOURS, overHours());
-        over.put(Broken.SPACING, tooNear(ahead.hardInOrder()));
-        over.put(Broken.WEATHER, outInForbidden());
+    }
+
+    /** Where a limit is broken and by how much: looked up when it is asked for, as most limits are kept. */
+    private Map<At, Double> over(Broken limit) {
+        return broken.contains(limit) ? over.computeIfAbsent(limit, this::look) : Map.of();
+    }
+
+    private Map<At, Double> look(Broken limit) {
+        return switch (limit) {
+            case BUILD_RATE -> byDay(ahead.overBuildingByDay());
+            case BALANCE -> byDay(ahead.underFloorByDay());
+            case HOURS -> overHours();
+            case SPACING -> tooNear(ahead.hardInOrder());
+            case WEATHER -> outInForbidden();
+        };
     }
 
     private static Map<At, Double> byDay(Map<LocalDate, Double> days) {
@@ -65,7 +76,7 @@ final class Breaches {
     List<Breach> beside(Breaches other) {
         List<Breach> all = new ArrayList<>();
         for (Broken limit : broken) {
-            Optional<LocalDate> beyond = first(limit, other.over.get(limit));
+            Optional<LocalDate> beyond = first(limit, other.over(limit));
             boolean anew = beyond.isPresent() || !other.broken.contains(limit);
             all.add(new Breach(limit, beyond.or(() -> first(limit, Map.of())), anew));
         }
@@ -74,7 +85,7 @@ final class Breaches {
 
     private Optional<LocalDate> first(Broken limit, Map<At, Double> before) {
         double slight = before.isEmpty() ? 0 : limit == Broken.SPACING ? LONGER_HOURS : SLIGHT.getOrDefault(limit, 0.0);
-        return over.get(limit).entrySet().stream()
+        return over(limit).entrySet().stream()
                 .filter(e -> {
                     Double was = before.get(e.getKey());
                     return was == null && limit == Broken.SPACING || e.getValue() > (was == null ? 0 : was) + slight;
@@ -85,10 +96,11 @@ final class Breaches {
 
     /** Heavy leg work comes before something hard by less than a day that did not in another plan. */
     boolean hasLegsTooSoonBeyond(Breaches other) {
-        for (Session legs : plan.sessions())
+        for (Session legs : plan.sessions()) {
+            if (!legs.legs()) continue;
             for (Session hard : plan.sessions())
-                if (legs.legs() && Triggers.isTooSoon(legs, hard) && !other.hasTooSoon(legs.id(), hard.id()))
-                    return true;
+                if (Triggers.isTooSoon(legs, hard) && !other.hasTooSoon(legs.id(), hard.id())) return true;
+        }
         return false;
     }
 

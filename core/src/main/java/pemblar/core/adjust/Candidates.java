@@ -114,7 +114,7 @@ final class Candidates {
     private Change later(Session hard, List<Change> before) {
         for (int i = Room.WAIT_DAYS; i <= Room.WAIT_DAYS + Room.DAYS_TO_MOVE; i++) {
             LocalDate day = s.today().plusDays(i);
-            if (!room.isOpenFor(hard, day)) continue;
+            if (!room.isOpenFor(hard, day, before)) continue;
             List<Change> changes = new ArrayList<>(before);
             changes.add(Room.move(hard.id(), day));
             if (room.keeps(changes)) return Room.move(hard.id(), day);
@@ -140,7 +140,7 @@ final class Candidates {
     private Optional<LocalDate> better(Session session, List<Change> before) {
         for (int i : new int[] {1, -1, 2, -2, 3, -3}) {
             LocalDate day = session.day().plusDays(i);
-            if (day.isBefore(s.today()) || s.isForbidden(day) || !room.isOpenFor(session, day)) continue;
+            if (day.isBefore(s.today()) || s.isForbidden(day) || !room.isOpenFor(session, day, before)) continue;
             List<Change> changes = new ArrayList<>(before);
             changes.add(Room.move(session.id(), day));
             if (room.keeps(changes)) return Optional.of(day);

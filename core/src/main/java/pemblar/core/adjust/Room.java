@@ -44,13 +44,18 @@ final class Room {
         return after.beyond(now).isEmpty() && !after.hasLegsTooSoonBeyond(now);
     }
 
-    /**
-     * Not away, no event's day, not just before an A event, nothing key in a taper or recovery, nothing hard while the
-     * body is strained.
-     */
     boolean isOpenFor(Session session, LocalDate day) {
-        if (s.isEventDay(day) || s.awayOn(day).isPresent() || isFull(session, day) || !hasTime(session, day))
-            return false;
+        return isOpenFor(session, day, List.of());
+    }
+
+    /**
+     * After some changes: not away, no event's day, not just before an A event, nothing key in a taper or recovery,
+     * nothing hard while the body is strained.
+     */
+    boolean isOpenFor(Session session, LocalDate day, List<Change> before) {
+        if (s.isEventDay(day) || s.awayOn(day).isPresent()) return false;
+        Plan changed = before.isEmpty() ? plan : Plan.after(s, before);
+        if (isFull(session, day, changed) || !hasTime(session, day, changed)) return false;
         if (strained && session.isKey() && day.isBefore(s.today().plusDays(WAIT_DAYS))) return false;
         boolean fresh = s.nextAim()
                 .filter(e -> !day.isBefore(e.day().minusDays(FRESH_DAYS)) && !day.isAfter(e.last()))
@@ -63,9 +68,9 @@ final class Room {
         return !(fresh && session.isKey()) && !(easyBlock && session.isKey()) && !returning;
     }
 
-    private boolean hasTime(Session session, LocalDate day) {
+    private boolean hasTime(Session session, LocalDate day, Plan changed) {
         if (s.limits().weekdayHours().isEmpty() || day.equals(session.day())) return true;
-        double taken = plan.sessions().stream()
+        double taken = changed.sessions().stream()
                 .filter(p -> p.day().equals(day) && !p.id().equals(session.id()))
                 .mapToDouble(Session::hours)
                 .sum();
@@ -73,16 +78,16 @@ final class Room {
     }
 
     /** With this session, which comes from elsewhere, the block of that day would be over its target. */
-    private boolean isFull(Session session, LocalDate day) {
+    private boolean isFull(Session session, LocalDate day, Plan changed) {
         return s.blocks().stream()
                 .filter(b -> b.load() > 0 && b.contains(day) && !b.contains(session.day()))
-                .anyMatch(b -> Excess.isTooMuch(b, planned(b, session) + session.load()));
+                .anyMatch(b -> Excess.isTooMuch(b, planned(b, session, changed) + session.load()));
     }
 
     /** What is done in a block and ahead in it, without a session. */
-    private double planned(Target block, Session without) {
+    private double planned(Target block, Session without, Plan changed) {
         return block.done().orElse(0)
-                + plan.sessions().stream()
+                + changed.sessions().stream()
                         .filter(p -> block.contains(p.day()) && !p.id().equals(without.id()))
                         .mapToDouble(Session::load)
                         .sum();

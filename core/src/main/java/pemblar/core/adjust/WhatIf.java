@@ -32,9 +32,8 @@ public sealed interface WhatIf {
                         && !session.day().isBefore(first)
                         && !session.day().isAfter(last)) changes.add(new Change.Drop(session.id()));
             for (Target block : unplanned(s)) {
-                long lost = days(later(block.first(), first), earlier(block.last(), last));
-                if (lost > 0)
-                    changes.add(new Change.Retarget(block.first(), block.load() * (1 - (double) lost / block.days())));
+                double lost = share(block, first, last);
+                if (lost > 0) changes.add(new Change.Retarget(block.first(), block.load() * (1 - lost)));
             }
             return changes;
         }
@@ -55,14 +54,16 @@ public sealed interface WhatIf {
             List<Target> blocks =
                     unplanned(s).stream().filter(b -> !b.first().isAfter(until)).toList();
             double hours = touched.stream().mapToDouble(Session::hours).sum()
-                    + blocks.stream().mapToDouble(Target::hours).sum();
+                    + blocks.stream()
+                            .mapToDouble(b -> b.hours() * share(b, s.today(), until))
+                            .sum();
             double weeks = Math.max(1, days(s.today(), until)) / 7.0;
             if (!(hours > 0)) return List.of();
             double factor = Math.max(0, 1 - hoursAWeek * weeks / hours);
             List<Change> changes = new ArrayList<>();
             for (Session session : touched)
                 changes.add(factor == 0 ? new Change.Drop(session.id()) : new Change.Scale(session.id(), factor));
-            for (Target block : blocks) changes.add(new Change.Retarget(block.first(), block.load() * factor));
+            for (Target block : blocks) changes.add(at(factor, block, share(block, s.today(), until)));
             return changes;
         }
     }
@@ -85,7 +86,7 @@ public sealed interface WhatIf {
                                     : new Change.Scale(session.id(), percent / 100));
             for (Target block : unplanned(s))
                 if (!block.first().isAfter(until))
-                    changes.add(new Change.Retarget(block.first(), block.load() * percent / 100));
+                    changes.add(at(percent / 100, block, share(block, s.today(), until)));
             return changes;
         }
     }
@@ -150,6 +151,16 @@ public sealed interface WhatIf {
                 .filter(b -> !b.first().isBefore(s.today()))
                 .filter(b -> s.ahead().stream().noneMatch(x -> b.contains(x.day())))
                 .toList();
+    }
+
+    /** A block of which a share is done at a factor: it reaches beyond the days that are asked about. */
+    private static Change at(double factor, Target block, double share) {
+        return new Change.Retarget(block.first(), block.load() * (1 - share * (1 - factor)));
+    }
+
+    /** How much of a block lies on some days, 0 to 1. */
+    private static double share(Target block, LocalDate first, LocalDate last) {
+        return Math.max(0, (double) days(later(block.first(), first), earlier(block.last(), last)) / block.days());
     }
 
     private static LocalDate later(LocalDate a, LocalDate b) {

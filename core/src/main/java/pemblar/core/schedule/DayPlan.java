@@ -10,11 +10,12 @@ import pemblar.core.season.Block.Phase;
 import pemblar.core.sport.Sport;
 
 /**
- * Puts sessions on the days of a block: hard ones first, 36 hours apart or, when wished, in pairs inside 24 hours; then
- * the long one, then easy ones, with lengths such that the block comes to its load. At most six days in seven are used.
+ * Puts sessions on the days of a block: hard ones first, 36 hours apart (or what the person keeps) or, when wished, in
+ * pairs inside 24 hours; then the long one, then easy ones, with lengths such that the block comes to its load. At most
+ * six days in seven are used.
  */
 public final class DayPlan {
-    static final double HOURS_BETWEEN_HARD = 36;
+    private static final double HOURS_BETWEEN_HARD = 36;
     static final double HOURS_OF_A_STACK = 24;
     private static final int SHORTEST_HARD_MINUTES = 45;
     private static final int SHORTEST_LONG_MINUTES = 75;
@@ -64,6 +65,7 @@ public final class DayPlan {
      * @param leanTo what the hard sessions train first; empty leaves it to the phase
      * @param raceLike the long sessions hold efforts after hours where hard ones are far enough
      * @param aims days on which A events begin
+     * @param hoursBetweenHard from the end of one hard session to the start of the next, as long as it mostly is
      */
     public record Wish(
             Phase phase,
@@ -73,15 +75,18 @@ public final class DayPlan {
             boolean stack,
             List<Purpose> leanTo,
             boolean raceLike,
-            List<LocalDate> aims) {
+            List<LocalDate> aims,
+            double hoursBetweenHard) {
         public Wish {
+            if (!(hoursBetweenHard >= 0 && hoursBetweenHard <= 168))
+                throw new IllegalArgumentException("hoursBetweenHard must be in 0..168, was " + hoursBetweenHard);
             leanTo = List.copyOf(leanTo);
             aims = List.copyOf(aims);
         }
 
         /** Without A events near, and without race-like sessions. */
         public Wish(Phase phase, boolean easy, double load, DayOfWeek longDay, boolean stack, List<Purpose> leanTo) {
-            this(phase, easy, load, longDay, stack, leanTo, false, List.of());
+            this(phase, easy, load, longDay, stack, leanTo, false, List.of(), HOURS_BETWEEN_HARD);
         }
     }
 
@@ -264,8 +269,7 @@ public final class DayPlan {
                         && !nearRace(d)
                         && !d.date().equals(first.date()))
                 .filter(d -> hour(d) - first.hour() > 0 && hour(d) - first.hour() <= HOURS_OF_A_STACK)
-                .filter(d -> hardHours().stream()
-                        .allMatch(h -> h == first.hour() || Math.abs(h - hour(d)) >= HOURS_BETWEEN_HARD))
+                .filter(d -> hardBut(first).stream().allMatch(h -> isFar(h, span(d, first.purpose()))))
                 .findFirst();
     }
 
@@ -273,17 +277,35 @@ public final class DayPlan {
         return day.date().toEpochDay() * 24.0 + day.startMinute() / 60.0;
     }
 
-    /** When hard sessions lie so far, in hours. */
-    private List<Double> hardHours() {
-        List<Double> hours = new ArrayList<>();
-        for (Slot slot : slots) if (slot.purpose().isHard()) hours.add(slot.hour());
-        for (Fixed f : fixed) if (f.hard()) hours.add(f.date().toEpochDay() * 24.0 + f.startMinute() / 60.0);
-        return hours;
+    /** When hard sessions lie so far. @param but this one; null for all */
+    private List<Spacing.Span> hardBut(Slot but) {
+        List<Spacing.Span> spans = new ArrayList<>();
+        for (Slot s : slots)
+            if (s.purpose().isHard() && s != but) spans.add(span(s.hour(), usualSeconds(s.purpose(), s.mostSeconds())));
+        for (Fixed f : fixed)
+            if (f.hard()) spans.add(span(f.date().toEpochDay() * 24.0 + f.startMinute() / 60.0, f.seconds()));
+        return spans;
+    }
+
+    private static Spacing.Span span(Day day, Purpose purpose) {
+        return span(hour(day), usualSeconds(purpose, day.minutes() * 60));
+    }
+
+    private static Spacing.Span span(double start, int seconds) {
+        return new Spacing.Span(start, start + seconds / 3600.0);
+    }
+
+    private static int usualSeconds(Purpose purpose, int mostSeconds) {
+        return Math.min(mostSeconds, Lengths.usualSeconds(purpose));
+    }
+
+    private boolean isFar(Spacing.Span one, Spacing.Span other) {
+        return Math.max(one.start() - other.end(), other.start() - one.end()) >= wish.hoursBetweenHard() - 1e-6;
     }
 
     private boolean farFromHard(Day day, Purpose purpose) {
         return !purpose.isHard()
-                || hardHours().stream().allMatch(h -> Math.abs(h - hour(day)) >= HOURS_BETWEEN_HARD)
+                || hardBut(null).stream().allMatch(h -> isFar(h, span(day, purpose)))
                         && fixed.stream().noneMatch(f -> f.isTooSoonBefore(hour(day)));
     }
 

@@ -116,6 +116,18 @@ class WhatIfTest {
     }
 
     @Test
+    void aBlockThatReachesBeyondTheDaysGivesOfThemAlone() {
+        LocalDate until = TODAY.plusDays(8);
+        // a, b and d hold 6 h, two of the empty block's seven days 16/7 h, over nine days
+        double factor = 1 - 2 * (9 / 7.0) / (6 + 16 / 7.0);
+        List<Change> less = new WhatIf.LessTime(2, until).changes(situation());
+        assertEquals(factor, ((Change.Scale) less.get(0)).factor(), 1e-9);
+        assertEquals(350 * (5 / 7.0 + 2 / 7.0 * factor), ((Change.Retarget) less.get(3)).load(), 1e-9);
+        List<Change> nothing = new WhatIf.Share(0, until).changes(situation());
+        assertEquals(350 * 5 / 7.0, ((Change.Retarget) nothing.get(3)).load(), 1e-9);
+    }
+
+    @Test
     void theEffectIsThatOfTheChangedPlan() {
         Situation s = situation();
         List<Double> leave = Adjusting.line(s, List.of());

@@ -74,6 +74,23 @@ class DayPlanTest {
     }
 
     @Test
+    void whoKeepsHardSessionsFartherApartGetsThemSo() {
+        for (double hours : new double[] {24, 36, 47, 60}) {
+            Wish wish = new Wish(Phase.BUILD, false, 420, DayOfWeek.SUNDAY, false, List.of(), false, List.of(), hours);
+            List<Slot> hard = DayPlan.of(days(0, 90, 90, 90, 90, 120, 240), List.of(), wish).stream()
+                    .filter(s -> s.purpose().isHard())
+                    .toList();
+            assertThat(hard).hasSizeGreaterThanOrEqualTo(hours > 50 ? 1 : 2);
+            for (int i = 1; i < hard.size(); i++) {
+                Slot before = hard.get(i - 1);
+                assertThat(hard.get(i).hour() - before.hour() - before.seconds() / 3600.0)
+                        .as("from the end of one to the start of the next, " + hours + " h kept")
+                        .isGreaterThanOrEqualTo(hours - 0.5);
+            }
+        }
+    }
+
+    @Test
     void nothingHardLiesInTheDayAfterHeavyLegWork() {
         Fixed legs = new Fixed(MONDAY, 1080, 3600, 40, false, false, true);
         Fixed trunk = new Fixed(MONDAY, 1080, 3600, 40, false, false, false);
@@ -165,7 +182,7 @@ class DayPlanTest {
     }
 
     private static Wish towards(LocalDate aim, Phase phase, double load, boolean raceLike) {
-        return new Wish(phase, false, load, DayOfWeek.SUNDAY, false, List.of(), raceLike, List.of(aim));
+        return new Wish(phase, false, load, DayOfWeek.SUNDAY, false, List.of(), raceLike, List.of(aim), 36);
     }
 
     @Test

@@ -12,7 +12,7 @@ import pemblar.app.athlete.Memberships;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
-import pemblar.app.plan.KeptApart;
+import pemblar.app.season.KeptApart;
 import pemblar.app.season.PlanService;
 import pemblar.app.undo.UndoService;
 

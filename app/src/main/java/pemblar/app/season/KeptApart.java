@@ -1,4 +1,4 @@
-package pemblar.app.plan;
+package pemblar.app.season;
 
 import pemblar.app.athlete.Athlete;
 
