@@ -62,6 +62,27 @@ class InsteadPageTest {
         assertThat(today()).isEqualTo(before);
     }
 
+    /** A ride that nobody had planned is part of the seven days like any other. */
+    @Test
+    void theSevenDaysHoldWhatWasDoneWithoutAPlan() {
+        long before = sevenDays();
+        sql.update(
+                "insert into session (athlete_id, day, sport, title, done_seconds, done_load) values (?, ?, 'RIDE',"
+                        + " 'With the club', 7200, 120)",
+                Long.parseLong(base.replaceAll("\\D", "")),
+                TODAY.minusDays(2));
+        assertThat(sevenDays()).isEqualTo(before + 120);
+        sql.update("delete from session where title = 'With the club'");
+    }
+
+    private static long sevenDays() {
+        String page = person.get(base + "/instead?minutes=60&feeling=TIRED").body();
+        Matcher week =
+                Pattern.compile("7 days come to \\d+ instead of (\\d+)\\.").matcher(page);
+        assertThat(week.find()).isTrue();
+        return Long.parseLong(week.group(1));
+    }
+
     @Test
     void minutesThatCannotBeAreNamedAndSoIsAScaleOutOfReach() {
         assertThat(person.get(base + "/instead?minutes=9999").body()).contains("Minutes");
