@@ -128,7 +128,9 @@ public class Situations {
     }
 
     private Clock clock(Athlete athlete, List<Slab> slabs, LocalDate today, Limits limits) {
-        boolean known = slabs.stream().allMatch(s -> s.startMinute() != null);
+        boolean known = slabs.stream()
+                .allMatch(s ->
+                        s.startMinute() != null || s.done() != null && s.done().recorded());
         return new Clock(athlete, known ? new UsualStart(List.of()) : starts.of(athlete, today), limits);
     }
 
