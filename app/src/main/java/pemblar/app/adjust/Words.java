@@ -98,8 +98,8 @@ public final class Words {
     private static String beside(Breach breach, boolean already) {
         String on = breach.first().map(day -> "on " + day(day)).orElse("");
         if (!already) return on.isEmpty() ? "" : " " + on;
-        String as = breach.anew() ? "more than the plan does already" : "as the plan does already";
-        return " (" + (on.isEmpty() ? "" : on + ", ") + as + ")";
+        if (breach.anew()) return " (" + on + "; the plan does so already, but elsewhere or by less)";
+        return " (" + (on.isEmpty() ? "" : on + ", ") + "as the plan does already)";
     }
 
     private static String of(Broken broken) {

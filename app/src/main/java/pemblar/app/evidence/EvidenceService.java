@@ -102,7 +102,7 @@ public class EvidenceService {
                 new Estimate(Quantity.CRITICAL_POWER, watts, watts, Double.POSITIVE_INFINITY),
                 Method.RESERVE_BELOW_ZERO,
                 below.title() + moment,
-                "the reserve was spent and more: critical power or W′ is set too low, or the power was read too high");
+                "the reserve was spent and more: critical power or W′ may be set too low, or the power read too high");
     }
 
     /** CP and W′ of the model over the best efforts of the last 90 days, when there is enough evidence. */

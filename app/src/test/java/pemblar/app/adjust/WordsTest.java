@@ -53,7 +53,7 @@ class WordsTest {
                 "");
         assertThat(Words.broken(p, Set.of(Broken.SPACING, Broken.HOURS)))
                 .isEqualTo("the balance floor on Wed 12 May, "
-                        + "hours a day (on Fri 14 May, more than the plan does already), "
+                        + "hours a day (on Fri 14 May; the plan does so already, but elsewhere or by less), "
                         + "the distance between hard sessions (as the plan does already)");
     }
 }

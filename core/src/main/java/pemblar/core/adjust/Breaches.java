@@ -1,6 +1,5 @@
 package pemblar.core.adjust;
 
-import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -10,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import pemblar.core.schedule.Spacing;
 
 /**
  * How far a plan is over each limit, and where: the build rate on an evening, the floor on a morning, hours on a day,
@@ -17,7 +17,7 @@ import java.util.Set;
  * one place is not free to be so in another.
  */
 final class Breaches {
-    /** What is too little to be seen, by limit: points, points, hours. */
+    /** Points that are too few to be seen. */
     private static final Map<Broken, Double> SLIGHT = Map.of(Broken.BUILD_RATE, 0.1, Broken.BALANCE, 0.1);
     /** Two hard sessions that are too near already may come nearer by what a longer one takes. */
     private static final double LONGER_HOURS = 1;
@@ -78,9 +78,17 @@ final class Breaches {
         for (Broken limit : broken) {
             Optional<LocalDate> beyond = first(limit, other.over(limit));
             boolean anew = beyond.isPresent() || !other.broken.contains(limit);
-            all.add(new Breach(limit, beyond.or(() -> first(limit, Map.of())), anew));
+            all.add(new Breach(limit, beyond.or(() -> anew ? first(limit, Map.of()) : shared(limit, other)), anew));
         }
         return all;
+    }
+
+    /** The first place that both break it in. */
+    private Optional<LocalDate> shared(Broken limit, Breaches other) {
+        return over(limit).keySet().stream()
+                .filter(other.over(limit)::containsKey)
+                .map(At::day)
+                .min(LocalDate::compareTo);
     }
 
     private Optional<LocalDate> first(Broken limit, Map<At, Double> before) {
@@ -125,9 +133,8 @@ final class Breaches {
         Map<At, Double> all = new HashMap<>();
         for (int i = 1; i < hard.size(); i++) {
             if (hard.get(i).day().isBefore(s.today())) continue;
-            double hours =
-                    Duration.between(hard.get(i - 1).end(), hard.get(i).start()).toSeconds() / 3600.0;
-            if (hours < s.limits().spacingHours() - 1e-6)
+            double hours = hard.get(i - 1).hoursTo(hard.get(i));
+            if (Spacing.isNear(hours, s.limits().spacingHours()))
                 all.put(
                         new At(hard.get(i).day(), List.of(where(hard.get(i - 1)), where(hard.get(i)))),
                         s.limits().spacingHours() - hours);

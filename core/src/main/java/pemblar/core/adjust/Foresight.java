@@ -1,6 +1,5 @@
 package pemblar.core.adjust;
 
-import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -10,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import pemblar.core.adjust.Situation.Target;
+import pemblar.core.schedule.Spacing;
 import pemblar.core.season.Event;
 
 /** The load trend over the days ahead with some plan: by the same recursion as everywhere. Index 0 is today. */
@@ -164,11 +164,7 @@ final class Foresight {
 
     /** How far the build rate is over its limit at the most. */
     double overBuilding() {
-        double most = 0;
-        for (int i = 1; i < aim; i++)
-            if (idle[i + WEEK] - idle[i] <= s.limits().buildRate() + DUST)
-                most = Math.max(most, build(i) - s.limits().buildRate());
-        return most;
+        return overBuildingByDay().values().stream().mapToDouble(by -> by).max().orElse(0);
     }
 
     /** Evenings on which the build rate is over its limit, and by how much; not where it is so without any load. */
@@ -201,7 +197,7 @@ final class Foresight {
         if (lowestSoon() < s.limits().balanceFloor() - DUST) broken.add(Broken.BALANCE);
         if (plan.sessions().stream().anyMatch(a -> hoursOn(a.day()) > s.limits().hoursPerDay() + DUST))
             broken.add(Broken.HOURS);
-        if (closest() < s.limits().spacingHours() - 1e-6) broken.add(Broken.SPACING);
+        if (Spacing.isNear(closest(), s.limits().spacingHours())) broken.add(Broken.SPACING);
         if (plan.sessions().stream().anyMatch(a -> Weathers.isOutdoors(a) && s.isForbidden(a.day())))
             broken.add(Broken.WEATHER);
         return broken;
@@ -222,9 +218,7 @@ final class Foresight {
         double closest = Double.POSITIVE_INFINITY;
         for (int i = 1; i < hard.size(); i++) {
             if (hard.get(i).day().isBefore(s.today())) continue;
-            closest = Math.min(
-                    closest,
-                    Duration.between(hard.get(i - 1).end(), hard.get(i).start()).toSeconds() / 3600.0);
+            closest = Math.min(closest, hard.get(i - 1).hoursTo(hard.get(i)));
         }
         return closest;
     }

@@ -1,5 +1,6 @@
 package pemblar.core.adjust;
 
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 
@@ -41,6 +42,11 @@ public record Session(
 
     LocalDateTime end() {
         return start().plusSeconds(Math.round(hours * 3600));
+    }
+
+    /** From its end to the start of another, h; below zero when that begins before. */
+    double hoursTo(Session next) {
+        return Duration.between(end(), next.start()).toSeconds() / 3600.0;
     }
 
     Session on(LocalDate other, int minute) {

@@ -126,7 +126,7 @@ final class Triggers {
             add(
                     Kind.READY,
                     below,
-                    "A session drove the reserve below zero: critical power or W′ is set too low,"
+                    "A session drove the reserve below zero: critical power or W′ may be set too low,"
                             + " or the power was read too high.");
         else if (beaten.size() >= 2)
             add(Kind.READY, beaten, "Key targets were beaten twice: the threshold may be higher.");
@@ -264,7 +264,7 @@ final class Triggers {
     /** A hard session of another kind begins within 24 h of the end of heavy leg work. */
     static boolean isTooSoon(Session legs, Session hard) {
         if (!hard.hard() || hard.legs() || hard.id().equals(legs.id())) return false;
-        double hours = java.time.Duration.between(legs.end(), hard.start()).toSeconds() / 3600.0;
+        double hours = legs.hoursTo(hard);
         return hours >= -legs.hours() && hours < LEGS_HOURS;
     }
 

@@ -300,7 +300,7 @@ public final class DayPlan {
     }
 
     private boolean isFar(Spacing.Span one, Spacing.Span other) {
-        return Math.max(one.start() - other.end(), other.start() - one.end()) >= wish.hoursBetweenHard() - 1e-6;
+        return !Spacing.isNear(one.hoursTo(other), wish.hoursBetweenHard());
     }
 
     private boolean farFromHard(Day day, Purpose purpose) {

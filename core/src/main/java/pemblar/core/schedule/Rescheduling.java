@@ -56,7 +56,7 @@ public final class Rescheduling {
             Spacing.Span at = moving.on(day);
             double gap = others.stream()
                     .filter(Other::hard)
-                    .mapToDouble(o -> between(o.when(), at))
+                    .mapToDouble(o -> o.when().hoursTo(at))
                     .min()
                     .orElse(Double.POSITIVE_INFINITY);
             int same = (int) others.stream().filter(o -> o.date().equals(day)).count();
@@ -64,14 +64,10 @@ public final class Rescheduling {
                     day,
                     gap,
                     same,
-                    moving.hard() && gap < days.hoursBetweenHard() - 1e-6 || legsClash(moving, at, others)));
+                    moving.hard() && Spacing.isNear(gap, days.hoursBetweenHard()) || legsClash(moving, at, others)));
         }
         proposals.sort(Comparator.comparingDouble(p -> unfit(p, from)));
         return List.copyOf(proposals.subList(0, Math.min(MOST_ANSWERS, proposals.size())));
-    }
-
-    private static double between(Spacing.Span one, Spacing.Span other) {
-        return Math.max(0, Math.max(one.start() - other.end(), other.start() - one.end()));
     }
 
     private static boolean legsClash(Moving moving, Spacing.Span at, List<Other> others) {

@@ -14,7 +14,12 @@ public final class Spacing {
     public static final int LONG_RUN_DAYS = 8;
 
     /** When a session is, in hours from any common zero. */
-    public record Span(double start, double end) {}
+    public record Span(double start, double end) {
+        /** Hours between two, whichever comes first; 0 when they overlap. */
+        public double hoursTo(Span other) {
+            return Math.max(0, Math.max(start - other.end, other.start - end));
+        }
+    }
 
     /**
      * Two hard sessions that follow each other. @param hours from the end of one to the start of the next @param near
@@ -37,14 +42,19 @@ public final class Spacing {
 
     private Spacing() {}
 
+    /** Two hard sessions are nearer than the distance that is kept. */
+    public static boolean isNear(double hours, double leastHours) {
+        return hours < leastHours - DUST;
+    }
+
     /** @param leastHours the distance that hard sessions keep */
     public static List<Gap> gaps(Collection<Span> hard, double leastHours) {
         List<Span> spans =
                 hard.stream().sorted(Comparator.comparingDouble(Span::start)).toList();
         List<Gap> gaps = new ArrayList<>();
         for (int i = 1; i < spans.size(); i++) {
-            double between = Math.max(0, spans.get(i).start() - spans.get(i - 1).end());
-            gaps.add(new Gap(spans.get(i - 1), spans.get(i), between, between < leastHours - DUST));
+            double between = spans.get(i - 1).hoursTo(spans.get(i));
+            gaps.add(new Gap(spans.get(i - 1), spans.get(i), between, isNear(between, leastHours)));
         }
         return gaps;
     }
