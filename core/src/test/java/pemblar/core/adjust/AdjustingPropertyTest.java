@@ -242,6 +242,61 @@ class AdjustingPropertyTest {
         }
     }
 
+    /** "As the plan does already" is said of a day only where the plan without any change breaks the limit that day. */
+    @Test
+    void whatIsSaidToBeBrokenAlreadyIsBrokenOnThatDayAsItIs() {
+        int said = 0;
+        for (long seed = 0; seed < SEEDS; seed++) {
+            Situation s = SeededSituations.of(seed);
+            for (Proposal p : Adjusting.of(s).proposals())
+                for (Breach b : p.breaches()) {
+                    if (b.anew() || b.first().isEmpty()) continue;
+                    said++;
+                    assertThat(isBroken(s, b.limit(), b.first().get()))
+                            .as("seed " + seed + " " + b)
+                            .isTrue();
+                }
+        }
+        assertThat(said).isGreaterThan(SEEDS / 10);
+    }
+
+    private static boolean isBroken(Situation s, Broken limit, LocalDate day) {
+        List<Session> on = s.ahead().stream().filter(p -> p.day().equals(day)).toList();
+        int index = (int) (day.toEpochDay() - s.today().toEpochDay());
+        Map<LocalDate, Double> targets = new HashMap<>();
+        Map<String, Session> sessions = changed(s, List.of(), targets);
+        List<LoadTrend.Day> all = trend(s, loads(s, sessions, targets, true), index + 2);
+        List<LoadTrend.Day> trained = trend(s, loads(s, sessions, targets, false), index + 2);
+        return switch (limit) {
+            case HOURS ->
+                on.stream().mapToDouble(Session::hours).sum() > s.limits().hoursPerDay();
+            case WEATHER -> s.isForbidden(day) && !on.isEmpty();
+            case SPACING -> on.stream().anyMatch(p -> p.hard() && isNearBefore(s, p));
+            case BALANCE -> all.get(index).balance() < s.limits().balanceFloor();
+            case BUILD_RATE ->
+                trained.get(index).chronic()
+                                - (index >= 7
+                                        ? trained.get(index - 7).chronic()
+                                        : s.chronicPast().get(index))
+                        > s.limits().buildRate();
+        };
+    }
+
+    private static boolean isNearBefore(Situation s, Session hard) {
+        List<Session> before = new ArrayList<>(s.ahead());
+        s.behind().stream()
+                .filter(b -> b.done().isPresent())
+                .forEach(b -> before.add(b.planned()
+                        .swapped(
+                                b.done().get().load(),
+                                b.done().get().hours(),
+                                b.planned().hard())));
+        return before.stream()
+                .filter(p -> p.hard() && !p.id().equals(hard.id()) && !p.start().isAfter(hard.start()))
+                .anyMatch(p -> Duration.between(p.end(), hard.start()).toSeconds() / 3600.0
+                        < s.limits().spacingHours());
+    }
+
     private static String touched(Change change) {
         if (change instanceof Change.Move m) return m.session();
         if (change instanceof Change.Scale m) return m.session();
