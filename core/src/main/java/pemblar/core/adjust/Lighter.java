@@ -11,6 +11,7 @@ import java.util.Optional;
 final class Lighter {
     private static final int MOST_ROUNDS = 40;
     private static final double LEAST_FACTOR = 0.2;
+    private static final int MOST_RESTS = 3;
     private final Room room;
     private final Situation s;
 
@@ -21,9 +22,43 @@ final class Lighter {
 
     /**
      * The next hard session becomes easy; or volume of the next 7 days is cut by the least of 20 to 40 % that brings
-     * the forecast back.
+     * the forecast back; where nothing lighter keeps the floor, rest.
      */
     List<List<Change>> all() {
+        List<List<Change>> all = shorter();
+        if (all.stream().noneMatch(this::keepsFloor)) {
+            List<Change> rests = rests();
+            if (!rests.isEmpty()) all.add(rests);
+        }
+        return all;
+    }
+
+    private boolean keepsFloor(List<Change> changes) {
+        return new Foresight(s, Plan.after(s, changes)).underFloorByDay().isEmpty();
+    }
+
+    /** Rest on the last days with sessions before each morning under the floor, if that many keep it. */
+    private List<Change> rests() {
+        List<Change> rests = new ArrayList<>();
+        for (int day = 0; day < MOST_RESTS; day++) {
+            Plan rested = Plan.after(s, rests);
+            Optional<LocalDate> under =
+                    new Foresight(s, rested).underFloorByDay().keySet().stream().min(LocalDate::compareTo);
+            Optional<LocalDate> before = under.flatMap(morning -> lastOpen(rested, morning));
+            if (before.isEmpty()) break;
+            rests.add(new Change.Rest(before.get()));
+        }
+        return keepsFloor(rests) ? rests : List.of();
+    }
+
+    private static Optional<LocalDate> lastOpen(Plan plan, LocalDate before) {
+        return plan.sessions().stream()
+                .filter(p -> !p.pinned() && p.day().isBefore(before))
+                .map(Session::day)
+                .max(LocalDate::compareTo);
+    }
+
+    private List<List<Change>> shorter() {
         List<List<Change>> all = new ArrayList<>();
         room.open().stream()
                 .filter(p -> p.hard() && p.day().isBefore(s.today().plusDays(2 * Room.WEEK)))

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import pemblar.core.adjust.Situation.Target;
 import pemblar.core.season.Block.Phase;
+import pemblar.core.season.Priority;
 
 /** What the days ahead have room for: whether a session may go to a day, and whether changes keep the limits. */
 final class Room {
@@ -49,8 +50,8 @@ final class Room {
     }
 
     /**
-     * After some changes: not away, no event's day, not just before an A event, nothing key in a taper or recovery,
-     * nothing hard while the body is strained.
+     * After some changes: not away, no event's day, not just before an A event nor on the eve of a B event, nothing key
+     * in a taper or recovery, nothing hard while the body is strained.
      */
     boolean isOpenFor(Session session, LocalDate day, List<Change> before) {
         if (s.isEventDay(day) || s.awayOn(day).isPresent()) return false;
@@ -60,12 +61,15 @@ final class Room {
         boolean fresh = s.nextAim()
                 .filter(e -> !day.isBefore(e.day().minusDays(FRESH_DAYS)) && !day.isAfter(e.last()))
                 .isPresent();
+        boolean eve = s.events().stream()
+                .map(Situation.Coming::event)
+                .anyMatch(e -> e.priority() == Priority.B && day.equals(e.day().minusDays(1)));
         boolean easyBlock = s.blocks().stream()
                 .anyMatch(b -> b.contains(day) && (b.phase() == Phase.TAPER || b.phase() == Phase.RECOVERY));
         boolean returning = s.away().stream()
                 .anyMatch(a -> session.hard() && Returning.isTooEarly(s, a, day)
                         || Returning.most(s, plan, a, day) < session.load());
-        return !(fresh && session.isKey()) && !(easyBlock && session.isKey()) && !returning;
+        return !(session.isKey() && (fresh || eve || easyBlock)) && !returning;
     }
 
     private boolean hasTime(Session session, LocalDate day, Plan changed) {
