@@ -81,7 +81,9 @@ class PredictionsTest {
         threshold(person, base, 5, TODAY.minusDays(60));
         assertThat(person.get(base + "/progress/fitness").statusCode()).isEqualTo(200);
         assertThat(rows(athlete)).as("what was said stays said").isEqualTo(rows);
-        assertThat(person.get(base + "/season").body()).contains("likely").contains("#events");
+        assertThat(person.get(base + "/season").body())
+                .contains("likely, as of ")
+                .contains("#events");
     }
 
     @Test

@@ -118,6 +118,8 @@ class DemoLoader implements ApplicationRunner {
     /** The script that waits shows them. */
     private static final int SAID_EVERY = 100;
 
+    private static final int SHORTEST_BLOCK = 3;
+
     private final AtomicInteger taken = new AtomicInteger();
     private final AccountService accounts;
     private final AthleteService athletes;
@@ -324,8 +326,13 @@ class DemoLoader implements ApplicationRunner {
             return new Block(
                     today.plusDays(from), days, DemoAthlete.phase(from + days / 2), name, aim, 0, 0, easy, false);
         }
+
+        DemoBlock longer(int by) {
+            return new DemoBlock(from, days + by, easy, name, aim);
+        }
     }
 
+    /** None reaches beyond the A event: what follows it is recovery. */
     private static List<DemoBlock> blocks(DemoAthlete demo) {
         List<DemoBlock> blocks = new ArrayList<>();
         int day = DemoAthlete.FIRST_DAY;
@@ -333,6 +340,13 @@ class DemoLoader implements ApplicationRunner {
         while (day < DemoAthlete.NEXT_A + 14) {
             boolean easy = ++number % (demo.blocksBetweenEasy() + 1) == 0;
             int days = easy ? demo.easyDays() : demo.blockDays();
+            int left = DemoAthlete.NEXT_A + 1 - day;
+            if (left > 0 && left < SHORTEST_BLOCK) {
+                blocks.add(blocks.remove(blocks.size() - 1).longer(left));
+                day += left;
+                continue;
+            }
+            if (left > 0) days = Math.min(days, left);
             Block.Phase phase = DemoAthlete.phase(day + days / 2);
             String name = Character.toUpperCase(phase.name().charAt(0))
                     + phase.name().substring(1).toLowerCase(java.util.Locale.ROOT);

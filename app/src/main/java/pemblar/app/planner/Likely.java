@@ -1,9 +1,13 @@
 package pemblar.app.planner;
 
+import java.time.LocalDate;
 import java.util.Map;
 import pemblar.app.athlete.Athlete;
 
 /** What was last foreseen for events ahead, in words, by their ids; whoever predicts answers. */
 public interface Likely {
-    Map<Long, String> likely(Athlete athlete);
+    /** @param on the day whose knowledge it rests on: a prediction is kept once a week */
+    record Said(String result, LocalDate on) {}
+
+    Map<Long, Said> likely(Athlete athlete);
 }

@@ -3,6 +3,7 @@ package pemblar.app.prediction;
 import java.time.LocalDate;
 import java.util.List;
 import pemblar.app.frame.page.Shown;
+import pemblar.app.planner.Likely;
 import pemblar.app.season.SeasonEvent;
 
 /**
@@ -40,9 +41,10 @@ public record Foreseen(SeasonEvent event, LocalDate day, Course course, boolean 
         return course.isDistance() ? Shown.clock(value) : Math.round(value) + " W";
     }
 
-    /** The latest prediction in words, as “3:05:32, 2:57:33 to 3:14:16”; empty without one. */
-    public String likely() {
+    /** The latest prediction in words, as “3:05:32, 2:57:33 to 3:14:16”, with its day; there must be one. */
+    Likely.Said likely() {
         Made last = latest();
-        return last == null ? "" : words(last.value()) + ", " + words(last.low()) + " to " + words(last.high());
+        return new Likely.Said(
+                words(last.value()) + ", " + words(last.low()) + " to " + words(last.high()), last.day());
     }
 }

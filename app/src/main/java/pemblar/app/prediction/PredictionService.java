@@ -179,9 +179,9 @@ public class PredictionService implements Likely {
 
     @Override
     @Transactional(readOnly = true)
-    public Map<Long, String> likely(Athlete athlete) {
+    public Map<Long, Likely.Said> likely(Athlete athlete) {
         return kept(athlete).stream()
-                .filter(f -> f.event().id() > 0 && !f.part())
+                .filter(f -> f.event().id() > 0 && !f.part() && f.latest() != null)
                 .collect(Collectors.toMap(f -> f.event().id(), Foreseen::likely, (a, b) -> a));
     }
 
