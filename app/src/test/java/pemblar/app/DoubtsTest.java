@@ -111,7 +111,7 @@ class DoubtsTest {
         assertThat(person.get(base + "/sessions").body())
                 .contains("Probably power that nobody has. " + words)
                 .contains("id=\"mend-" + wrong().get("id") + "\"");
-        for (String page : new String[] {"/today", "/progress", "/thresholds"})
+        for (String page : new String[] {"/today", "/progress", "/proposals", "/thresholds"})
             assertThat(person.get(base + page).body())
                     .as(page)
                     .contains(words)

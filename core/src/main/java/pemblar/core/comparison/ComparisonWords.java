@@ -24,22 +24,41 @@ public final class ComparisonWords {
     }
 
     public static String of(SessionComparison c, Groups groups, Compared compared) {
-        return much(c, groups, compared, " is ") + ". " + claim(c, compared.unit()) + cut(c);
+        if (!c.footing().isHeldEqual()) return notHeld(c, groups, compared) + cut(c);
+        if (!c.footing().isShared()) return readOff(c, groups, compared);
+        return "At equal " + compared.along() + ", " + much(c, groups, compared, " is ") + ". "
+                + claim(c, compared.unit()) + cut(c);
     }
 
     /**
-     * The same for groups that hardly share anything along which they are compared: the figure is read off lines beyond
-     * their points, so no probability is given for it.
+     * For groups that hardly share anything along which they are compared: the figure is read off lines beyond their
+     * points, so no probability is given for it.
      */
-    public static String readOff(SessionComparison c, Groups groups, Compared compared) {
-        return much(c, groups, compared, " would be ") + ", read off the lines within the sessions." + cut(c);
+    private static String readOff(SessionComparison c, Groups groups, Compared compared) {
+        return "At equal " + compared.along() + ", " + much(c, groups, compared, " would be ")
+                + ", read off the lines within the sessions." + cut(c) + " But the two hardly overlap in "
+                + compared.along() + ": this rests on how one follows the other within the sessions, not on like"
+                + " repetitions, and is no proof.";
+    }
+
+    /**
+     * Nothing says how one follows the other, and the groups lie apart: the difference may be that of the covariate.
+     */
+    private static String notHeld(SessionComparison c, Groups groups, Compared compared) {
+        String name = compared.name().substring(0, 1).toUpperCase(Locale.ROOT)
+                + compared.name().substring(1);
+        Compared first = new Compared(name, compared.unit(), compared.along());
+        double apart = 100 * c.footing().apart();
+        return much(c, groups, first, " is ") + ", at "
+                + String.format(Locale.ROOT, "%.1f %% %s ", Math.abs(apart), apart >= 0 ? "more" : "less")
+                + compared.along() + ". No session has repetitions at unlike " + compared.along()
+                + ", so it could not be held equal, and the difference may be that.";
     }
 
     private static String much(SessionComparison c, Groups groups, Compared compared, String verb) {
         String figure = String.format(Locale.ROOT, "%.2f", Math.abs(c.difference())) + compared.unit();
-        return "At equal " + compared.along() + ", " + compared.name() + verb + figure
-                + (c.difference() >= 0 ? " higher" : " lower") + " with " + groups.second() + " than with "
-                + groups.first();
+        return compared.name() + verb + figure + (c.difference() >= 0 ? " higher" : " lower") + " with "
+                + groups.second() + " than with " + groups.first();
     }
 
     private static String cut(SessionComparison c) {
@@ -73,7 +92,7 @@ public final class ComparisonWords {
                 ? "within " + c.firstSessions() + " sessions that hold both"
                 : "over " + c.firstSessions() + " and " + c.secondSessions() + " sessions";
         return c.sure()
-                ? "That is more than chance between days would give (" + range + ", " + days + ")."
+                ? "Chance between days would seldom give that (" + range + ", " + days + ")."
                 : "That can be chance between days (" + range + ", " + days + ").";
     }
 }

@@ -18,6 +18,7 @@ import java.util.Set;
  *
  * @param difference second group less first, in the unit of what is compared; NaN when a group has nothing
  * @param slope change of what is compared for one unit of the covariate; 0 when the repetitions do not tell
+ * @param footing whether the groups could be brought to an equal value of the covariate at all
  * @param test empty when sessions are too few for a probability
  * @param cutTo seconds to which all repetitions were cut; empty when they are whole
  * @see "Welch, The generalization of Student's problem when several different population variances are involved,
@@ -26,6 +27,7 @@ import java.util.Set;
 public record SessionComparison(
         double difference,
         double slope,
+        Footing footing,
         Test test,
         OptionalInt cutTo,
         Design design,
@@ -90,14 +92,26 @@ public record SessionComparison(
     }
 
     private static SessionComparison compare(List<Point> points, OptionalInt cutTo) {
+        OptionalDouble within = slope(points);
+        Fit fit = new Fit(
+                within.orElse(0), Footing.of(along(points, false), along(points, true), within.isPresent()), cutTo);
         Set<String> first = sessions(points, false);
         Set<String> second = sessions(points, true);
         Set<String> shared = new LinkedHashSet<>(first);
         shared.retainAll(second);
-        if (shared.size() == 1 && first.size() == 1 && second.size() == 1) return oneSession(points, cutTo);
-        double slope = slope(points);
-        if (shared.size() >= 2) return within(points, shared, slope, cutTo);
-        return between(points, slope, cutTo, first.size(), second.size());
+        if (shared.size() == 1 && first.size() == 1 && second.size() == 1) return oneSession(points, fit);
+        if (shared.size() >= 2) return within(points, shared, fit);
+        return between(points, fit, first.size(), second.size());
+    }
+
+    /** The common slope and what it stands on. */
+    private record Fit(double slope, Footing footing, OptionalInt cutTo) {}
+
+    private static double[] along(List<Point> points, boolean second) {
+        return points.stream()
+                .filter(p -> p.second() == second)
+                .mapToDouble(Point::x)
+                .toArray();
     }
 
     private static Set<String> sessions(List<Point> points, boolean second) {
@@ -106,8 +120,8 @@ public record SessionComparison(
         return sessions;
     }
 
-    /** Within sessions, and within a group where a session holds both; 0 when nothing varies there. */
-    private static double slope(List<Point> points) {
+    /** Within sessions, and within a group where a session holds both; empty when nothing varies there. */
+    private static OptionalDouble slope(List<Point> points) {
         Map<String, List<Point>> cells = new LinkedHashMap<>();
         for (Point p : points)
             cells.computeIfAbsent(p.second() + " " + p.session(), k -> new ArrayList<>())
@@ -123,7 +137,7 @@ public record SessionComparison(
             }
         }
         double size = points.stream().mapToDouble(p -> p.x() * p.x()).sum();
-        return squares > 1e-12 * size ? products / squares : 0;
+        return squares > 1e-12 * size ? OptionalDouble.of(products / squares) : OptionalDouble.empty();
     }
 
     private static double[] residuals(List<Point> points, boolean second, Set<String> of, double slope) {
@@ -136,14 +150,20 @@ public record SessionComparison(
                 .toArray();
     }
 
-    private static SessionComparison between(
-            List<Point> points, double slope, OptionalInt cutTo, int firstCount, int secondCount) {
-        double[] first = residuals(points, false, sessions(points, false), slope);
-        double[] second = residuals(points, true, sessions(points, true), slope);
+    private static SessionComparison between(List<Point> points, Fit fit, int firstCount, int secondCount) {
+        double[] first = residuals(points, false, sessions(points, false), fit.slope());
+        double[] second = residuals(points, true, sessions(points, true), fit.slope());
         double difference = average(second) - average(first);
         if (firstCount < 2 || secondCount < 2)
             return new SessionComparison(
-                    difference, slope, null, cutTo, Design.TOO_FEW_SESSIONS, firstCount, secondCount);
+                    difference,
+                    fit.slope(),
+                    fit.footing(),
+                    null,
+                    fit.cutTo(),
+                    Design.TOO_FEW_SESSIONS,
+                    firstCount,
+                    secondCount);
         double a = variance(first) / first.length;
         double b = variance(second) / second.length;
         double freedom = a + b > 0
@@ -151,32 +171,34 @@ public record SessionComparison(
                 : first.length + second.length - 2;
         return new SessionComparison(
                 difference,
-                slope,
+                fit.slope(),
+                fit.footing(),
                 test(difference, Math.sqrt(a + b), freedom),
-                cutTo,
+                fit.cutTo(),
                 Design.BETWEEN_SESSIONS,
                 firstCount,
                 secondCount);
     }
 
-    private static SessionComparison within(List<Point> points, Set<String> shared, double slope, OptionalInt cutTo) {
-        double[] first = residuals(points, false, shared, slope);
-        double[] second = residuals(points, true, shared, slope);
+    private static SessionComparison within(List<Point> points, Set<String> shared, Fit fit) {
+        double[] first = residuals(points, false, shared, fit.slope());
+        double[] second = residuals(points, true, shared, fit.slope());
         double[] differences = new double[first.length];
         for (int i = 0; i < differences.length; i++) differences[i] = second[i] - first[i];
         double error = Math.sqrt(variance(differences) / differences.length);
         return new SessionComparison(
                 average(differences),
-                slope,
+                fit.slope(),
+                fit.footing(),
                 test(average(differences), error, differences.length - 1.0),
-                cutTo,
+                fit.cutTo(),
                 Design.WITHIN_SESSIONS,
                 shared.size(),
                 shared.size());
     }
 
     /** Alternating repetitions have their order as a second covariate; others cannot tell order and group apart. */
-    private static SessionComparison oneSession(List<Point> all, OptionalInt cutTo) {
+    private static SessionComparison oneSession(List<Point> all, Fit common) {
         List<Point> points = all.stream()
                 .sorted(java.util.Comparator.comparingInt(Point::order))
                 .toList();
@@ -191,8 +213,9 @@ public record SessionComparison(
         return new SessionComparison(
                 fit.difference(),
                 fit.slope(),
+                common.footing(),
                 null,
-                cutTo,
+                common.cutTo(),
                 alternates ? Design.ONE_SESSION_ALTERNATING : Design.ONE_SESSION_IN_ORDER,
                 1,
                 1);
@@ -216,7 +239,7 @@ public record SessionComparison(
     /** The same of repetitions that were cut before. */
     public SessionComparison cutTo(int seconds) {
         return new SessionComparison(
-                difference, slope, test, OptionalInt.of(seconds), design, firstSessions, secondSessions);
+                difference, slope, footing, test, OptionalInt.of(seconds), design, firstSessions, secondSessions);
     }
 
     public boolean sure() {

@@ -106,6 +106,48 @@ class SessionComparisonTest {
         assertThat(SessionComparison.of(inOrder).design()).isEqualTo(Design.ONE_SESSION_IN_ORDER);
     }
 
+    /** Heart rate follows power, nothing else differs: with one repetition a day no slope can take power out of it. */
+    @Test
+    void whereNoSessionTellsHowOneFollowsTheOtherNothingIsSaidToBeAtAnEqualValue() {
+        List<Repetition> all = new ArrayList<>();
+        for (int s = 0; s < 8; s++) {
+            double watts = (s >= 4 ? 230 : 210) + 2 * (s % 4);
+            all.add(repetition(s >= 4, "s" + s, 0, watts, 100 + 0.2 * watts, 60));
+        }
+        SessionComparison c = SessionComparison.of(all);
+        assertThat(c.footing().isHeldEqual()).isFalse();
+        assertThat(c.difference()).isCloseTo(4, within(1e-9));
+        assertThat(words(c))
+                .isEqualTo("What is compared is 4.00 bpm higher with new than with old, at 9.0 % more power. No session"
+                        + " has repetitions at unlike power, so it could not be held equal, and the difference may be"
+                        + " that.");
+    }
+
+    @Test
+    void oneRepetitionADayIsComparedAtEqualPowerWhereAllAreAtTheSame() {
+        List<Repetition> all = new ArrayList<>();
+        for (int s = 0; s < 8; s++) all.add(repetition(s >= 4, "s" + s, 0, 230, 150 + s % 4 + (s >= 4 ? 20 : 0), 60));
+        assertThat(words(SessionComparison.of(all)))
+                .startsWith("At equal power, what is compared is 20.00 bpm higher with new than with old. "
+                        + "Chance between days would seldom give that (");
+    }
+
+    @Test
+    void groupsThatShareNoPowerAreReadOffTheirLinesWithoutAProbability() {
+        List<Repetition> all = new ArrayList<>();
+        for (int s = 0; s < 8; s++)
+            for (int r = 0; r < 3; r++) {
+                double watts = (s >= 4 ? 240 : 210) + 3 * r;
+                all.add(repetition(s >= 4, "s" + s, r, watts, 100 + 0.2 * watts + s % 4, 60));
+            }
+        SessionComparison c = SessionComparison.of(all);
+        assertThat(c.footing().isShared()).isFalse();
+        assertThat(c.footing().isHeldEqual()).isTrue();
+        assertThat(words(c))
+                .contains("would be 0.00 bpm", "hardly overlap in power")
+                .doesNotContain("hance");
+    }
+
     private static SessionComparison simulated(Random random, double difference) {
         List<Repetition> all = new ArrayList<>();
         int sessions = 3 + random.nextInt(4);

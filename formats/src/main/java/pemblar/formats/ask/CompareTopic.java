@@ -59,6 +59,8 @@ final class CompareTopic implements Topic {
                 Answer.figure(c.difference()),
                 "slope",
                 Answer.figure(c.slope()),
+                "heldEqual",
+                c.footing().isHeldEqual(),
                 "p",
                 tested ? Answer.figure(c.test().p()) : null,
                 "df",

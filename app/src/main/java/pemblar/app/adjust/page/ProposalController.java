@@ -24,6 +24,7 @@ import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.load.TrendService;
 import pemblar.app.season.SeasonSettings.Away;
+import pemblar.app.session.reading.DoubtService;
 import pemblar.core.sport.Sport;
 
 /** What the plan could answer: what is open, one proposal in detail, days away, and what became of earlier ones. */
@@ -35,9 +36,16 @@ class ProposalController {
     private final LimitService limits;
     private final AthleteService athletes;
     private final TrendService trends;
+    private final DoubtService doubts;
 
     ProposalController(
-            Pages pages, AdjustService adjusting, LimitService limits, AthleteService athletes, TrendService trends) {
+            Pages pages,
+            AdjustService adjusting,
+            LimitService limits,
+            AthleteService athletes,
+            TrendService trends,
+            DoubtService doubts) {
+        this.doubts = doubts;
         this.athletes = athletes;
         this.trends = trends;
         this.pages = pages;
@@ -63,6 +71,7 @@ class ProposalController {
         model.addAttribute("chosen", chosen);
         if (chosen != null)
             model.addAttribute("view", ProposalView.of(open, chosen, on == null ? null : new HashSet<>(on), trend));
+        model.addAttribute("doubtful", doubts.waiting(page.athlete(), trend));
         model.addAttribute("learning", adjusting.answered(page.athlete(), trend));
         model.addAttribute("coached", adjusting.hasCoach(visit));
         model.addAttribute("coaching", adjusting.isCoaching(visit));

@@ -1,7 +1,6 @@
 package pemblar.app.compare.page;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
@@ -47,8 +46,6 @@ public record ComparisonView(
     private static final int FEWEST_REPETITIONS = 2;
     /** Groups that are further apart than this share are compared by a line beyond their points. */
     private static final double LIKE = 0.1;
-
-    private static final double MOST_SPREADS = 2;
 
     private static final int FEWEST_SESSIONS = 3;
 
@@ -191,10 +188,7 @@ public record ComparisonView(
             SessionComparison said = cutTo == 0 ? found : found.cutTo(cutTo);
             Groups named = new Groups("“" + two.get(0) + "”", "“" + two.get(1) + "”");
             Compared compared = new Compared(y.name(), y.derived() ? "" : " " + y.unit(), x.name());
-            String caveat = caveat(content, two, x);
-            return caveat.isEmpty()
-                    ? ComparisonWords.of(said, named, compared)
-                    : ComparisonWords.readOff(said, named, compared) + caveat;
+            return ComparisonWords.of(said, named, compared);
         } catch (IllegalArgumentException e) {
             return tooLittle(two, x, y, "repetitions");
         }
@@ -227,29 +221,6 @@ public record ComparisonView(
         return first.getMax() + margin < second.getMin() || second.getMax() + margin < first.getMin();
     }
 
-    /**
-     * Groups whose means are over two of their own spreads apart meet nowhere: what follows then rests on the slope
-     * within sessions, which is too flat wherever the compared quantity is slow to follow (measured: docs/benchmarks).
-     */
-    private static String caveat(Content content, List<String> two, Column x) {
-        double[] first = along(content, two.get(0)).toArray();
-        double[] second = along(content, two.get(1)).toArray();
-        double between = Math.abs(mean(second) - mean(first));
-        double within = Math.sqrt((squares(first) + squares(second)) / Math.max(1, first.length + second.length - 2));
-        if (between <= MOST_SPREADS * within) return "";
-        return " But the two hardly overlap in " + x.name() + ": this rests on how one follows the other within the"
-                + " sessions, not on like repetitions, and is no proof.";
-    }
-
-    private static double mean(double[] values) {
-        return Arrays.stream(values).average().orElse(Double.NaN);
-    }
-
-    private static double squares(double[] values) {
-        double mean = mean(values);
-        return Arrays.stream(values).map(v -> (v - mean) * (v - mean)).sum();
-    }
-
     /** From session to session, unlike surfaces apart. */
     private static List<String> trends(Content content) {
         Map<String, Map<String, List<Line>>> bySurface = counting(content).stream()
@@ -278,7 +249,7 @@ public record ComparisonView(
                     : "";
             String change = (slope.perRepetition() < 0 ? "−" : "+") + text(content.y(), Math.abs(slope.perRepetition()))
                     + (y.derived() ? "" : " " + y.unit()) + " per session";
-            all.add(where + y.name() + " over " + slope.count() + " sessions: " + change
+            all.add(where + y.name() + " as measured, over " + slope.count() + " sessions: " + change
                     + (slope.isTrend() ? ", more than noise." : ", within noise."));
         });
         return all;

@@ -97,6 +97,7 @@ class MarginController {
         });
         return switch (here) {
             case "today" -> "redirect:/a/" + visit.athleteId() + "/today";
+            case "proposals" -> "redirect:/a/" + visit.athleteId() + "/proposals";
             case "progress" -> "redirect:/a/" + visit.athleteId() + "/progress";
             case "thresholds" -> "redirect:/a/" + visit.athleteId() + "/thresholds";
             case "sessions" -> "redirect:/a/" + visit.athleteId() + "/sessions";
