@@ -21,12 +21,16 @@ public final class Typed {
             value = Double.parseDouble(typed == null ? "" : typed.strip().replace(',', '.'));
         } catch (NumberFormatException e) {
             throw new IllegalArgumentException(
-                    field + ": “" + typed + "” is not a number; enter " + plain(least) + " to " + plain(most) + ".");
+                    field + ": " + no(typed, "a number") + "; enter " + plain(least) + " to " + plain(most) + ".");
         }
         if (!(value >= least && value <= most))
             throw new IllegalArgumentException(field + ": " + typed.strip() + " is not possible; enter " + plain(least)
                     + " to " + plain(most) + ". The nearest is " + plain(value > most ? most : least) + ".");
         return value;
+    }
+
+    private static String no(String typed, String kind) {
+        return typed == null || typed.isBlank() ? "nothing was entered" : "“" + typed + "” is not " + kind;
     }
 
     public static int whole(String field, String typed, int least, int most) {
@@ -43,7 +47,7 @@ public final class Typed {
             throw new IllegalArgumentException(field + ": " + day + " is too far; the nearest possible lies between "
                     + FIRST_YEAR + " and " + (LAST_YEAR - 1) + ".");
         } catch (DateTimeParseException e) {
-            throw new IllegalArgumentException(field + ": “" + typed + "” is not a day; enter one such as 2027-05-30.");
+            throw new IllegalArgumentException(field + ": " + no(typed, "a day") + "; enter one such as 2027-05-30.");
         }
     }
 

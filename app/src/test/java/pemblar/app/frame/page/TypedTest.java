@@ -7,6 +7,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.NullSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 @Tag("unit")
@@ -44,5 +45,15 @@ class TypedTest {
         assertThatThrownBy(() -> Typed.whole("Days", "2.5", 0, 100))
                 .hasMessage("Days: enter a whole number from 0 to 100.");
         assertThatThrownBy(() -> Typed.day("Day", "31.12.")).hasMessageContaining("such as 2027-05-30");
+    }
+
+    @ParameterizedTest
+    @NullSource
+    @ValueSource(strings = {"", "  "})
+    void anEmptyFieldIsSaidToBeEmpty(String typed) {
+        assertThatThrownBy(() -> Typed.day("Day", typed))
+                .hasMessage("Day: nothing was entered; enter one such as 2027-05-30.");
+        assertThatThrownBy(() -> Typed.number("Hours", typed, 0, 100))
+                .hasMessage("Hours: nothing was entered; enter 0 to 100.");
     }
 }
