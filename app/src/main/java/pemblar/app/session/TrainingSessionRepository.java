@@ -67,27 +67,6 @@ public interface TrainingSessionRepository extends Repository<SessionRow, Long> 
     @Query("select s.id from SessionRow s where s.recording.id = :recordingId")
     Optional<Long> idOfRecording(long recordingId);
 
-    /** @param field kind, equipment, surface or weather; any other has none */
-    @Query("select s.recording.id from SessionRow s where s.athleteId = :athleteId and s.recording is not "
-            + "null and case when :field = 'kind' then s.kind when :field = 'equipment' then s.equipment "
-            + "when :field = 'surface' then s.surface when :field = 'weather' then s.weather else '' end = :word")
-    List<Long> recordingsWith(long athleteId, String field, String word);
-
-    @Query("select s.recording.id from SessionRow s where s.athleteId = :athleteId and s.recording is not "
-            + "null and locate(concat(',', :tag, ','), concat(',', s.tags, ',')) > 0")
-    List<Long> recordingsTagged(long athleteId, String tag);
-
-    /** Words that sessions have alike, how many have them all since a day, and of which sport. */
-    record Words(
-            Sport sport, String kind, String equipment, String surface, String weather, String tags, long lately) {}
-
-    @Query("select new pemblar.app.session.TrainingSessionRepository$Words(s.sport, s.kind, s.equipment, "
-            + "s.surface, s.weather, s.tags, sum(case when s.day >= :since then 1 else 0 end)) from "
-            + "SessionRow s where s.athleteId = :athleteId "
-            + "and (s.kind <> '' or s.equipment <> '' or s.surface <> '' or s.weather <> '' or s.tags "
-            + "<> '') group by s.sport, s.kind, s.equipment, s.surface, s.weather, s.tags")
-    List<Words> words(long athleteId, LocalDate since);
-
     @Query("select s from SessionRow s left join fetch s.recording where s.athleteId = :athleteId and s.id "
             + "in :ids order by s.day, s.id")
     List<SessionRow> all(long athleteId, List<Long> ids);

@@ -125,7 +125,10 @@ public class CurveController {
         boolean knowsMass = values.latest(Quantity.BODY_MASS, today).isPresent();
         boolean kilograms = form.perKilogram() && knowsMass && measure == Measure.POWER;
         CurveUnits units = new CurveUnits(measure, of, kilograms);
-        Set<Long> chosen = descriptions.recordingsWith(athlete, form.only());
+        Set<Long> chosen = descriptions.recordingsWith(
+                athlete,
+                form.only(),
+                new DayRange(begin.isBefore(otherBegin) ? begin : otherBegin, end.isAfter(otherEnd) ? end : otherEnd));
         Scope scope = new Scope(athlete, of, measure, new DayRange(begin, end));
         BestCurve watts = efforts.curve(scope, chosen);
         BestCurve everything = chosen == null ? watts : efforts.curve(scope);

@@ -156,7 +156,7 @@ class ProfileController {
         model.addAttribute("bandsFile", chosen.fileName().orElse(null));
         if (!knowsMass) return "evidence/profile";
         LocalDate begin = today.minusDays(EvidenceService.RECENT_DAYS);
-        Set<Long> like = descriptions.recordingsWith(athlete, only);
+        Set<Long> like = descriptions.recordingsWith(athlete, only, new DayRange(begin.minusDays(YEAR), today));
         model.addAttribute("only", only);
         model.addAttribute("words", descriptions.known(athlete, null, today).all());
         Asked asked = new Asked(values, chosen.bands(), like);

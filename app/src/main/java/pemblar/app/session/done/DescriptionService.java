@@ -20,6 +20,7 @@ import pemblar.app.session.SessionDesk;
 import pemblar.app.session.SessionRow;
 import pemblar.app.session.TrainingSessionRepository;
 import pemblar.core.matching.Stretches;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Sport;
 
 /**
@@ -36,8 +37,10 @@ public class DescriptionService {
     private static final int MOST_AT_ONCE = 500;
     private final SessionDesk desk;
     private final TrainingSessionRepository sessions;
+    private final WordStore words;
 
-    DescriptionService(SessionDesk desk, TrainingSessionRepository sessions) {
+    DescriptionService(SessionDesk desk, TrainingSessionRepository sessions, WordStore words) {
+        this.words = words;
         this.desk = desk;
         this.sessions = sessions;
     }
@@ -154,12 +157,12 @@ public class DescriptionService {
      */
     @Transactional(readOnly = true)
     public Known known(Athlete athlete, Sport sport, LocalDate day) {
-        List<TrainingSessionRepository.Words> all = sessions.words(athlete.id(), day.minusDays(USUAL_DAYS));
+        List<WordStore.Used> all = words.used(athlete.id(), day.minusDays(USUAL_DAYS));
         return new Known(
-                distinct(all, TrainingSessionRepository.Words::kind),
-                distinct(all, TrainingSessionRepository.Words::equipment),
-                distinct(all, TrainingSessionRepository.Words::surface),
-                distinct(all, TrainingSessionRepository.Words::weather),
+                distinct(all, WordStore.Used::kind),
+                distinct(all, WordStore.Used::equipment),
+                distinct(all, WordStore.Used::surface),
+                distinct(all, WordStore.Used::weather),
                 all.stream()
                         .flatMap(w -> Described.tags(w.tags()).stream())
                         .distinct()
@@ -168,13 +171,12 @@ public class DescriptionService {
                 usual(all, sport));
     }
 
-    private static Words usual(List<TrainingSessionRepository.Words> all, Sport sport) {
+    private static Words usual(List<WordStore.Used> all, Sport sport) {
         return all.stream()
                 .filter(w -> w.sport() == sport
                         && !(w.equipment().isEmpty() && w.surface().isEmpty()))
                 .collect(Collectors.groupingBy(
-                        w -> List.of(w.equipment(), w.surface()),
-                        Collectors.summingLong(TrainingSessionRepository.Words::lately)))
+                        w -> List.of(w.equipment(), w.surface()), Collectors.summingLong(WordStore.Used::lately)))
                 .entrySet()
                 .stream()
                 .filter(e -> e.getValue() >= LEAST_USUAL)
@@ -184,11 +186,11 @@ public class DescriptionService {
     }
 
     /**
-     * Recordings of sessions that have a word. @param word as the lists of words give it, such as
+     * Recordings of some days whose sessions have a word. @param word as the lists of words give it, such as
      * {@code surface:gravel} or {@code tag:club}; blank asks for nothing and gives null
      */
     @Transactional(readOnly = true)
-    public Set<Long> recordingsWith(Athlete athlete, String word) {
+    public Set<Long> recordingsWith(Athlete athlete, String word, DayRange days) {
         int colon = word.indexOf(':');
         if (colon < 0) return null;
         String field = word.substring(0, colon);
@@ -196,12 +198,11 @@ public class DescriptionService {
         if (value.isBlank()) return Set.of();
         return Set.copyOf(
                 field.equals("tag")
-                        ? sessions.recordingsTagged(athlete.id(), value)
-                        : sessions.recordingsWith(athlete.id(), field, value));
+                        ? words.recordingsTagged(athlete.id(), value, days)
+                        : words.recordingsWith(athlete.id(), field, value, days));
     }
 
-    private static List<String> distinct(
-            List<TrainingSessionRepository.Words> all, Function<TrainingSessionRepository.Words, String> field) {
+    private static List<String> distinct(List<WordStore.Used> all, Function<WordStore.Used, String> field) {
         return all.stream()
                 .map(field)
                 .filter(t -> !t.isEmpty())

@@ -28,6 +28,7 @@ import pemblar.app.session.done.DescriptionService.Words;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.matching.Stretches;
 import pemblar.core.matching.Stretches.One;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Sex;
 
@@ -37,9 +38,11 @@ class DescriptionServiceTest {
     private static final Athlete ATHLETE = new Athlete(
             3, "A", java.util.List.of(Sport.RIDE), Sex.NOT_GIVEN, ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
     private static final LocalDate DAY = LocalDate.of(2026, 5, 4);
+    private static final DayRange DAYS = DayRange.upTo(DAY, 90);
     private final SessionDesk desk = mock(SessionDesk.class);
     private final TrainingSessionRepository sessions = mock(TrainingSessionRepository.class);
-    private final DescriptionService service = new DescriptionService(desk, sessions);
+    private final WordStore store = mock(WordStore.class);
+    private final DescriptionService service = new DescriptionService(desk, sessions, store);
 
     private static SessionRow row(long id, String tags) {
         SessionRow row = Rows.of(id, 3, DAY, Sport.RIDE, "Ride " + id);
@@ -53,9 +56,8 @@ class DescriptionServiceTest {
         return row;
     }
 
-    private static TrainingSessionRepository.Words words(
-            Sport sport, String equipment, String surface, String tags, long lately) {
-        return new TrainingSessionRepository.Words(sport, "training", equipment, surface, "dry", tags, lately);
+    private static WordStore.Used words(Sport sport, String equipment, String surface, String tags, long lately) {
+        return new WordStore.Used(sport, "training", equipment, surface, "dry", tags, lately);
     }
 
     @Test
@@ -102,7 +104,7 @@ class DescriptionServiceTest {
 
     @Test
     void theUsualIsWhatMostSessionsOfTheSportHadOfLate() {
-        when(sessions.words(3, DAY.minusDays(90)))
+        when(store.used(3, DAY.minusDays(90)))
                 .thenReturn(List.of(
                         words(Sport.RIDE, "grey bike", "road", "club", 5),
                         words(Sport.RIDE, "red bike", "gravel", "", 3),
@@ -118,7 +120,7 @@ class DescriptionServiceTest {
 
     @Test
     void onceIsNotUsual() {
-        when(sessions.words(3, DAY.minusDays(90)))
+        when(store.used(3, DAY.minusDays(90)))
                 .thenReturn(
                         List.of(words(Sport.RIDE, "grey bike", "road", "", 1), words(Sport.RIDE, "", "", "club", 9)));
         assertThat(service.known(ATHLETE, Sport.RIDE, DAY).usual()).isNull();
@@ -126,12 +128,12 @@ class DescriptionServiceTest {
 
     @Test
     void aWordOfAListFindsItsRecordingsAndNothingAsksForAll() {
-        when(sessions.recordingsWith(3, "surface", "gravel")).thenReturn(List.of(11L, 12L));
-        when(sessions.recordingsTagged(3, "club")).thenReturn(List.of(12L));
-        assertThat(service.recordingsWith(ATHLETE, "surface:gravel")).containsExactlyInAnyOrder(11L, 12L);
-        assertThat(service.recordingsWith(ATHLETE, "tag:club")).containsExactly(12L);
-        assertThat(service.recordingsWith(ATHLETE, "")).as("all").isNull();
-        assertThat(service.recordingsWith(ATHLETE, "moon:full"))
+        when(store.recordingsWith(3, "surface", "gravel", DAYS)).thenReturn(List.of(11L, 12L));
+        when(store.recordingsTagged(3, "club", DAYS)).thenReturn(List.of(12L));
+        assertThat(service.recordingsWith(ATHLETE, "surface:gravel", DAYS)).containsExactlyInAnyOrder(11L, 12L);
+        assertThat(service.recordingsWith(ATHLETE, "tag:club", DAYS)).containsExactly(12L);
+        assertThat(service.recordingsWith(ATHLETE, "", DAYS)).as("all").isNull();
+        assertThat(service.recordingsWith(ATHLETE, "moon:full", DAYS))
                 .as("no such word")
                 .isEmpty();
     }
