@@ -2,10 +2,12 @@ package pemblar.core.adjust;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import pemblar.core.schedule.Purpose;
 
 /**
@@ -78,7 +80,8 @@ public final class Instead {
         double others = today - replaced.map(Session::load).orElse(0.0);
         boolean strained =
                 Triggers.of(s, Plan.after(s, List.of())).stream().anyMatch(t -> t.kind() == Trigger.Kind.BODY);
-        List<Purpose> wanted = wanted(strained, replaced, feeling);
+        List<Purpose> usual = wanted(strained, replaced, feeling);
+        List<Purpose> wanted = s.isKeptFresh(s.today()) ? fresh(usual, replaced) : usual;
         List<Choice> choices = new ArrayList<>();
         for (Option option : options) {
             if (!wanted.contains(option.purpose()) || option.lowestReserve().orElse(1) <= 0) continue;
@@ -121,6 +124,15 @@ public final class Instead {
             case OUTING, WAY_TO_WORK, STRENGTH -> List.of(Purpose.EASY);
             default -> List.of(purpose.get(), Purpose.EASY);
         };
+    }
+
+    /** Before an event nothing key is offered but what is planned for today itself. */
+    private static List<Purpose> fresh(List<Purpose> wanted, Optional<Session> replaced) {
+        Optional<Purpose> planned = replaced.flatMap(r -> named(r.purpose()));
+        Set<Purpose> kept = new LinkedHashSet<>();
+        for (Purpose p : wanted)
+            if (planned.equals(Optional.of(p)) || p == Purpose.EASY || p == Purpose.RECOVERY) kept.add(p);
+        return List.copyOf(kept);
     }
 
     private static Optional<Purpose> named(String purpose) {

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.OptionalInt;
 import pemblar.core.adjust.Situation.Target;
 import pemblar.core.season.Block.Phase;
-import pemblar.core.season.Priority;
 
 /** What the days ahead have room for: whether a session may go to a day, and whether changes keep the limits. */
 final class Room {
@@ -14,7 +13,6 @@ final class Room {
     static final int WAIT_DAYS = 2;
     static final int WEEK = 7;
     static final int TAPER_DAYS = 14;
-    private static final int FRESH_DAYS = 3;
     /** Sessions are scaled in whole percents, down. */
     private static final double PERCENT = 100;
 
@@ -58,18 +56,12 @@ final class Room {
         Plan changed = before.isEmpty() ? plan : Plan.after(s, before);
         if (isFull(session, day, changed) || !hasTime(session, day, changed)) return false;
         if (strained && session.isKey() && day.isBefore(s.today().plusDays(WAIT_DAYS))) return false;
-        boolean fresh = s.nextAim()
-                .filter(e -> !day.isBefore(e.day().minusDays(FRESH_DAYS)) && !day.isAfter(e.last()))
-                .isPresent();
-        boolean eve = s.events().stream()
-                .map(Situation.Coming::event)
-                .anyMatch(e -> e.priority() == Priority.B && day.equals(e.day().minusDays(1)));
         boolean easyBlock = s.blocks().stream()
                 .anyMatch(b -> b.contains(day) && (b.phase() == Phase.TAPER || b.phase() == Phase.RECOVERY));
         boolean returning = s.away().stream()
                 .anyMatch(a -> session.hard() && Returning.isTooEarly(s, a, day)
                         || Returning.most(s, plan, a, day) < session.load());
-        return !(session.isKey() && (fresh || eve || easyBlock)) && !returning;
+        return !(session.isKey() && (easyBlock || s.isKeptFresh(day))) && !returning;
     }
 
     private boolean hasTime(Session session, LocalDate day, Plan changed) {

@@ -29,6 +29,8 @@ public record Situation(
         List<Away> away,
         List<Threshold> thresholds,
         List<Weather> weather) {
+    private static final int FRESH_DAYS = 3;
+
     public Situation {
         chronicPast = List.copyOf(chronicPast);
         if (chronicPast.size() != 7)
@@ -210,6 +212,17 @@ public record Situation(
                 away,
                 thresholds,
                 weather);
+    }
+
+    /** Nothing hard or long is put there: the days before the next A event, and the eve of a B event. */
+    boolean isKeptFresh(LocalDate day) {
+        return nextAim()
+                        .filter(e -> !day.isBefore(e.day().minusDays(FRESH_DAYS)) && !day.isAfter(e.last()))
+                        .isPresent()
+                || events.stream()
+                        .map(Coming::event)
+                        .anyMatch(e -> e.priority() == pemblar.core.season.Priority.B
+                                && day.equals(e.day().minusDays(1)));
     }
 
     boolean isEventDay(LocalDate day) {

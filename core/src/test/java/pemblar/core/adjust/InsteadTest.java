@@ -14,6 +14,8 @@ import pemblar.core.adjust.Instead.Feeling;
 import pemblar.core.adjust.Instead.Option;
 import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.Purpose;
+import pemblar.core.season.Event;
+import pemblar.core.season.Priority;
 
 /**
  * Today holds intervals of 80 points; the last six days brought 250, and there is another hard session the day after
@@ -119,6 +121,26 @@ class InsteadTest {
                 .containsExactly(3L, 4L, 6L);
         assertThat(ids(Instead.of(situation(true, List.of()), LIBRARY, Feeling.AS_USUAL)))
                 .containsExactlyInAnyOrder(3L, 4L, 6L);
+    }
+
+    private static Situation before(Situation s, Priority priority, int days) {
+        Event event = new Event(TODAY.plusDays(days), priority, 150);
+        return s.withEvents(List.of(new Situation.Coming(event, Optional.empty(), false)));
+    }
+
+    @Test
+    void beforeAnEventNothingKeyIsOfferedButWhatIsPlannedItself() {
+        Situation rest = ahead(hard("h", 9));
+        assertThat(ids(Instead.of(rest, TEMPO_OR_EASY, Feeling.FRESH))).hasSize(2);
+        assertThat(ids(Instead.of(before(rest, Priority.B, 1), TEMPO_OR_EASY, Feeling.FRESH)))
+                .containsExactly(3L);
+        assertThat(ids(Instead.of(before(rest, Priority.A, 3), TEMPO_OR_EASY, Feeling.FRESH)))
+                .containsExactly(3L);
+        assertThat(ids(Instead.of(before(rest, Priority.B, 2), TEMPO_OR_EASY, Feeling.FRESH)))
+                .hasSize(2);
+        assertThat(ids(Instead.of(before(situation(false, List.of()), Priority.A, 2), LIBRARY, Feeling.AS_USUAL)))
+                .as("openers that are planned")
+                .containsExactly(1L, 2L, 3L);
     }
 
     @Test
