@@ -247,12 +247,18 @@ public record ComparisonView(
                             ? "Surface not said: "
                             : Character.toUpperCase(surface.charAt(0)) + surface.substring(1) + ": ")
                     : "";
-            String change = (slope.perRepetition() < 0 ? "−" : "+") + text(content.y(), Math.abs(slope.perRepetition()))
-                    + (y.derived() ? "" : " " + y.unit()) + " per session";
+            String change = perSession(slope) + (y.derived() ? "" : " " + y.unit()) + " per session";
             all.add(where + y.name() + " as measured, over " + slope.count() + " sessions: " + change
-                    + (slope.isTrend() ? ", more than noise." : ", within noise."));
+                    + (slope.isBeyondNoise() ? ", more than noise." : ", within noise."));
         });
         return all;
+    }
+
+    /** No finer than its error: a figure of it is what the data tell. */
+    private static String perSession(Slope slope) {
+        double size = Math.max(slope.standardError(), Math.abs(slope.perRepetition()) / 100);
+        int digits = size > 0 ? (int) Math.max(0, Math.min(4, -Math.floor(Math.log10(size)))) : 0;
+        return (slope.perRepetition() < 0 ? "−" : "+") + Units.mine().decimal(Math.abs(slope.perRepetition()), digits);
     }
 
     private static Scatter scatter(Content content, List<String> groups) {

@@ -151,6 +151,19 @@ class ContentTest {
                 .anySatisfy(t -> assertThat(t).startsWith("Gravel: "));
     }
 
+    /** Little from one session to the next, and much over twenty: it is not noise, and is not called so. */
+    @Test
+    void aSmallChangeThatGoesOnIsMoreThanNoise() {
+        List<Line> lines = new ArrayList<>();
+        for (int i = 0; i < 20; i++) lines.add(line("all", 250, 150 - 0.4 * i + 0.3 * (i % 3 - 1), day(i), "road"));
+        assertThat(ComparisonView.of(Content.EMPTY.add(lines), "", false).trends())
+                .containsExactly("heart rate as measured, over 20 sessions: −0.40 bpm per session, more than noise.");
+    }
+
+    private static String day(int number) {
+        return java.time.LocalDate.of(2026, 5, 1).plusDays(number).toString();
+    }
+
     @Test
     void nothingToCompareIsNoError() {
         ComparisonView empty = ComparisonView.of(Content.EMPTY, "WATTS", true);
