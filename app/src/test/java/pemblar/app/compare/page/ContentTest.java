@@ -157,7 +157,7 @@ class ContentTest {
         List<Line> lines = new ArrayList<>();
         for (int i = 0; i < 20; i++) lines.add(line("all", 250, 150 - 0.4 * i + 0.3 * (i % 3 - 1), day(i), "road"));
         assertThat(ComparisonView.of(Content.EMPTY.add(lines), "", false).trends())
-                .containsExactly("heart rate as measured, over 20 sessions: −0.40 bpm per session, more than noise.");
+                .containsExactly("heart rate as measured, over 20 sessions: −0.398 bpm per session, more than noise.");
     }
 
     private static String day(int number) {
