@@ -116,8 +116,8 @@ class AnalysisJourneyTest extends Browser {
         SQL.update("update session set equipment = 'heavy shoes' where id in (select id from session where athlete_id "
                 + "= 2 and title = 'Eight hundreds' and recording_id is not null order by day desc offset 1 limit 1)");
         click("button[name=by][value=EQUIPMENT]");
-        seeText(".groups", "light shoes");
-        assertThat(text(".groups")).contains("heavy shoes");
+        seeText(".group-means", "light shoes");
+        assertThat(text(".group-means")).contains("heavy shoes");
         assertThat(text("#difference")).contains("One day each");
     }
 

@@ -205,7 +205,7 @@ class ReviewJourneyTest extends Browser {
             click("#repetitions .aside a");
             type("form:has(select) input[name=group]", "new");
             click("form:has(select) button");
-            seeText(".groups", "new");
+            seeText(".group-means", "new");
         }
         assertThat(see("#difference").getText()).startsWith("At equal power");
         seeText("#overlay-holder", "over one another");

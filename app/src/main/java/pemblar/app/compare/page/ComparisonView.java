@@ -49,7 +49,11 @@ public record ComparisonView(
 
     private static final int FEWEST_SESSIONS = 3;
 
-    public record Column(String key, String name, String unit, boolean derived) {}
+    public record Column(String key, String name, String unit, boolean derived) {
+        public String head() {
+            return name + ", " + unit;
+        }
+    }
 
     /** A value; entered by hand when it says so. */
     public record Cell(String key, String text, boolean entered, boolean canEnter) {}
@@ -281,16 +285,12 @@ public record ComparisonView(
                                 + text(content.y(), content.value(l, content.y()))))
                 .toList();
         return new Scatter(
-                named(x),
-                named(y),
+                x.head(),
+                y.head(),
                 marks,
                 along.ticks(content.x()),
                 up.ticks(content.y()),
                 fitted(content, lines, groups, along, up));
-    }
-
-    private static String named(Column c) {
-        return c.name() + ", " + c.unit();
     }
 
     /** The two parallel lines of the difference, as paths. */

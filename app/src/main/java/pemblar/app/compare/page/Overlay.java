@@ -94,7 +94,7 @@ class Overlay {
                         p.line().label() + ", " + p.line().day()))
                 .toList();
         List<ComparisonView.Tick> ticks = new ArrayList<>();
-        double step = ComparisonView.step((most - least) / 3);
+        double step = ComparisonView.step((most - least) / 5);
         for (double v = Math.ceil(least / step) * step; v <= most; v += step)
             ticks.add(new ComparisonView.Tick(
                     FLOOR - (FLOOR - TOP) * (v - least) / (most - least), ComparisonView.plain(v)));
