@@ -18,7 +18,8 @@ public record Footing(boolean told, double apart, double spreads) {
         double between = mean(second) - mean(first);
         double freedom = Math.max(1, first.length + second.length - 2);
         double within = Math.sqrt((squares(first) + squares(second)) / freedom);
-        double scale = Math.max(Math.abs(mean(first) + mean(second)) / 2, within);
+        double middle = Math.abs(mean(first) + mean(second)) / 2;
+        double scale = Math.max(within, Math.max(middle, Math.abs(between) / 2)); // a gradient may be 0 in the mean
         return new Footing(
                 told,
                 between == 0 ? 0 : between / scale,

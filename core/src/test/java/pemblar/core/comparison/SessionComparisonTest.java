@@ -133,6 +133,15 @@ class SessionComparisonTest {
     }
 
     @Test
+    void aCovariateOnBothSidesOfNoughtIsNoInfinityApart() {
+        Footing up = Footing.of(new double[] {-2, -2}, new double[] {2, 2}, false);
+        assertThat(up.apart()).isEqualTo(2);
+        assertThat(up.isHeldEqual()).isFalse();
+        assertThat(Footing.of(new double[] {0, 0}, new double[] {0, 0}, false).isHeldEqual())
+                .isTrue();
+    }
+
+    @Test
     void groupsThatShareNoPowerAreReadOffTheirLinesWithoutAProbability() {
         List<Repetition> all = new ArrayList<>();
         for (int s = 0; s < 8; s++)
