@@ -15,13 +15,14 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.AthleteService;
 import pemblar.app.session.done.WordStore;
 import pemblar.app.session.done.WordStore.Used;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Sport;
 
 /** Words that were used before are found from one to the next, and are those that counting every session gives. */
 @Tag("http")
 class KnownWordsTest {
     private static final LocalDate TODAY = LocalDate.now(ZoneOffset.UTC);
-    private static final LocalDate LATELY = TODAY.minusDays(90);
+    private static final DayRange LATELY = DayRange.upTo(TODAY.minusDays(100), 90);
     private static final List<String> SURFACES = List.of("", "road", "Schotter", "pré", "grass");
     private static final List<String> TAGS = List.of("", "club", "club,hot", "Ü", "10 km");
     private static JdbcTemplate sql;
@@ -53,8 +54,8 @@ class KnownWordsTest {
     private static Stream<Used> counted(long athlete) {
         return sql
                 .query(
-                        "select sport, kind, equipment, surface, weather, tags, count(*) filter (where day >= ?) from "
-                                + "session where athlete_id = ? and deleted_at is null group by 1, 2, 3, 4, 5, 6",
+                        "select sport, kind, equipment, surface, weather, tags, "
+                                + "count(*) filter (where day between ? and ?) from session where athlete_id = ? and deleted_at is null group by 1, 2, 3, 4, 5, 6",
                         (row, i) -> new Used(
                                 Sport.valueOf(row.getString(1)),
                                 row.getString(2),
@@ -63,7 +64,8 @@ class KnownWordsTest {
                                 row.getString(5),
                                 row.getString(6),
                                 row.getLong(7)),
-                        LATELY,
+                        LATELY.from(),
+                        LATELY.to(),
                         athlete)
                 .stream()
                 .filter(w -> !(w.kind() + w.equipment() + w.surface() + w.weather() + w.tags()).isEmpty());

@@ -157,7 +157,7 @@ public class DescriptionService {
      */
     @Transactional(readOnly = true)
     public Known known(Athlete athlete, Sport sport, LocalDate day) {
-        List<WordStore.Used> all = words.used(athlete.id(), day.minusDays(USUAL_DAYS));
+        List<WordStore.Used> all = words.used(athlete.id(), DayRange.upTo(day, USUAL_DAYS));
         return new Known(
                 distinct(all, WordStore.Used::kind),
                 distinct(all, WordStore.Used::equipment),

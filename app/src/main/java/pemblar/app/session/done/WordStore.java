@@ -1,6 +1,5 @@
 package pemblar.app.session.done;
 
-import java.time.LocalDate;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -26,7 +25,7 @@ public class WordStore {
             select w.sport, w.kind, w.equipment, w.surface, w.weather, w.tags, coalesce(l.lately, 0) as lately
             from word w left join (
               select sport, kind, equipment, surface, weather, tags, count(*) as lately from session
-              where athlete_id = :athlete and day >= :since and deleted_at is null
+              where athlete_id = :athlete and day between :from and :to and deleted_at is null
               group by sport, kind, equipment, surface, weather, tags) l
               using (sport, kind, equipment, surface, weather, tags)
             where kind <> '' or equipment <> '' or surface <> '' or weather <> '' or tags <> ''
@@ -47,15 +46,16 @@ public class WordStore {
         this.sql = sql;
     }
 
-    /** Words that sessions have alike, how many have them all since a day, and of which sport. */
+    /** Words that sessions have alike, of which sport, and how many of some days have them all. */
     public record Used(
             Sport sport, String kind, String equipment, String surface, String weather, String tags, long lately) {}
 
     /** @param athlete whom the caller has asked for */
-    public List<Used> used(long athlete, LocalDate since) {
+    public List<Used> used(long athlete, DayRange lately) {
         return sql.sql(USED)
                 .param("athlete", athlete)
-                .param("since", since)
+                .param("from", lately.from())
+                .param("to", lately.to())
                 .query((row, i) -> new Used(
                         Sport.valueOf(row.getString("sport")),
                         row.getString("kind"),

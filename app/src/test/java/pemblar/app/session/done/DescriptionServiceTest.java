@@ -104,7 +104,7 @@ class DescriptionServiceTest {
 
     @Test
     void theUsualIsWhatMostSessionsOfTheSportHadOfLate() {
-        when(store.used(3, DAY.minusDays(90)))
+        when(store.used(3, DAYS))
                 .thenReturn(List.of(
                         words(Sport.RIDE, "grey bike", "road", "club", 5),
                         words(Sport.RIDE, "red bike", "gravel", "", 3),
@@ -120,7 +120,7 @@ class DescriptionServiceTest {
 
     @Test
     void onceIsNotUsual() {
-        when(store.used(3, DAY.minusDays(90)))
+        when(store.used(3, DAYS))
                 .thenReturn(
                         List.of(words(Sport.RIDE, "grey bike", "road", "", 1), words(Sport.RIDE, "", "", "club", 9)));
         assertThat(service.known(ATHLETE, Sport.RIDE, DAY).usual()).isNull();
