@@ -55,7 +55,8 @@ class KnownWordsTest {
         return sql
                 .query(
                         "select sport, kind, equipment, surface, weather, tags, "
-                                + "count(*) filter (where day between ? and ?) from session where athlete_id = ? and deleted_at is null group by 1, 2, 3, 4, 5, 6",
+                                + "count(*) filter (where day between ? and ?) from session "
+                                + "where athlete_id = ? and deleted_at is null group by 1, 2, 3, 4, 5, 6",
                         (row, i) -> new Used(
                                 Sport.valueOf(row.getString(1)),
                                 row.getString(2),
