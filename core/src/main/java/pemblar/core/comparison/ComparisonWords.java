@@ -51,7 +51,7 @@ public final class ComparisonWords {
         double apart = 100 * c.footing().apart();
         return much(c, groups, first, " is ") + ", at "
                 + String.format(Locale.ROOT, "%.1f %% %s ", Math.abs(apart), apart >= 0 ? "more" : "less")
-                + compared.along() + ". No session has repetitions at unlike " + compared.along()
+                + compared.along() + ". Within a session neither has repetitions at unlike " + compared.along()
                 + ", so it could not be held equal, and the difference may be that.";
     }
 

@@ -118,8 +118,8 @@ class SessionComparisonTest {
         assertThat(c.footing().isHeldEqual()).isFalse();
         assertThat(c.difference()).isCloseTo(4, within(1e-9));
         assertThat(words(c))
-                .isEqualTo("What is compared is 4.00 bpm higher with new than with old, at 9.0 % more power. No session"
-                        + " has repetitions at unlike power, so it could not be held equal, and the difference may be"
+                .isEqualTo("What is compared is 4.00 bpm higher with new than with old, at 9.0 % more power. Within"
+                        + " a session neither has repetitions at unlike power, so it could not be held equal, and the difference may be"
                         + " that.");
     }
 
@@ -130,6 +130,16 @@ class SessionComparisonTest {
         assertThat(words(SessionComparison.of(all)))
                 .startsWith("At equal power, what is compared is 20.00 bpm higher with new than with old. "
                         + "Chance between days would seldom give that (");
+    }
+
+    /** The session holds two powers, one for each group: of neither group can be said how one follows the other. */
+    @Test
+    void aSessionThatHoldsBothAtAPowerOfTheirOwnIsNotSaidToHoldOnePower() {
+        List<Repetition> all = new ArrayList<>();
+        for (int s = 0; s < 3; s++)
+            for (int r = 0; r < 4; r++) all.add(repetition(r >= 2, "s" + s, r, r >= 2 ? 260 : 250, 150 + s + r, 60));
+        assertThat(words(SessionComparison.of(all)))
+                .contains("Within a session neither has repetitions at unlike power, so it could not be held equal");
     }
 
     @Test
