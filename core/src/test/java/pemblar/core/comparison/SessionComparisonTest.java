@@ -119,8 +119,8 @@ class SessionComparisonTest {
         assertThat(c.difference()).isCloseTo(4, within(1e-9));
         assertThat(words(c))
                 .isEqualTo("What is compared is 4.00 bpm higher with new than with old, at 9.0 % more power. Within"
-                        + " a session neither has repetitions at unlike power, so it could not be held equal, and the difference may be"
-                        + " that.");
+                        + " a session neither has repetitions at unlike power, so it could not be held equal, and the"
+                        + " difference may be that.");
     }
 
     @Test
