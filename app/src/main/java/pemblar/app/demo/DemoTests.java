@@ -16,6 +16,7 @@ import pemblar.core.model.Effort;
 import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
+import pemblar.core.threshold.AllOut;
 import pemblar.core.threshold.Calculation;
 import pemblar.core.threshold.Calculators;
 import pemblar.core.threshold.Calculators.Swim;
@@ -63,7 +64,9 @@ class DemoTests {
                 pieces,
                 new Done(Sport.RIDE, date, Method.TWO_EFFORTS),
                 Calculators.twoEfforts(new Effort(SHORT, brief), new Effort(LONG, sustained), 0),
-                text("3:00 at %.0f W, 12:00 at %.0f W", brief, sustained));
+                text("3:00 at %.0f W, 12:00 at %.0f W", brief, sustained),
+                new AllOut(date, brief, SHORT),
+                new AllOut(date, sustained, LONG));
     }
 
     private void twenty(List<Evidence> pieces, Athlete athlete, LocalDate date) {
@@ -73,7 +76,8 @@ class DemoTests {
                 pieces,
                 new Done(Sport.RIDE, date, Method.TWENTY_MINUTES),
                 Calculators.twentyMinutes(Sport.RIDE, watts, Calculators.USUAL_FACTOR),
-                text("%.0f W over 20 min, times 0.95", watts));
+                text("%.0f W over 20 min, times 0.95", watts),
+                new AllOut(date, watts, TWENTY));
     }
 
     /** Two swims against the clock, typed: a pool's clock is no recording. */
@@ -116,7 +120,8 @@ class DemoTests {
                         watts,
                         RACE,
                         evidence.endurance(athlete, Sport.RIDE).k()),
-                text("Harbour club race: " + Pace.clock(RACE) + " at %.0f W", watts));
+                text("Harbour club race: " + Pace.clock(RACE) + " at %.0f W", watts),
+                new AllOut(date, watts, RACE));
         add(
                 pieces,
                 new Done(Sport.RIDE, date, Method.HEART_RATE_TWENTY),
@@ -130,9 +135,10 @@ class DemoTests {
 
     private record Done(Sport sport, LocalDate date, Method method) {}
 
-    private static void add(List<Evidence> pieces, Done test, Calculation calculation, String source) {
+    private static void add(
+            List<Evidence> pieces, Done test, Calculation calculation, String source, AllOut... efforts) {
         for (Estimate estimate : calculation.estimates())
-            pieces.add(new Evidence(test.sport(), test.date(), estimate, test.method(), source, ""));
+            pieces.add(new Evidence(test.sport(), test.date(), estimate, test.method(), source, "", List.of(efforts)));
     }
 
     private static String text(String format, Object... values) {

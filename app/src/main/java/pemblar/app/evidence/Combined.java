@@ -5,21 +5,23 @@ import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import pemblar.app.threshold.Amounts;
 import pemblar.core.evidence.Combination;
+import pemblar.core.evidence.Methods;
 import pemblar.core.evidence.Piece.Both;
 import pemblar.core.evidence.Piece.Floor;
 import pemblar.core.evidence.Piece.Says;
-import pemblar.core.evidence.Piece.SingleEffort;
 import pemblar.core.evidence.Piece.Tabled;
 import pemblar.core.evidence.Piece.Value;
+import pemblar.core.threshold.AllOut;
 import pemblar.core.threshold.Estimate;
+import pemblar.core.threshold.Evidence;
 import pemblar.core.threshold.Method;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Suggestion;
@@ -34,8 +36,6 @@ import pemblar.core.threshold.Suggestion;
 public record Combined(Map<Quantity, Suggestion> suggestions, Set<Quantity> contradicting, List<String> sentences) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
     private static final double USUAL_WPRIME = 18_000;
-    private static final double USUAL_FACTOR = 0.95;
-    private static final double TWENTY_MINUTES = 1200;
     private static final double HOUR = 3600;
     private static final double DOUBLING_DAYS = 42;
     /** Pieces with less than this share of the weight of the heaviest are not counted in words. */
@@ -44,37 +44,61 @@ public record Combined(Map<Quantity, Suggestion> suggestions, Set<Quantity> cont
     /** @param wPrime the one that is valid, J */
     static Combined of(List<Piece> pieces, LocalDate today, OptionalDouble wPrime) {
         List<Piece> counted = pieces.stream().filter(Piece::counts).toList();
+        Map<String, Piece> reserves = reserves(counted);
+        Set<Piece> told = Set.copyOf(reserves.values());
         List<pemblar.core.evidence.Piece> all = new ArrayList<>();
-        Optional<Piece> bestsReserve = counted.stream()
-                .filter(p -> p.evidence().method() == Method.BEST_EFFORTS
-                        && p.evidence().quantity() == Quantity.W_PRIME)
-                .findFirst();
         for (Piece p : counted) {
-            boolean best = p.evidence().method() == Method.BEST_EFFORTS;
-            if (best
-                    && p.evidence().quantity() == Quantity.W_PRIME
-                    && counted.stream()
-                            .anyMatch(o -> o.evidence().method() == Method.BEST_EFFORTS
-                                    && o.evidence().quantity() == Quantity.CRITICAL_POWER)) continue;
-            Says says = best && bestsReserve.isPresent() && Double.isFinite(p.covariance())
-                    ? both(
-                            p.evidence().estimate(),
-                            bestsReserve.get().evidence().estimate(),
-                            p.covariance())
-                    : says(p, wPrime.orElse(USUAL_WPRIME));
+            if (told.contains(p)) continue;
+            Piece reserve = reserves.get(p.key());
             all.add(new pemblar.core.evidence.Piece(
                     p.key(),
                     p.evidence().day().isAfter(today) ? today : p.evidence().day(),
                     p.sessionId() != null || !p.kept(),
-                    says,
-                    effort(p),
+                    reserve == null ? says(p, wPrime.orElse(USUAL_WPRIME)) : both(p, reserve),
+                    p.evidence().efforts(),
                     false));
         }
         Combination combination = Combination.of(all, today, OptionalDouble.of(wPrime.orElse(USUAL_WPRIME)));
         return new Combined(
-                suggestions(combination, counted, today),
+                suggestions(combination, counting(combination, counted, reserves), today),
                 Set.copyOf(combination.contradicting()),
                 sentences(combination, counted));
+    }
+
+    /** By the key of what says critical power: the W′ of the same efforts, which counts with it. */
+    private static Map<String, Piece> reserves(List<Piece> counted) {
+        Map<String, Piece> all = new HashMap<>();
+        for (Piece power : counted)
+            if (power.evidence().quantity() == Quantity.CRITICAL_POWER && isOfAFit(power))
+                counted.stream()
+                        .filter(p -> p.evidence().quantity() == Quantity.W_PRIME
+                                && !all.containsValue(p)
+                                && isOfOneTest(p.evidence(), power.evidence()))
+                        .findFirst()
+                        .ifPresent(p -> all.put(power.key(), p));
+        return all;
+    }
+
+    private static boolean isOfAFit(Piece p) {
+        return p.evidence().method() == Method.BEST_EFFORTS
+                ? Double.isFinite(p.covariance())
+                : p.evidence().method() == Method.TWO_EFFORTS
+                        && p.evidence().efforts().size() == 2;
+    }
+
+    private static boolean isOfOneTest(Evidence a, Evidence b) {
+        return a.method() == b.method()
+                && a.day().equals(b.day())
+                && a.source().equals(b.source())
+                && a.efforts().equals(b.efforts());
+    }
+
+    private static Both both(Piece power, Piece reserve) {
+        if (power.evidence().method() == Method.BEST_EFFORTS)
+            return both(power.evidence().estimate(), reserve.evidence().estimate(), power.covariance());
+        AllOut first = power.evidence().efforts().get(0);
+        AllOut second = power.evidence().efforts().get(1);
+        return Methods.twoEfforts(first.level(), first.seconds(), second.level(), second.seconds());
     }
 
     private static Both both(Estimate power, Estimate reserve, double covariance) {
@@ -99,21 +123,23 @@ public record Combined(Map<Quantity, Suggestion> suggestions, Set<Quantity> cont
                 : new Tabled(p.floor());
     }
 
-    /** The effort behind a 20 min test: a typed one and an uploaded one of the same day are one. */
-    private static Optional<SingleEffort> effort(Piece p) {
-        return p.evidence().method() == Method.TWENTY_MINUTES
-                ? Optional.of(new SingleEffort(p.evidence().estimate().best() / USUAL_FACTOR, TWENTY_MINUTES))
-                : Optional.empty();
+    /** Without what rests on efforts that count already, the W′ of a test among it. */
+    private static List<Piece> counting(Combination combination, List<Piece> counted, Map<String, Piece> reserves) {
+        List<Piece> counting = new ArrayList<>(counted);
+        for (String id : combination.sameEffort()) {
+            counting.removeIf(p -> p.key().equals(id));
+            if (reserves.containsKey(id)) counting.remove(reserves.get(id));
+        }
+        return counting;
     }
 
     private static Map<Quantity, Suggestion> suggestions(
-            Combination combination, List<Piece> counted, LocalDate today) {
+            Combination combination, List<Piece> counting, LocalDate today) {
         Map<Quantity, Suggestion> all = new EnumMap<>(Quantity.class);
         combination.suggestions().forEach((quantity, s) -> {
-            List<Piece> on = counted.stream()
+            List<Piece> on = counting.stream()
                     .filter(p -> p.evidence().quantity() == quantity
-                            && !p.evidence().estimate().isOpenAbove()
-                            && !combination.sameEffort().contains(p.key()))
+                            && !p.evidence().estimate().isOpenAbove())
                     .toList();
             long newest = on.stream().mapToLong(p -> age(p, today)).min().orElse(0);
             double heaviest =
@@ -157,7 +183,8 @@ public record Combined(Map<Quantity, Suggestion> suggestions, Set<Quantity> cont
         if (combination.floor().isPresent() && combination.contradicting().isEmpty())
             all.add(floor(combination, combination.floor().getAsDouble()));
         for (String id : combination.sameEffort())
-            all.add(named(id, counted) + " rests on an effort that counts already.");
+            all.add("Counted once: " + named(id, counted) + " rests on what counts already in a longer effort, in a"
+                    + " recording, or among the best efforts.");
         return all;
     }
 
@@ -167,9 +194,12 @@ public record Combined(Map<Quantity, Suggestion> suggestions, Set<Quantity> cont
                 + " of at least " + Amounts.withUnit(Quantity.CRITICAL_POWER, watts);
         Combination.Suggested suggested = combination.suggestions().get(Quantity.CRITICAL_POWER);
         if (suggested == null) return asks + ".";
-        return Math.round(watts) <= Math.round(suggested.value())
-                ? asks + ", which the suggestion keeps."
-                : asks + ", more than the most likely value: the upper end of its range fits both.";
+        if (Math.round(watts) <= Math.round(suggested.value())) return asks + ", which the suggestion keeps.";
+        return Math.round(watts) <= Math.round(suggested.value() + suggested.sd())
+                ? asks + ", more than the most likely value: the upper end of its range fits both."
+                : asks
+                        + ", above the range suggested: the efforts may not all have been all-out, W′ may be larger,"
+                        + " or power was read too high that day.";
     }
 
     private static String named(String id, List<Piece> counted) {

@@ -9,7 +9,10 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.stream.IntStream;
 import pemblar.core.sport.Sport;
+import pemblar.core.threshold.AllOut;
 import pemblar.core.threshold.Estimate;
 import pemblar.core.threshold.Evidence;
 import pemblar.core.threshold.Method;
@@ -43,6 +46,9 @@ class EvidenceRow {
     String remark;
     Long sessionId;
     Instant createdAt;
+    LocalDate[] effortDays;
+    double[] effortLevels;
+    double[] effortSeconds;
 
     protected EvidenceRow() {}
 
@@ -60,9 +66,19 @@ class EvidenceRow {
         this.remark = evidence.remark();
         this.sessionId = sessionId;
         this.createdAt = createdAt;
+        List<AllOut> efforts = evidence.efforts();
+        this.effortDays = efforts.stream().map(AllOut::day).toArray(LocalDate[]::new);
+        this.effortLevels = efforts.stream().mapToDouble(AllOut::level).toArray();
+        this.effortSeconds = efforts.stream().mapToDouble(AllOut::seconds).toArray();
     }
 
     Evidence toCore() {
-        return new Evidence(sport, day, new Estimate(quantity, best, low, high), method, source, remark);
+        return new Evidence(sport, day, new Estimate(quantity, best, low, high), method, source, remark, efforts());
+    }
+
+    private List<AllOut> efforts() {
+        return IntStream.range(0, effortDays.length)
+                .mapToObj(i -> new AllOut(effortDays[i], effortLevels[i], effortSeconds[i]))
+                .toList();
     }
 }

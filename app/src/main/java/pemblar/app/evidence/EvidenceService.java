@@ -25,6 +25,7 @@ import pemblar.core.model.PowerDuration;
 import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
+import pemblar.core.threshold.AllOut;
 import pemblar.core.threshold.Endurance;
 import pemblar.core.threshold.Estimate;
 import pemblar.core.threshold.Evidence;
@@ -117,19 +118,23 @@ public class EvidenceService {
                 .map(Point::source)
                 .distinct()
                 .toList();
-        LocalDate newest = sessions.named(athlete, sources).stream()
-                .map(SessionEfforts.Named::day)
-                .max(Comparator.naturalOrder())
-                .orElse(today);
+        Map<Long, LocalDate> days = sessions.named(athlete, sources).stream()
+                .collect(Collectors.toMap(SessionEfforts.Named::recordingId, SessionEfforts.Named::day));
+        LocalDate newest = days.values().stream().max(Comparator.naturalOrder()).orElse(today);
         String source = critical.efforts().size() + " efforts of "
                 + critical.efforts().stream().map(e -> Pace.clock(e.seconds())).collect(Collectors.joining(", "));
+        List<AllOut> efforts = critical.efforts().stream()
+                .flatMap(e -> curve.points((int) e.seconds(), (int) e.seconds()).stream()
+                        .filter(p -> days.containsKey(p.source()))
+                        .map(p -> new AllOut(days.get(p.source()), e.watts(), e.seconds())))
+                .toList();
         List<Piece> both = new ArrayList<>();
         for (Estimate e : List.of(
                 around(Quantity.CRITICAL_POWER, critical.watts(), critical.wattsError()),
                 around(Quantity.W_PRIME, critical.reserveJoules(), critical.reserveError())))
             both.add(new Piece(
                     "bests-" + e.quantity(),
-                    new Evidence(Sport.RIDE, newest, e, Method.BEST_EFFORTS, source, ""),
+                    new Evidence(Sport.RIDE, newest, e, Method.BEST_EFFORTS, source, "", efforts),
                     null,
                     reasons.get("bests-" + e.quantity()),
                     false,

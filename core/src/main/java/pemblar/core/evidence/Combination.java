@@ -68,13 +68,12 @@ public record Combination(
 
     /**
      * The better documented of two that rest on one effort counts: a recording before a typed value, then the longer
-     * effort.
+     * effort. A test of two efforts that are among the best of 90 days tells nothing that those do not.
      */
     private static Set<String> sameEfforts(List<Piece> pieces) {
         List<Piece> best = pieces.stream()
-                .filter(p -> p.effort().isPresent())
-                .sorted(Comparator.comparing((Piece p) -> !p.recorded())
-                        .thenComparing(p -> -p.effort().orElseThrow().seconds()))
+                .filter(p -> !p.efforts().isEmpty())
+                .sorted(Comparator.comparing((Piece p) -> !p.recorded()).thenComparing(p -> -p.longestSeconds()))
                 .toList();
         List<Piece> counting = new ArrayList<>();
         Set<String> same = new HashSet<>();
@@ -89,9 +88,7 @@ public record Combination(
         boolean sameQuantity = false;
         for (Quantity quantity : Quantity.values())
             sameQuantity |= a.says().on(quantity) && b.says().on(quantity);
-        return sameQuantity
-                && a.day().equals(b.day())
-                && a.effort().orElseThrow().isSameAs(b.effort().orElseThrow());
+        return sameQuantity && a.shares(b);
     }
 
     /** Collects the parts of the answer. */

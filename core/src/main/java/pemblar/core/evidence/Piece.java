@@ -2,32 +2,28 @@ package pemblar.core.evidence;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
+import pemblar.core.threshold.AllOut;
 import pemblar.core.threshold.Quantity;
 
 /**
  * One piece of evidence.
  *
  * @param recorded from a recording rather than typed
- * @param effort the single effort it rests on; empty when there is none
+ * @param efforts what it rests on, where that is known
  * @param cutShort a test whose recording ends too early to be one: no evidence
  */
-public record Piece(
-        String id, LocalDate day, boolean recorded, Says says, Optional<SingleEffort> effort, boolean cutShort) {
-    /** An all-out effort: its mean power, W, or speed, m/s. */
-    public record SingleEffort(double level, double seconds) {
-        private static final double SAME_SECONDS = 1.1;
-        private static final double SAME_LEVEL = 1.02;
-        private static final double DUST = 1e-9;
+public record Piece(String id, LocalDate day, boolean recorded, Says says, List<AllOut> efforts, boolean cutShort) {
+    public Piece {
+        efforts = List.copyOf(efforts);
+    }
 
-        boolean isSameAs(SingleEffort other) {
-            return ratio(seconds, other.seconds) <= SAME_SECONDS + DUST
-                    && ratio(level, other.level) <= SAME_LEVEL + DUST;
-        }
+    /** Whether an effort of it is one of the other's. */
+    boolean shares(Piece other) {
+        return efforts.stream().anyMatch(e -> other.efforts.stream().anyMatch(e::isSameAs));
+    }
 
-        private static double ratio(double a, double b) {
-            return Math.max(a, b) / Math.min(a, b);
-        }
+    double longestSeconds() {
+        return efforts.stream().mapToDouble(AllOut::seconds).max().orElse(0);
     }
 
     /** What a piece says. */

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -14,6 +13,9 @@ import pemblar.core.evidence.Piece.Both;
 import pemblar.core.evidence.Piece.Floor;
 import pemblar.core.evidence.Piece.Tabled;
 import pemblar.core.evidence.Piece.Value;
+import pemblar.core.model.CriticalPower;
+import pemblar.core.model.Effort;
+import pemblar.core.threshold.AllOut;
 import pemblar.core.threshold.Quantity;
 
 /** Evidence together: by hand, by properties, and against simulated athletes whose threshold is known. */
@@ -27,7 +29,7 @@ class CombinationTest {
                 TODAY.minusDays(daysAgo),
                 true,
                 new Value(Quantity.THRESHOLD_POWER, best, best - sd, best + sd),
-                Optional.empty(),
+                List.of(),
                 false);
     }
 
@@ -60,13 +62,80 @@ class CombinationTest {
     /** Of a fit that gave both, a better W' moves critical power along their covariance. */
     @Test
     void criticalPowerAndReserveMoveTogether() {
-        Piece both = new Piece("fit", TODAY, true, new Both(255, 18_000, 25, -6000, 4e6), Optional.empty(), false);
-        Piece reserve = new Piece(
-                "w", TODAY, true, new Value(Quantity.W_PRIME, 20_000, 19_000, 21_000), Optional.empty(), false);
+        Piece both = new Piece("fit", TODAY, true, new Both(255, 18_000, 25, -6000, 4e6), List.of(), false);
+        Piece reserve =
+                new Piece("w", TODAY, true, new Value(Quantity.W_PRIME, 20_000, 19_000, 21_000), List.of(), false);
         Combination joint = of(both, reserve);
         // gain of the reserve: 4e6 / (4e6 + 1e6) = 0.8, so +1600 J; critical power by -6000 / 4e6 of it: -2.4 W
         assertThat(joint.suggestions().get(Quantity.W_PRIME).value()).isCloseTo(19_600, within(1e-6));
         assertThat(joint.suggestions().get(Quantity.CRITICAL_POWER).value()).isCloseTo(252.6, within(1e-6));
+    }
+
+    private static Piece fit(List<Effort> efforts, List<AllOut> told) {
+        CriticalPower fit = CriticalPower.fit(efforts).orElseThrow();
+        Both both = new Both(
+                fit.watts(),
+                fit.reserveJoules(),
+                Math.pow(fit.wattsError(), 2),
+                fit.covariance(),
+                Math.pow(fit.reserveError(), 2));
+        return new Piece("fit", TODAY, true, both, told, false);
+    }
+
+    private static Piece test(Effort first, Effort second) {
+        return new Piece(
+                "test",
+                TODAY,
+                false,
+                Methods.twoEfforts(first.watts(), first.seconds(), second.watts(), second.seconds()),
+                List.of(
+                        new AllOut(TODAY, first.watts(), first.seconds()),
+                        new AllOut(TODAY, second.watts(), second.seconds())),
+                false);
+    }
+
+    /**
+     * Five best efforts of 1 % each, two of them the test of that day: as one piece each they would be believed twice.
+     * How often is the true critical power within two deviations?
+     */
+    @Test
+    void aTestThatIsAmongTheBestEffortsIsNotBelievedTwice() {
+        int once = 0;
+        int twice = 0;
+        double[] seconds = {180, 450, 720, 900, 1200};
+        for (int seed = 0; seed < SEEDS; seed++) {
+            Random random = new Random(seed);
+            double truth = 200 + random.nextInt(120);
+            List<Effort> efforts = new ArrayList<>();
+            for (double t : seconds)
+                efforts.add(new Effort(t, (truth + 18_000 / t) * (1 + 0.01 * random.nextGaussian())));
+            List<AllOut> told = efforts.stream()
+                    .map(e -> new AllOut(TODAY, 1.001 * e.watts(), e.seconds() - 1))
+                    .toList();
+            Piece test = test(efforts.get(0), efforts.get(2));
+            Combination known = of(fit(efforts, told), test);
+            assertThat(known.sameEffort()).containsExactly("test");
+            once += holds(known, truth);
+            twice += holds(of(fit(efforts, List.of()), test), truth);
+        }
+        System.out.printf(
+                "True critical power within two deviations: %d counted once, %d twice, of %d%n", once, twice, SEEDS);
+        assertThat(once).isGreaterThan(twice);
+        assertThat(once).isGreaterThanOrEqualTo((int) (0.93 * SEEDS));
+    }
+
+    private static int holds(Combination combination, double truth) {
+        Combination.Suggested s = combination.suggestions().get(Quantity.CRITICAL_POWER);
+        return s == null || Math.abs(s.value() - truth) <= 2 * s.sd() ? 1 : 0;
+    }
+
+    @Test
+    void effortsOfAnotherDayAreNotTheSame() {
+        Effort shorter = new Effort(180, 370);
+        Effort longer = new Effort(720, 290);
+        List<AllOut> earlier = List.of(new AllOut(TODAY.minusDays(30), 370, 180), new AllOut(TODAY, 290, 1200));
+        Piece fit = fit(List.of(shorter, longer, new Effort(1200, 280)), earlier);
+        assertThat(of(fit, test(shorter, longer)).sameEffort()).isEmpty();
     }
 
     /** The floor is that of the combined reserve, by its steps or by the table that is kept of them. */
@@ -83,9 +152,9 @@ class CombinationTest {
         Tabled tabled = new Tabled(table);
         for (double joules : new double[] {6500, 12_000, 17_300, 24_900})
             assertThat(tabled.least(joules)).isCloseTo(floor.least(joules), within(1.0));
-        Piece reserve = new Piece(
-                "w", TODAY, true, new Value(Quantity.W_PRIME, 20_000, 19_000, 21_000), Optional.empty(), false);
-        Combination with = of(new Piece("s", TODAY, true, floor, Optional.empty(), false), reserve);
+        Piece reserve =
+                new Piece("w", TODAY, true, new Value(Quantity.W_PRIME, 20_000, 19_000, 21_000), List.of(), false);
+        Combination with = of(new Piece("s", TODAY, true, floor, List.of(), false), reserve);
         assertThat(with.floor().orElseThrow()).isCloseTo(floor.least(20_000), within(1e-6));
         assertThat(floor.least(25_000)).isLessThan(floor.least(15_000));
     }

@@ -6,12 +6,11 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import pemblar.core.evidence.Combination;
 import pemblar.core.evidence.Methods;
 import pemblar.core.evidence.Piece;
-import pemblar.core.evidence.Piece.SingleEffort;
+import pemblar.core.threshold.AllOut;
 import pemblar.core.threshold.Quantity;
 
 /** Evidence for thresholds combined (computation, section 7). */
@@ -69,7 +68,7 @@ final class EvidenceTopic implements Topic {
                 && f.has("power")
                 && f.number("secondsAfter", "seconds that the recording goes on", 0, 864_000, Double.POSITIVE_INFINITY)
                         < Methods.LEAST_SECONDS_AFTER;
-        return new Piece(id, day, recorded, says, effort(f), cutShort);
+        return new Piece(id, day, recorded, says, efforts(f, says, day), cutShort);
     }
 
     private static Piece.Says says(Fields f, String method, String quantity, String sport) {
@@ -151,11 +150,26 @@ final class EvidenceTopic implements Topic {
         return new Piece.Floor(steps);
     }
 
-    private static Optional<SingleEffort> effort(Fields f) {
-        Fields of = f.has("effort") ? f.object("effort", "an object with watts and seconds") : f;
+    /** What a piece rests on: its one effort, the two of a test, or those of a fit where they are given. */
+    private static List<AllOut> efforts(Fields f, Piece.Says says, LocalDate day) {
+        if (f.has("effort")) return effort(f.object("effort", "an object with watts and seconds"), day);
+        if (!(says instanceof Piece.Both)) return effort(f, day);
+        List<AllOut> all = new ArrayList<>();
+        if (f.has("criticalPower")) {
+            for (Fields one : f.has("efforts") ? f.objects("efforts", MOST) : List.<Fields>of())
+                all.addAll(effort(one, one.has("date") ? one.day("date") : day));
+        } else {
+            for (double[] one : f.pairs("efforts", "[[watts, seconds], [watts, seconds]]", 2, 1, 86_400))
+                all.add(new AllOut(day, one[0], one[1]));
+        }
+        return all;
+    }
+
+    private static List<AllOut> effort(Fields of, LocalDate day) {
         String level = of.has("watts") ? "watts" : of.has("power") ? "power" : "speed";
-        if (!of.has(level) || !of.has("seconds")) return Optional.empty();
-        return Optional.of(new SingleEffort(
+        if (!of.has(level) || !of.has("seconds")) return List.of();
+        return List.of(new AllOut(
+                day,
                 of.number(level, "its mean power or speed", 1e-6, 4000),
                 of.number("seconds", "its seconds", 1, 864_000)));
     }

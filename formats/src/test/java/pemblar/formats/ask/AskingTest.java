@@ -111,6 +111,26 @@ class AskingTest {
     }
 
     @Test
+    void aTestAmongTheBestEffortsCountsOnce() {
+        String bests = """
+            {"today": "2027-06-20", "sport": "ride", "pieces": [
+             {"id": "test", "method": "two-effort test", "quantity": "both", "date": "2027-06-10",
+               "source": "recording", "efforts": [[373, 180], [291, 720]]},
+             {"id": "fit", "method": "best efforts", "quantity": "both", "date": "2027-06-12", "source": "recording",
+               "criticalPower": 264, "wPrime": 17300, "covariance": [[16, -10000], [-10000, 9000000]],
+               "efforts": [{"watts": 373, "seconds": 179, "date": "%s"}, {"watts": 280, "seconds": 1195}]}]}""";
+        JsonNode same = ask("evidence", bests.formatted("2027-06-10")).json();
+        assertThat(same.get("sameEffort").toString()).isEqualTo("[\"test\"]");
+        assertThat(same.get("suggestion").get("criticalPower").get("value").asDouble())
+                .isCloseTo(264, within(1e-9));
+        assertThat(ask("evidence", bests.formatted("2027-05-10"))
+                        .json()
+                        .get("sameEffort")
+                        .toString())
+                .isEqualTo("[]");
+    }
+
+    @Test
     void strengthAndItsLoads() {
         JsonNode a = ask("strength", """
             {"exercises": [{"name": "deadlift", "maximum": 180}, {"name": "stiff-leg deadlift", "of": "deadlift",

@@ -9,9 +9,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import pemblar.app.frame.page.Units;
 import pemblar.core.model.Effort;
 import pemblar.core.sport.Sport;
+import pemblar.core.threshold.AllOut;
 import pemblar.core.threshold.Calculation;
 import pemblar.core.threshold.Calculation.Refusal;
 import pemblar.core.threshold.Calculators;
@@ -23,6 +25,7 @@ import pemblar.core.threshold.Method;
 /** A calculator's form as it was typed, and what it gives. Nothing is kept by trying. */
 final class Trial {
     private static final double FIVE_MINUTES = 300;
+    private static final double TWENTY_MINUTES = 1200;
     /** The exponent is looked up only for a race: by distance and seconds for running, else for power. */
     interface Exponents {
         Endurance power(Sport sport);
@@ -177,8 +180,27 @@ final class Trial {
     List<Evidence> evidence(LocalDate day) {
         List<Evidence> pieces = new ArrayList<>();
         for (Estimate estimate : calculation().estimates())
-            pieces.add(new Evidence(sport, day, estimate, method, source(), remark()));
+            pieces.add(new Evidence(sport, day, estimate, method, source(), remark(), efforts(day)));
         return pieces;
+    }
+
+    /** What it rests on, where power tells one effort from another. */
+    private List<AllOut> efforts(LocalDate day) {
+        return switch (method) {
+            case TWENTY_MINUTES -> List.of(new AllOut(day, number("watts"), TWENTY_MINUTES));
+            case TWO_EFFORTS ->
+                Stream.of("short", "long")
+                        .map(which -> new AllOut(day(which + "Day"), number(which + "Watts"), seconds(which + "Time")))
+                        .toList();
+            case RACE_BY_POWER -> List.of(new AllOut(day, number("watts"), seconds("time")));
+            case RAMP,
+                    TWO_SWIMS,
+                    RACE_BY_PACE,
+                    HEART_RATE_THIRTY,
+                    HEART_RATE_TWENTY,
+                    BEST_EFFORTS,
+                    RESERVE_BELOW_ZERO -> List.of();
+        };
     }
 
     private String source() {
