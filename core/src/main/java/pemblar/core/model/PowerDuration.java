@@ -18,7 +18,7 @@ import pemblar.core.effort.BestCurve.Point;
  * @param maximal empty when the efforts do not determine three parameters
  */
 public record PowerDuration(Optional<CriticalPower> critical, Optional<MaximalPower> maximal) {
-    /** Distance from the model within which a best effort counts as all-out. */
+    /** Distance from the model within which a best effort lies on its envelope. */
     public static final double ENVELOPE = 0.05;
 
     private static final double OTHER_EFFORT = 2;
@@ -111,15 +111,6 @@ public record PowerDuration(Optional<CriticalPower> critical, Optional<MaximalPo
     public Optional<Double> at(double seconds) {
         if (maximal.isPresent()) return Optional.of(maximal.get().at(seconds));
         return seconds < CriticalPower.SHORTEST_SECONDS ? Optional.empty() : critical.map(model -> model.at(seconds));
-    }
-
-    /**
-     * A duration is tested when a best effort lies within 5 % of the model, or above it; without a model nothing is.
-     */
-    public boolean isTested(Point point) {
-        return at(point.seconds())
-                .filter(watts -> point.value() >= (1 - ENVELOPE) * watts)
-                .isPresent();
     }
 
     /** The usual test durations, s, near which no effort counts yet. */

@@ -137,19 +137,10 @@ class PowerDurationTest {
     }
 
     @Test
-    void aDurationIsTestedWithinFivePercentOfTheModel() {
-        PowerDuration model = PowerDuration.of(training(2, 15, 60, 180, 480, 1200));
-        double at = model.at(300).orElseThrow();
-        assertTrue(model.isTested(new Point(300, 0.951 * at, 1)));
-        assertFalse(model.isTested(new Point(300, 0.949 * at, 1)));
-    }
-
-    @Test
     void withoutEffortsThereIsNoModelAndAllTestsAreMissing() {
         PowerDuration none = PowerDuration.of(List.of());
         assertTrue(none.critical().isEmpty() && none.maximal().isEmpty());
         assertEquals(List.of(180, 720, 1200, 360), none.testsMissing());
-        assertFalse(none.isTested(new Point(300, 300, 1)));
     }
 
     @Property(tries = 200)

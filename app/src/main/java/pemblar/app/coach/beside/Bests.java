@@ -18,6 +18,7 @@ import pemblar.app.session.reading.SessionEfforts.Named;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.profile.OwnModel;
 import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
@@ -71,7 +72,11 @@ public class Bests {
         BestCurve before = efforts.curve(scope.on(DayRange.upTo(today.minusDays(YEAR), DAYS)));
         List<Integer> durations = byPower ? POWER_SECONDS : SPEED_SECONDS;
         Map<Long, Named> named = named(athlete, now, durations);
-        PowerDuration model = byPower ? PowerDuration.of(now) : null;
+        OwnModel model = OwnModel.of(
+                sport,
+                scope.measure(),
+                values.on(today).forSport(sport),
+                byPower ? PowerDuration.of(now) : PowerDuration.ofSpeed(now));
         Held held = new Held(now, before, values, model, named);
         List<Row> rows = new ArrayList<>();
         for (int seconds : durations) rows.add(row(seconds, scope, held));
@@ -91,9 +96,8 @@ public class Bests {
         return curve.points(seconds, seconds).stream();
     }
 
-    /** What the rows are read from. @param model null by speed */
-    private record Held(
-            BestCurve now, BestCurve before, DatedValues values, PowerDuration model, Map<Long, Named> named) {
+    /** What the rows are read from. */
+    private record Held(BestCurve now, BestCurve before, DatedValues values, OwnModel model, Map<Long, Named> named) {
         Named from(int seconds) {
             return point(now, seconds)
                     .map(p -> named.get(p.source()))
@@ -112,7 +116,7 @@ public class Bests {
         String perKilogram = scope.measure() == Measure.POWER && there && mass > 0
                 ? String.format(Locale.ROOT, "%.2f W/kg", value / mass)
                 : "";
-        boolean tested = there && (held.model() == null || held.model().isTested(new Point(seconds, value, 0)));
+        boolean tested = there && !held.model().isShownUntested(seconds, value);
         return new Row(
                 seconds,
                 pemblar.core.workout.Pace.clock(seconds),

@@ -35,6 +35,7 @@ import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.CriticalPower;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.profile.OwnModel;
 import pemblar.core.range.DayRange;
 import pemblar.core.schedule.DemandTest;
 import pemblar.core.sport.Measure;
@@ -135,6 +136,7 @@ public class CurveController {
         PowerDuration fitted = units.isSpeed()
                 ? PowerDuration.ofSpeed(everything)
                 : PowerDuration.of(everything); // a part of the sessions need not be all-out
+        OwnModel own = OwnModel.of(of, measure, values.on(end).forSport(of), fitted);
         double mass = kilograms ? mass(values, end) : 1;
         BestCurve shown = kilograms ? efforts.curve(scope, day -> mass(values, day), chosen) : watts;
         Scope before = scope.on(new DayRange(otherBegin, otherEnd));
@@ -161,8 +163,9 @@ public class CurveController {
         if (!points.isEmpty() || !other.points().isEmpty()) {
             model.addAttribute(
                     "drawing",
-                    CurveDrawing.of(new CurveDrawing.Curves(points, other.points(), told(fitted, units)), mass, units));
-            model.addAttribute("bests", bests(athlete, new Curves(watts, shown, other), fitted, units));
+                    CurveDrawing.of(
+                            new CurveDrawing.Curves(points, other.points(), told(fitted, units), own), mass, units));
+            model.addAttribute("bests", bests(athlete, new Curves(watts, shown, other), own, units));
             model.addAttribute(
                     "estimates",
                     units.isSpeed()
@@ -196,7 +199,7 @@ public class CurveController {
      */
     private record Curves(BestCurve watts, BestCurve shown, BestCurve other) {}
 
-    private List<Best> bests(Athlete athlete, Curves curves, PowerDuration fitted, CurveUnits units) {
+    private List<Best> bests(Athlete athlete, Curves curves, OwnModel own, CurveUnits units) {
         List<Long> recordings = curves.shown().points().stream()
                 .filter(p -> java.util.Arrays.stream(LISTED).anyMatch(s -> s == p.seconds()))
                 .map(Point::source)
@@ -209,7 +212,7 @@ public class CurveController {
             List<Point> at = curves.shown().points(seconds, seconds);
             if (at.isEmpty()) continue;
             Point point = at.get(0);
-            boolean tested = fitted.isTested(new Point(seconds, curves.watts().at(seconds), point.source()));
+            boolean tested = !own.isShownUntested(seconds, curves.watts().at(seconds));
             double before = curves.other().at(seconds);
             bests.add(new Best(
                     seconds,

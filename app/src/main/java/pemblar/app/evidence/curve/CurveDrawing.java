@@ -9,6 +9,7 @@ import pemblar.app.frame.page.Shown;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.Effort;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.profile.OwnModel;
 
 /**
  * Best efforts over their duration on a logarithmic axis, in a box of {@link #WIDTH} by {@link #HEIGHT}: two ranges of
@@ -39,8 +40,13 @@ public record CurveDrawing(
 
     public record Tick(double at, String text) {}
 
-    /** What is drawn. @param other of the days that are held against these; may be empty */
-    record Curves(List<Point> points, List<Point> other, PowerDuration model) {}
+    /**
+     * What is drawn.
+     *
+     * @param other of the days that are held against these; may be empty
+     * @param own what tells an all-out effort
+     */
+    record Curves(List<Point> points, List<Point> other, PowerDuration model, OwnModel own) {}
 
     /** @param scale watts per unit of the drawing: 1, or the body mass for W/kg */
     static CurveDrawing of(Curves curves, double scale, CurveUnits units) {
@@ -51,6 +57,7 @@ public record CurveDrawing(
         private final List<Point> points;
         private final List<Point> other;
         private final PowerDuration model;
+        private final OwnModel own;
         private final double scale;
         private final CurveUnits units;
         private final double longest;
@@ -61,6 +68,7 @@ public record CurveDrawing(
             this.points = curves.points();
             this.other = curves.other();
             this.model = curves.model();
+            this.own = curves.own();
             this.scale = scale;
             this.units = units;
             List<Point> both = Stream.concat(points.stream(), other.stream()).toList();
@@ -124,14 +132,14 @@ public record CurveDrawing(
             return path.toString();
         }
 
-        /** Runs of neighbouring durations without an all-out effort; the model reaches to an hour. */
+        /** Runs of neighbouring durations without an all-out effort, up to an hour and where anything tells. */
         private List<Span> untested() {
             List<Span> spans = new ArrayList<>();
             Point first = null;
             Point last = null;
             for (Point p : points) {
-                if (p.seconds() > MODEL_UNTIL || model.at(p.seconds()).isEmpty()) continue;
-                boolean tested = model.isTested(new Point(p.seconds(), p.value() * scale, p.source()));
+                if (p.seconds() > MODEL_UNTIL || own.at(p.seconds()).isEmpty()) continue;
+                boolean tested = own.isTested(p.seconds(), p.value() * scale);
                 if (!tested) {
                     if (first == null) first = p;
                     last = p;

@@ -15,6 +15,7 @@ import pemblar.core.model.CriticalPower;
 import pemblar.core.model.IntervalTarget;
 import pemblar.core.model.PowerDuration;
 import pemblar.core.model.Reserve;
+import pemblar.core.profile.OwnModel;
 import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
@@ -114,7 +115,7 @@ class IntervalsService {
     private static Answer held(Athlete athlete, Question q, Basis basis, IntervalTarget.Set set) {
         IntervalTarget target = IntervalTarget.of(basis.model(), set);
         double best = basis.curve().at(q.seconds());
-        if (q.repeats() == 1 && best < target.watts() && isTested(q, basis.curve(), best))
+        if (q.repeats() == 1 && best < target.watts() && isTested(q, basis, best))
             return answer(
                     athlete,
                     q,
@@ -141,9 +142,16 @@ class IntervalsService {
                 new Solved(target.watts(), reach, target.lowestReserveJoules(), basis.words()));
     }
 
-    private static boolean isTested(Question q, BestCurve curve, double best) {
-        PowerDuration model = q.byPace() ? PowerDuration.ofSpeed(curve) : PowerDuration.of(curve);
-        return best > 0 && model.isTested(new BestCurve.Point(q.seconds(), best, 0));
+    private static boolean isTested(Question q, Basis basis, double best) {
+        boolean byPace = q.byPace();
+        return new OwnModel(
+                        q.sport(),
+                        q.sport().ownMeasure(),
+                        byPace ? Double.NaN : basis.model().criticalPowerWatts(),
+                        byPace ? Double.NaN : basis.model().capacityJoules(),
+                        basis.threshold(),
+                        byPace ? PowerDuration.ofSpeed(basis.curve()) : PowerDuration.of(basis.curve()))
+                .isTested(q.seconds(), best);
     }
 
     private static Answer missing(Athlete athlete, String what) {

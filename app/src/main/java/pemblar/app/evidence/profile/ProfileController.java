@@ -33,8 +33,8 @@ import pemblar.app.frame.page.Shown;
 import pemblar.app.session.done.DescriptionService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
-import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.profile.OwnModel;
 import pemblar.core.profile.PaceProfile;
 import pemblar.core.profile.ProfileBands;
 import pemblar.core.profile.ProfileBands.Rung;
@@ -172,6 +172,9 @@ class ProfileController {
         model.addAttribute(
                 "anything", now.stream().anyMatch(r -> r.wattsPerKilogram().isPresent()));
         model.addAttribute("from", begin);
+        model.addAttribute(
+                "knowsCriticalPower",
+                values.on(today).forSport(sport).knows(Quantity.CRITICAL_POWER, Quantity.W_PRIME));
         model.addAttribute("weakest", weakest == null ? null : CurveController.clock(weakest.seconds()));
         model.addAttribute("weakestSeconds", weakest == null ? null : weakest.seconds());
         return "evidence/profile";
@@ -187,10 +190,14 @@ class ProfileController {
     private List<Rung> rungs(Scope scope, Asked asked) {
         BestCurve watts = efforts.curve(scope, asked.only());
         BestCurve everything = asked.only() == null ? watts : efforts.curve(scope);
-        PowerDuration model = PowerDuration.of(everything); // a part of the sessions need not be all-out
+        OwnModel model = OwnModel.of( // a part of the sessions need not be all-out
+                scope.sport(),
+                Measure.POWER,
+                asked.values().on(scope.days().to()).forSport(scope.sport()),
+                PowerDuration.of(everything));
         BestCurve perKilogram = efforts.curve(scope, asked::massOn, asked.only());
         List<Integer> untested = ProfileBands.SECONDS.stream()
-                .filter(s -> !model.isTested(new Point(s, watts.at(s), 0)))
+                .filter(s -> !model.isTested(s, watts.at(s)))
                 .toList();
         return asked.bands().profile(scope.athlete().sex(), ProfileBands.at(perKilogram.points()), untested);
     }

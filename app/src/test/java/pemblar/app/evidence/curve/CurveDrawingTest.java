@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import pemblar.app.evidence.curve.CurveDrawing.Curves;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.PowerDuration;
+import pemblar.core.profile.OwnModel;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 
@@ -29,12 +30,15 @@ class CurveDrawingTest {
         return points;
     }
 
+    private static Curves curves(List<Point> shown) {
+        PowerDuration model = PowerDuration.of(points());
+        OwnModel own = new OwnModel(Sport.RIDE, Measure.POWER, 262, 19_600, 258, model);
+        return new Curves(shown, List.of(), model, own);
+    }
+
     @Test
     void untestedDurationsAndTheEffortsOfTheModelAreMarked() {
-        CurveDrawing d = CurveDrawing.of(
-                new Curves(points(), List.of(), PowerDuration.of(points())),
-                1,
-                new CurveUnits(Measure.POWER, Sport.RIDE, false));
+        CurveDrawing d = CurveDrawing.of(curves(points()), 1, new CurveUnits(Measure.POWER, Sport.RIDE, false));
         assertTrue(d.efforts().size() >= 3);
         assertTrue(!d.untested().isEmpty());
         assertTrue(d.untested().stream().anyMatch(s -> s.title().startsWith("untested: ")));
@@ -47,14 +51,11 @@ class CurveDrawingTest {
 
     @Test
     void perKilogramTheSamePictureHasOtherNumbers() {
-        PowerDuration model = PowerDuration.of(points());
         List<Point> light = points().stream()
                 .map(p -> new Point(p.seconds(), p.value() / 70, p.source()))
                 .toList();
-        CurveDrawing watts = CurveDrawing.of(
-                new Curves(points(), List.of(), model), 1, new CurveUnits(Measure.POWER, Sport.RIDE, false));
-        CurveDrawing perKilogram = CurveDrawing.of(
-                new Curves(light, List.of(), model), 70, new CurveUnits(Measure.POWER, Sport.RIDE, true));
+        CurveDrawing watts = CurveDrawing.of(curves(points()), 1, new CurveUnits(Measure.POWER, Sport.RIDE, false));
+        CurveDrawing perKilogram = CurveDrawing.of(curves(light), 70, new CurveUnits(Measure.POWER, Sport.RIDE, true));
         assertEquals(watts.curve(), perKilogram.curve());
         assertEquals(watts.untested(), perKilogram.untested());
         assertTrue(perKilogram.efforts().get(0).title().endsWith("W/kg"));
