@@ -118,6 +118,12 @@ class DoubtsTest {
                     .contains("This morning’s balance is")
                     .contains("Mend it");
         assertThat(coach.get("/roster").body()).contains("is to be mended").contains(words);
+        for (String page :
+                new String[] {"/thresholds/curve", "/thresholds/profile", "/thresholds/evidence", "/progress/fitness"})
+            assertThat(person.get(base + page).body())
+                    .as(page)
+                    .contains("Probably power that nobody has.")
+                    .contains("Mend it");
     }
 
     @Test
@@ -133,6 +139,7 @@ class DoubtsTest {
         assertThat((Integer) wrong().get("doubts")).isZero();
         assertThat(today).contains("<dd>" + promised + "</dd>");
         assertThat(coach.get("/roster").body()).doesNotContain("is to be mended");
+        assertThat(person.get(base + "/thresholds/curve").body()).doesNotContain("Mend it");
     }
 
     @Test

@@ -71,7 +71,9 @@ record Known(
     }
 
     Prediction.Basis basisOn(LocalDate day, double threshold) {
-        return Prediction.usual(day, threshold, enduranceOn(day, threshold), results(day));
+        Endurance endurance = enduranceOn(day, threshold);
+        List<Result> carrying = Prediction.carrying(results(day), threshold, endurance.k(), sport.ownMeasure());
+        return Prediction.usual(day, threshold, endurance, carrying);
     }
 
     private BestCurve best(LocalDate from, LocalDate to) {

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -22,6 +23,7 @@ import pemblar.app.prediction.Foreseen.Made;
 import pemblar.app.recording.RecordingReading;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
+import pemblar.app.session.reading.DoubtService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.prediction.Prediction;
@@ -49,6 +51,7 @@ public class PredictionService implements Likely {
     private final PlanService plan;
     private final PredictedStore store;
     private final InstantSource clock;
+    private final DoubtService doubts;
 
     PredictionService(
             ThresholdService thresholds,
@@ -56,7 +59,9 @@ public class PredictionService implements Likely {
             RecordingReading recordings,
             PlanService plan,
             PredictedStore store,
-            InstantSource clock) {
+            InstantSource clock,
+            DoubtService doubts) {
+        this.doubts = doubts;
         this.recordings = recordings;
         this.thresholds = thresholds;
         this.efforts = efforts;
@@ -76,6 +81,7 @@ public class PredictionService implements Likely {
 
     private Known known(Athlete athlete, Sport sport, LocalDate from) {
         LocalDate today = athlete.dayOf(clock.instant());
+        LocalDate first = from.minusDays(Known.YEAR);
         return Once.of(
                 "known for predictions",
                 List.of(athlete.id(), sport, from),
@@ -83,9 +89,16 @@ public class PredictionService implements Likely {
                         sport,
                         athlete.sex(),
                         thresholds.of(athlete),
-                        efforts.curves(new Scope(
-                                athlete, sport, sport.ownMeasure(), new DayRange(from.minusDays(Known.YEAR), today))),
-                        sport.onWheels() ? recordings.rides(athlete, sport, from.minusDays(Known.YEAR)) : List.of()));
+                        sound(athlete, sport, new DayRange(first, today)),
+                        sport.onWheels() ? recordings.rides(athlete, sport, first) : List.of()));
+    }
+
+    /** A drive home on a device left running is no result that a prediction may lean on. */
+    private List<DayCurve> sound(Athlete athlete, Sport sport, DayRange days) {
+        Set<Long> inDoubt = doubts.recordingsOfEfforts(athlete, sport, days);
+        return efforts.curves(new Scope(athlete, sport, sport.ownMeasure(), days)).stream()
+                .filter(c -> !inDoubt.contains(c.recordingId()))
+                .toList();
     }
 
     /** For an athlete whom the caller has already asked for. */

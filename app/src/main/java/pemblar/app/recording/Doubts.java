@@ -64,17 +64,10 @@ public class Doubts {
     }
 
     private static String words(List<Proposal> found) {
-        return found.stream().map(Proposal::kind).distinct().map(Doubts::word).collect(Collectors.joining(", "));
-    }
-
-    private static String word(Proposal.Kind kind) {
-        return switch (kind) {
-            case SPIKE -> "power that nobody has";
-            case POWER_TOO_LONG -> "power that nobody holds for so long";
-            case STUCK_HEART_RATE -> "a heart rate that stands still";
-            case HEART_RATE_TOO_HIGH -> "a heart rate over the maximum";
-            case HEART_RATE_IS_CADENCE -> "a heart rate that is the cadence";
-            case LEFT_RUNNING -> "a device left running";
-        };
+        return found.stream()
+                .map(Proposal::kind)
+                .distinct()
+                .map(Proposal.Kind::words)
+                .collect(Collectors.joining(", "));
     }
 }

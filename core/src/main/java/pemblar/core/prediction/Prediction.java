@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleBinaryOperator;
+import pemblar.core.sport.Measure;
 import pemblar.core.threshold.Endurance;
 
 /**
@@ -26,6 +27,7 @@ public record Prediction(double value, double low, double high, Optional<Result>
     private static final int RECENT_DAYS = 90;
     private static final int SHORTEST_SECONDS = 1200;
     private static final int LONGEST_SECONDS = 14_400;
+    private static final double NEAR = 0.05;
     private static final int FEWEST = 3;
     private static final double SPREAD = 3;
 
@@ -48,6 +50,19 @@ public record Prediction(double value, double low, double high, Optional<Result>
                 Range.about(threshold, USUAL_WIDTH * threshold),
                 Range.about(endurance.k(), USUAL_REACH),
                 results);
+    }
+
+    /**
+     * Those of best efforts that can carry a prediction: within 5 % of what threshold and exponent give for their time.
+     * The best three hours of somebody who never rode three hours hard are no result.
+     *
+     * @param threshold W, or m/s for efforts by speed
+     */
+    public static List<Result> carrying(List<Result> bests, double threshold, double k, Measure measure) {
+        double whole = measure == Measure.POWER ? POWER_SECONDS : SPEED_SECONDS;
+        return bests.stream()
+                .filter(r -> r.level() >= (1 - NEAR) * threshold * Math.pow(whole / r.seconds(), k))
+                .toList();
     }
 
     /** Whether a result lies within the range. */

@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import pemblar.core.sport.Measure;
 import pemblar.core.workout.SpeedOfPower;
 
 class PredictionTest {
@@ -20,6 +21,20 @@ class PredictionTest {
 
     private static Prediction.Basis basis(double level, double reach, double k, double kReach) {
         return new Prediction.Basis(TODAY, Range.about(level, reach), Range.about(k, kReach), List.of(TEN, OLD));
+    }
+
+    /** By hand: 250 W for 55 min give 230 W for three hours; 95 % of it are 218.5. */
+    @Test
+    void aLongRideThatWasNotHardCarriesNothing() {
+        Result hour = new Result(TODAY, 3600, 245);
+        Result firm = new Result(TODAY, 10_800, 219);
+        Result easy = new Result(TODAY, 10_800, 185);
+        assertEquals(
+                List.of(hour, firm),
+                Prediction.carrying(List.of(hour, firm, easy), 250, Prediction.RIDE_EXPONENT, Measure.POWER));
+        Prediction five = Prediction.overSeconds(
+                new Prediction.Basis(TODAY, Range.about(250, 7.5), Range.about(0.07, 0.01), List.of(hour)), 18_000);
+        assertTrue(five.outside() && five.leansOn().equals(Optional.of(hour)));
     }
 
     /** 4 m/s for the hour and k = 0.07: the hour itself covers 14.4 km; 10 km and 42.195 km by hand. */

@@ -28,6 +28,7 @@ import pemblar.app.frame.page.Typed;
 import pemblar.app.recording.mend.SetAsides;
 import pemblar.app.session.change.ScheduleService;
 import pemblar.app.session.done.DescriptionService;
+import pemblar.app.session.reading.DoubtService;
 import pemblar.app.session.reading.SessionEfforts;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
@@ -51,6 +52,7 @@ public class CurveController {
     private static final int[] LISTED = {1, 5, 15, 30, 60, 180, 300, 720, 1200, 3600, 7200, 14_400};
     private static final int FIVE_MINUTES = 300;
     private final Pages pages;
+    private final DoubtService doubts;
     private final EffortService efforts;
     private final SessionEfforts sessions;
     private final SetAsides setAsides;
@@ -65,7 +67,9 @@ public class CurveController {
             SetAsides setAsides,
             ThresholdService thresholds,
             DescriptionService descriptions,
-            ScheduleService schedule) {
+            ScheduleService schedule,
+            DoubtService doubts) {
+        this.doubts = doubts;
         this.setAsides = setAsides;
         this.sessions = sessions;
         this.schedule = schedule;
@@ -143,6 +147,7 @@ public class CurveController {
         BestCurve other =
                 kilograms ? efforts.curve(before, day -> mass(values, day), chosen) : efforts.curve(before, chosen);
         List<Point> points = shown.points();
+        model.addAttribute("doubtful", doubts.ofEfforts(athlete, of, scope.days()));
         model.addAttribute("from", begin);
         model.addAttribute("to", end);
         model.addAttribute("otherFrom", otherBegin);

@@ -24,9 +24,11 @@ import pemblar.app.evidence.Piece;
 import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Units;
+import pemblar.app.session.reading.DoubtService;
 import pemblar.app.session.reading.SessionService;
 import pemblar.app.threshold.Amounts;
 import pemblar.app.threshold.ThresholdService;
+import pemblar.core.range.DayRange;
 import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.sport.Measure;
@@ -46,11 +48,18 @@ import pemblar.core.workout.Pace;
 class EvidenceController {
     private static final int SHOWN_DAYS = 365;
     private final Pages pages;
+    private final DoubtService doubts;
     private final EvidenceService evidence;
     private final ThresholdService thresholds;
     private final SessionService sessions;
 
-    EvidenceController(Pages pages, EvidenceService evidence, ThresholdService thresholds, SessionService sessions) {
+    EvidenceController(
+            Pages pages,
+            EvidenceService evidence,
+            ThresholdService thresholds,
+            SessionService sessions,
+            DoubtService doubts) {
+        this.doubts = doubts;
         this.pages = pages;
         this.evidence = evidence;
         this.thresholds = thresholds;
@@ -77,6 +86,9 @@ class EvidenceController {
                         .orElse(java.util.OptionalDouble.empty()));
         Map<Quantity, Suggestion> suggestions = combined.suggestions();
         model.addAttribute("sentences", combined.sentences());
+        model.addAttribute(
+                "doubtful",
+                doubts.ofEfforts(athlete, screen.sport(), DayRange.upTo(today, EvidenceService.RECENT_DAYS)));
         model.addAttribute("screen", screen);
         model.addAttribute("screens", Screen.of(athlete.sports()));
         model.addAttribute(

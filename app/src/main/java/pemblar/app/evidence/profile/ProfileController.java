@@ -31,6 +31,7 @@ import pemblar.app.frame.Visit;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.session.done.DescriptionService;
+import pemblar.app.session.reading.DoubtService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.model.PowerDuration;
@@ -53,6 +54,7 @@ import pemblar.core.threshold.Quantity;
 class ProfileController {
     private static final int YEAR = 365;
     private final Pages pages;
+    private final DoubtService doubts;
     private final EffortService efforts;
     private final ThresholdService thresholds;
     private final ProfileService profile;
@@ -67,7 +69,9 @@ class ProfileController {
             ProfileService profile,
             AthleteService athletes,
             DescriptionService descriptions,
-            Shown shown) {
+            Shown shown,
+            DoubtService doubts) {
+        this.doubts = doubts;
         this.shown = shown;
         this.pages = pages;
         this.efforts = efforts;
@@ -102,6 +106,8 @@ class ProfileController {
         Sport asked =
                 told.stream().filter(s -> s.key().equals(sport)).findFirst().orElse(told.get(0));
         model.addAttribute("told", told);
+        model.addAttribute(
+                "doubtful", doubts.ofEfforts(athlete, asked, DayRange.upTo(page.today(), EvidenceService.RECENT_DAYS)));
         model.addAttribute("sport", asked);
         boolean byPace = asked.ownMeasure() == Measure.SPEED;
         model.addAttribute("byPace", byPace);

@@ -16,9 +16,11 @@ import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
 import pemblar.app.prediction.Foreseen;
 import pemblar.app.prediction.PredictionService;
+import pemblar.app.session.reading.DoubtService;
 import pemblar.core.aerobic.AerobicTrend;
 import pemblar.core.prediction.Prediction;
 import pemblar.core.prediction.RideCourse;
+import pemblar.core.range.DayRange;
 import pemblar.core.sport.Measure;
 import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Endurance;
@@ -26,12 +28,16 @@ import pemblar.core.threshold.Endurance;
 /** Fitness: what a heart beat buys, compared like with like, and what could be run or ridden. */
 @Controller
 class FitnessController {
+    private static final int DOUBTS_DAYS = 365;
     private final Pages pages;
+    private final DoubtService doubts;
     private final FitnessService fitness;
     private final PredictionService predictions;
     private final Shown shown;
 
-    FitnessController(Pages pages, FitnessService fitness, PredictionService predictions, Shown shown) {
+    FitnessController(
+            Pages pages, FitnessService fitness, PredictionService predictions, Shown shown, DoubtService doubts) {
+        this.doubts = doubts;
         this.pages = pages;
         this.fitness = fitness;
         this.predictions = predictions;
@@ -39,7 +45,7 @@ class FitnessController {
     }
 
     /** A predicted result as the table shows it. */
-    public record Line(String over, String best, String range, String leansOn, boolean outside) {}
+    public record Line(String over, String best, String range, String leansOn) {}
 
     record FitnessForm(
             @RequestParam(defaultValue = "") String sport,
@@ -63,6 +69,8 @@ class FitnessController {
                 "axis",
                 run ? "pace at 70 % of reserve, " + Shown.unit(Sport.RUN).axisUnit() : "power at 70 % of reserve, W");
         model.addAttribute("sport", asked);
+        model.addAttribute(
+                "doubtful", doubts.ofEfforts(page.athlete(), asked, DayRange.upTo(page.today(), DOUBTS_DAYS)));
         model.addAttribute("told", told);
         model.addAttribute("aerobic", trend);
         model.addAttribute("sentence", FitnessWords.sentence(trend, asked));
@@ -104,7 +112,7 @@ class FitnessController {
                             + (percent == 0
                                     ? ", on roads like those of your rides."
                                     : ", with " + shown.kilograms(RideCourse.BIKE_KILOGRAMS) + " for bike and bottle.")
-                            + (p.outside() ? " That is beyond what your efforts span." : ""));
+                            + (p.outside() ? " That is beyond what your all-out efforts of 90 days span." : ""));
         } catch (IllegalArgumentException e) {
             model.addAttribute("wayRefused", e.getMessage());
         }
@@ -134,8 +142,9 @@ class FitnessController {
         for (double v : new double[] {q.value(), q.low(), q.high()})
             figures.add(run ? Shown.clock(v) : Math.round(v) + " W");
         String leans = q.leansOn()
-                .map(r -> Shown.clock(r.seconds()) + " of " + shown.date(r.day()))
-                .orElse("nothing recent");
-        return new Line(over, figures.get(0), figures.get(1) + " to " + figures.get(2), leans, q.outside());
+                .map(r -> "leans on " + Shown.clock(r.seconds()) + " of " + shown.date(r.day())
+                        + (q.outside() ? "; beyond what your all-out efforts span" : ""))
+                .orElse("rests on the threshold alone: nothing all-out over 20 min or more in 90 days");
+        return new Line(over, figures.get(0), figures.get(1) + " to " + figures.get(2), leans);
     }
 }

@@ -100,6 +100,8 @@ class MarginController {
             case "proposals" -> "redirect:/a/" + visit.athleteId() + "/proposals";
             case "progress" -> "redirect:/a/" + visit.athleteId() + "/progress";
             case "thresholds" -> "redirect:/a/" + visit.athleteId() + "/thresholds";
+            case "curve", "evidence", "profile" -> "redirect:/a/" + visit.athleteId() + "/thresholds/" + here;
+            case "fitness" -> "redirect:/a/" + visit.athleteId() + "/progress/fitness";
             case "sessions" -> "redirect:/a/" + visit.athleteId() + "/sessions";
             case "morning" -> "redirect:/roster";
             default -> back;

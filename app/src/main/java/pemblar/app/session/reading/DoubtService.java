@@ -4,6 +4,9 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
@@ -12,6 +15,9 @@ import pemblar.app.load.TrendService.Trend;
 import pemblar.app.session.SessionRow;
 import pemblar.app.session.TrainingSessionRepository;
 import pemblar.core.load.LoadTrend;
+import pemblar.core.mending.Proposal;
+import pemblar.core.range.DayRange;
+import pemblar.core.sport.Sport;
 
 /** Recordings that are probably wrong somewhere and wait to be mended, and what that does to what rests on them. */
 @Service
@@ -19,6 +25,7 @@ public class DoubtService {
     private static final int DAYS = 42;
     private static final int NEWEST_DAYS = 3;
     private static final int MOST = 10;
+    private static final int MOST_OF_EFFORTS = 500;
     private static final double MATTERS_POINTS = 5;
     private final TrainingSessionRepository sessions;
     private final TrendService trends;
@@ -70,6 +77,31 @@ public class DoubtService {
         if (changes.isEmpty() || now == null) return new Waiting(doubts, null, null);
         LoadTrend.Day mended = trends.with(athlete, trend, changes).on(today);
         return new Waiting(doubts, now.balance(), mended == null ? null : (Double) mended.balance());
+    }
+
+    /** Of some days what changes best efforts in a sport, and so what is read from them, the latest first. */
+    @Transactional(readOnly = true)
+    public Waiting ofEfforts(Athlete athlete, Sport sport, DayRange days) {
+        return new Waiting(
+                efforts(athlete, sport, days)
+                        .limit(MOST)
+                        .map(DoubtService::doubt)
+                        .toList(),
+                null,
+                null);
+    }
+
+    /** The recordings of those. */
+    @Transactional(readOnly = true)
+    public Set<Long> recordingsOfEfforts(Athlete athlete, Sport sport, DayRange days) {
+        return efforts(athlete, sport, days).map(s -> s.recording().id()).collect(Collectors.toSet());
+    }
+
+    private Stream<SessionRow> efforts(Athlete athlete, Sport sport, DayRange days) {
+        return sessions.doubted(athlete.id(), days.from(), MOST_OF_EFFORTS).stream()
+                .filter(s -> s.sport() == sport
+                        && !s.day().isAfter(days.to())
+                        && Proposal.Kind.isOfEfforts(s.recording().doubtWords()));
     }
 
     /** Those of some sessions that are in doubt, by their ids; for an athlete already asked for. */
