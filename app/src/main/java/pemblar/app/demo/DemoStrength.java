@@ -2,18 +2,21 @@ package pemblar.app.demo;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.Locale;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
 import pemblar.app.strength.StrengthMaking;
 import pemblar.app.strength.maximum.MaximaService;
+import pemblar.core.strength.Repetitions;
 
 /** Twenty weeks of strength work beside the endurance, with maxima that rose. */
 @Component
 class DemoStrength {
     private static final int WEEKS = 20;
     private static final int WEEKS_AHEAD = 4;
+    private static final double PLATES = 2.5;
     private static final String LEGS = "warm-up: back squat\nback squat 4 x 5 at 80%, rest 3min\n"
             + "romanian deadlift 3 x 8 at 70%, rest 2min\nA1 pull-up 4 x 6 at body mass\n"
             + "A2 split squat 4 x 8 each at 60%\n"
@@ -35,17 +38,16 @@ class DemoStrength {
         if (demo.isMixed()) return;
         Visit visit = new Visit(athlete.id(), viewer);
         double share = demo.kilograms() / 66;
-        for (int rise = 0; rise < 3; rise++) {
-            LocalDate day = today.minusWeeks(WEEKS - 7L * rise);
-            String said = rise == 0 ? "typed" : Math.round(share * (80 + 4 * rise)) + " kg × 5";
-            maximum(visit, "back squat", new At(day, share * (92 + 5 * rise)), said);
-        }
         LocalDate first = today.minusWeeks(WEEKS);
-        maximum(visit, "deadlift", new At(first, share * 118), "107.5 kg × 3");
-        maximum(visit, "bench press", new At(first, share * 62), "typed");
-        maximum(visit, "row", new At(first, share * 66), "typed");
-        maximum(visit, "calf raise", new At(first, share * 120), "typed");
-        maximum(visit, "pull-up", new At(first, share * 88), "3 with 10 kg");
+        typed(visit, "back squat", new At(first, share * 92));
+        for (int rise = 1; rise < 3; rise++)
+            lifted(visit, "back squat", new At(first.plusWeeks(7L * rise), share * (77.5 + 5 * rise)), 5);
+        lifted(visit, "deadlift", new At(first, share * 107.5), 3);
+        typed(visit, "bench press", new At(first, share * 62));
+        typed(visit, "row", new At(first, share * 66));
+        typed(visit, "calf raise", new At(first, share * 120));
+        double pulled = Repetitions.maximum(demo.kilograms() + 10, 3);
+        keep(visit, "pull-up", new At(first, pulled), "3 with 10 kg");
         making.link(visit, new MaximaService.Link("split squat", "back squat", 35, false));
         making.link(visit, new MaximaService.Link("romanian deadlift", "deadlift", 80, true));
         for (int week = -WEEKS; week < WEEKS_AHEAD; week++) {
@@ -64,7 +66,18 @@ class DemoStrength {
 
     private record At(LocalDate day, double kilograms) {}
 
-    private void maximum(Visit visit, String exercise, At at, String said) {
-        making.maximum(visit, new MaximaService.New(exercise, at.day(), Math.rint(at.kilograms()), said, null));
+    private void typed(Visit visit, String exercise, At at) {
+        keep(visit, exercise, new At(at.day(), Math.rint(at.kilograms())), "typed");
+    }
+
+    /** @param at the day, and about what was on the bar */
+    private void lifted(Visit visit, String exercise, At at, int repetitions) {
+        double load = PLATES * Math.rint(at.kilograms() / PLATES);
+        String said = String.format(Locale.ROOT, load % 1 == 0 ? "%.0f kg × %d" : "%.1f kg × %d", load, repetitions);
+        keep(visit, exercise, new At(at.day(), Repetitions.maximum(load, repetitions)), said);
+    }
+
+    private void keep(Visit visit, String exercise, At at, String said) {
+        making.maximum(visit, new MaximaService.New(exercise, at.day(), at.kilograms(), said, null));
     }
 }
