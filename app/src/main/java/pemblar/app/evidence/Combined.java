@@ -183,8 +183,8 @@ public record Combined(Map<Quantity, Suggestion> suggestions, Set<Quantity> cont
         if (combination.floor().isPresent() && combination.contradicting().isEmpty())
             all.add(floor(combination, combination.floor().getAsDouble()));
         for (String id : combination.sameEffort())
-            all.add("Counted once: " + named(id, counted) + " rests on what counts already in a longer effort, in a"
-                    + " recording, or among the best efforts.");
+            all.add("Counted once: " + named(id, counted)
+                    + ", the same as in a longer effort, a recording or the best efforts.");
         return all;
     }
 
