@@ -80,10 +80,20 @@ public record Combined(Map<Quantity, Suggestion> suggestions, Set<Quantity> cont
     }
 
     private static boolean isOfAFit(Piece p) {
-        return p.evidence().method() == Method.BEST_EFFORTS
-                ? Double.isFinite(p.covariance())
-                : p.evidence().method() == Method.TWO_EFFORTS
-                        && p.evidence().efforts().size() == 2;
+        return p.evidence().method() == Method.BEST_EFFORTS ? Double.isFinite(p.covariance()) : twoEfforts(p) != null;
+    }
+
+    /** Null for what is no test of two efforts, or one that came from elsewhere and can be none. */
+    private static Both twoEfforts(Piece p) {
+        List<AllOut> efforts = p.evidence().efforts();
+        if (p.evidence().method() != Method.TWO_EFFORTS || efforts.size() != 2) return null;
+        AllOut first = efforts.get(0);
+        AllOut second = efforts.get(1);
+        try {
+            return Methods.twoEfforts(first.level(), first.seconds(), second.level(), second.seconds());
+        } catch (IllegalArgumentException e) {
+            return null;
+        }
     }
 
     private static boolean isOfOneTest(Evidence a, Evidence b) {
@@ -96,9 +106,7 @@ public record Combined(Map<Quantity, Suggestion> suggestions, Set<Quantity> cont
     private static Both both(Piece power, Piece reserve) {
         if (power.evidence().method() == Method.BEST_EFFORTS)
             return both(power.evidence().estimate(), reserve.evidence().estimate(), power.covariance());
-        AllOut first = power.evidence().efforts().get(0);
-        AllOut second = power.evidence().efforts().get(1);
-        return Methods.twoEfforts(first.level(), first.seconds(), second.level(), second.seconds());
+        return twoEfforts(power);
     }
 
     private static Both both(Estimate power, Estimate reserve, double covariance) {

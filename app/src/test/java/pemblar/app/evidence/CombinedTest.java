@@ -84,6 +84,24 @@ class CombinedTest {
         assertThat(power.deviation()).isCloseTo(Math.sqrt(alone.wattsVariance()), within(1e-6));
     }
 
+    /** What an archive from elsewhere says need not be a test at all: its values count, each for itself. */
+    @Test
+    void effortsThatCanBeNoTestLeaveTheValuesAsTheyAre() {
+        List<Piece> pieces = new ArrayList<>();
+        for (Piece p : test("a", TODAY, 373, 291)) {
+            Evidence e = p.evidence();
+            List<AllOut> odd = List.of(new AllOut(TODAY, 90_000, 1), new AllOut(TODAY, 1, 800_000));
+            pieces.add(new Piece(
+                    p.key(),
+                    new Evidence(e.sport(), e.day(), e.estimate(), e.method(), e.source(), "", odd),
+                    null,
+                    null,
+                    true));
+        }
+        Estimate power = of(pieces).suggestions().get(Quantity.CRITICAL_POWER).estimate();
+        assertThat(power.best()).isCloseTo(pieces.get(0).evidence().estimate().best(), within(1e-6));
+    }
+
     @Test
     void aTestAmongTheBestEffortsCountsOnceAndIsSaid() {
         List<Piece> all = new ArrayList<>(test("a", TODAY, 373, 291));
