@@ -2,6 +2,7 @@ package pemblar.app;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.LocalDate;
@@ -10,11 +11,14 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Evidence, calculators, the curve and the profile, over HTTP as a person without a script would use them. */
 @Tag("http")
@@ -234,5 +238,27 @@ class EvidenceTest {
         assertFalse(
                 Person.demo("jonna").get(profile).body().contains(">strong<"), "the bands are the coach's own view");
         assertFalse(oda.post(profile + "/bands/reset", Map.of()).body().contains(">strong<"));
+    }
+
+    /** An archive from elsewhere writes into the table what it likes; a page that cannot be read would stay closed. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "{2026-05-01};{-1};{1200}",
+                "{2026-05-01};{NaN};{1200}",
+                "{2026-05-01};{Infinity};{1200}",
+                "{2026-05-01};{NULL};{1200}",
+                "{2026-05-01};{280};{0}",
+                "{2026-05-01};{280};{1e9}",
+                "{9999-12-31};{280};{1200}",
+                "{infinity};{280};{1200}",
+                "{2026-05-01};{280,270};{1200,180}"
+            })
+    void effortsThatNobodyCouldReadAreNotKept(String days, String levels, String seconds) {
+        JdbcTemplate sql = new JdbcTemplate(Running.APPLICATION.getBean(DataSource.class));
+        String set = "update evidence set effort_days = ?::date[], effort_levels = ?::double precision[],"
+                + " effort_seconds = ?::double precision[] where id = (select min(id) from evidence)";
+        assertThrows(DataIntegrityViolationException.class, () -> sql.update(set, days, levels, seconds));
     }
 }

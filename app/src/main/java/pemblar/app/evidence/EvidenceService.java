@@ -18,6 +18,7 @@ import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Visit;
 import pemblar.app.session.reading.SessionEfforts;
+import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.model.CriticalPower;
@@ -46,6 +47,7 @@ public class EvidenceService {
     private final SessionEfforts sessions;
     private final AthleteService athletes;
     private final InstantSource clock;
+    private final ThresholdService thresholds;
 
     EvidenceService(
             EvidenceRepository evidence,
@@ -53,7 +55,9 @@ public class EvidenceService {
             EffortService efforts,
             SessionEfforts sessions,
             AthleteService athletes,
-            InstantSource clock) {
+            InstantSource clock,
+            ThresholdService thresholds) {
+        this.thresholds = thresholds;
         this.sessions = sessions;
         this.evidence = evidence;
         this.setAsides = setAsides;
@@ -203,9 +207,17 @@ public class EvidenceService {
         return Endurance.ofRunning(ownBests(athlete, Sport.RUN, Measure.SPEED), metres, seconds, athlete.sex());
     }
 
+    /** Without what the threshold that holds says was easy. */
     private List<Point> ownBests(Athlete athlete, Sport sport, Measure measure) {
         LocalDate today = athlete.dayOf(clock.instant());
-        return efforts.curve(new Scope(athlete, sport, measure, DayRange.upTo(today, YEAR)))
+        double threshold = thresholds
+                .of(athlete)
+                .on(today)
+                .forSport(sport)
+                .get(measure == Measure.POWER ? Quantity.THRESHOLD_POWER : Quantity.THRESHOLD_SPEED)
+                .orElse(Double.NaN);
+        List<Point> bests = efforts.curve(new Scope(athlete, sport, measure, DayRange.upTo(today, YEAR)))
                 .points(1200, 14_400);
+        return Endurance.maybeAllOut(bests, sport, measure, threshold);
     }
 }

@@ -66,7 +66,8 @@ record Known(
     }
 
     private Endurance endurance(LocalDate day, double threshold) {
-        List<BestCurve.Point> bests = best(day.minusDays(YEAR), day).points(1200, 14_400);
+        List<BestCurve.Point> bests = Endurance.maybeAllOut(
+                best(day.minusDays(YEAR), day).points(1200, 14_400), sport, sport.ownMeasure(), threshold);
         return isByPace() ? Endurance.ofRunning(bests, TEN_KM, TEN_KM / threshold, sex) : Endurance.ofPower(bests);
     }
 

@@ -27,6 +27,9 @@ public record Endurance(double k, Origin origin, int efforts, double span) {
     private static final double SPREAD = 3;
     private static final double ENVELOPE = 0.05;
     private static final double OTHER_EFFORT = 1.5;
+    private static final double MAYBE_ALL_OUT = 0.95;
+    private static final double POWER_SECONDS = 3300;
+    private static final double SPEED_SECONDS = 3600;
     private static final int MOST_ROUNDS = 30;
     /** An exponent outside says more about what was ridden than about the athlete. */
     private static final double LEAST_OWN = 0.02;
@@ -54,6 +57,22 @@ public record Endurance(double k, Origin origin, int efforts, double span) {
             double k = 0.05 + 0.06 * Math.log(seconds / WorldBest.seconds(metres, sex)) / Math.log(2);
             return new Endurance(Math.max(RUN_LEAST, Math.min(RUN_MOST, k)), Origin.WORLD_BEST, 0, 0);
         });
+    }
+
+    /**
+     * Those of best efforts that may have been all-out: at most 5 % under the usual law from the threshold. A line
+     * through long rides that were easy is no endurance: it falls as steeply as they were easy.
+     *
+     * @param threshold W for efforts by power, m/s for others; NaN when it is not known, and all are let pass
+     */
+    public static List<Point> maybeAllOut(List<Point> bests, Sport sport, Measure measure, double threshold) {
+        if (!(threshold > 0)) return bests;
+        boolean byPower = measure == Measure.POWER;
+        double whole = byPower ? POWER_SECONDS : SPEED_SECONDS;
+        double k = byPower ? RIDE_DEFAULT : usual(sport).k();
+        return bests.stream()
+                .filter(p -> p.value() >= MAYBE_ALL_OUT * threshold * Math.pow(whole / p.seconds(), k))
+                .toList();
     }
 
     /** As for running, without a race to compare with. */

@@ -9,6 +9,8 @@ import java.util.Locale;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import pemblar.core.effort.BestCurve.Point;
+import pemblar.core.sport.Measure;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.Endurance;
 import pemblar.core.threshold.Sex;
 
@@ -83,7 +85,11 @@ class PredictionTruthTest {
         return count(3.3, 1.7, 3600, outside, new World() {
             @Override
             public Prediction said(double threshold, List<Point> efforts) {
-                Endurance own = Endurance.ofRunning(efforts, 10_000, 10_000 / threshold, Sex.NOT_GIVEN);
+                Endurance own = Endurance.ofRunning(
+                        Endurance.maybeAllOut(efforts, Sport.RUN, Measure.SPEED, threshold),
+                        10_000,
+                        10_000 / threshold,
+                        Sex.NOT_GIVEN);
                 return Prediction.overMetres(basis(threshold, own, efforts), metres);
             }
 
@@ -98,7 +104,8 @@ class PredictionTruthTest {
         return count(180, 160, 3300, outside, new World() {
             @Override
             public Prediction said(double threshold, List<Point> efforts) {
-                return Prediction.overSeconds(basis(threshold, Endurance.ofPower(efforts), efforts), seconds);
+                Endurance own = Endurance.ofPower(Endurance.maybeAllOut(efforts, Sport.RIDE, Measure.POWER, threshold));
+                return Prediction.overSeconds(basis(threshold, own, efforts), seconds);
             }
 
             @Override
@@ -106,6 +113,43 @@ class PredictionTruthTest {
                 return level * Math.pow(3300 / seconds, k);
             }
         });
+    }
+
+    /** All-out over 20 min to an hour, and long rides that are just ridden: what most riders' year looks like. */
+    private static List<Point> longRidesAreEasy(Random random, double level, double k) {
+        List<Point> all = new ArrayList<>();
+        for (int seconds : new int[] {1200, 1800, 3600, 5400, 7200, 10_800, 14_400}) {
+            double held = seconds <= 3600 ? 1 : 0.72 + 0.2 * random.nextDouble();
+            all.add(new Point(seconds, level * Math.pow(3300.0 / seconds, k) * held * noise(random, FORM), all.size()));
+        }
+        return all;
+    }
+
+    @Test
+    void longRidesThatWereEasyAreNotTakenForEndurance() {
+        int held = 0;
+        int before = 0;
+        int own = 0;
+        int ownBefore = 0;
+        for (int seed = 0; seed < SEEDS; seed++) {
+            Random random = new Random(seed);
+            double level = 180 + 160 * random.nextDouble();
+            double k = 0.05 + 0.04 * random.nextDouble();
+            List<Point> bests = longRidesAreEasy(random, level, k);
+            double threshold = level * noise(random, TEST);
+            double came = level * Math.pow(3300 / 14_400.0, k) * noise(random, FORM);
+            Endurance sound = Endurance.ofPower(Endurance.maybeAllOut(bests, Sport.RIDE, Measure.POWER, threshold));
+            Endurance all = Endurance.ofPower(bests);
+            if (Prediction.overSeconds(basis(threshold, sound, bests), 14_400).holds(came)) held++;
+            if (Prediction.overSeconds(basis(threshold, all, bests), 14_400).holds(came)) before++;
+            if (sound.origin() == Endurance.Origin.OWN_EFFORTS) own++;
+            if (all.origin() == Endurance.Origin.OWN_EFFORTS) ownBefore++;
+        }
+        System.out.printf(
+                "four hours after a year of easy long rides: range holds %d of %d (own exponent in %d); with all"
+                        + " efforts %d (%d)%n",
+                held, SEEDS, own, before, ownBefore);
+        assertTrue(held >= 0.9 * SEEDS, held + " held");
     }
 
     @Test
