@@ -21,6 +21,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.ExpectedConditions;
@@ -133,13 +134,22 @@ class JourneyTest extends Browser {
     }
 
     private static void reviewTheMatch() {
+        browser.executeScript("window.matched = true"); // the page before has lanes that are ready, too
         browser.findElements(By.cssSelector(".page-head .actions button"))
                 .get(0)
                 .click();
-        see("#lanes[data-ready='1']");
-        WebElement match = see("aside form button");
-        match.click();
+        wait.until(b -> isAnewWithLanes());
+        click("aside form button");
         see("#steps");
+    }
+
+    private static boolean isAnewWithLanes() {
+        try {
+            return Boolean.TRUE.equals(browser.executeScript(
+                    "return !window.matched && document.querySelector(\"#lanes[data-ready='1']\") !== null"));
+        } catch (WebDriverException e) {
+            return false; // between the two pages there is none
+        }
     }
 
     /**
