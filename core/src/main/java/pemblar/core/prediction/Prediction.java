@@ -23,7 +23,6 @@ public record Prediction(double value, double low, double high, Optional<Result>
     public static final double USUAL_REACH = 0.01;
     public static final double RIDE_EXPONENT = 0.07;
     private static final double SPEED_SECONDS = 3600;
-    private static final double POWER_SECONDS = 3300;
     private static final int RECENT_DAYS = 90;
     private static final int SHORTEST_SECONDS = 1200;
     private static final int LONGEST_SECONDS = 14_400;
@@ -59,9 +58,8 @@ public record Prediction(double value, double low, double high, Optional<Result>
      * @param threshold W, or m/s for efforts by speed
      */
     public static List<Result> carrying(List<Result> bests, double threshold, double k, Measure measure) {
-        double whole = measure == Measure.POWER ? POWER_SECONDS : SPEED_SECONDS;
         return bests.stream()
-                .filter(r -> r.level() >= (1 - NEAR) * threshold * Math.pow(whole / r.seconds(), k))
+                .filter(r -> r.level() >= (1 - NEAR) * Endurance.held(measure, threshold, k, r.seconds()))
                 .toList();
     }
 
@@ -123,7 +121,7 @@ public record Prediction(double value, double low, double high, Optional<Result>
     }
 
     private static double held(double watts, double k, double seconds) {
-        return watts * Math.pow(POWER_SECONDS / seconds, k);
+        return Endurance.held(Measure.POWER, watts, k, seconds);
     }
 
     /** @param rules the likely one first; the others widen the range */

@@ -25,9 +25,6 @@ public record OwnModel(
     /** The share under the model within which a best effort counts as all-out. */
     private static final double NEAR = PowerDuration.ENVELOPE;
 
-    private static final double POWER_SECONDS = 3300;
-    private static final double SPEED_SECONDS = 3600;
-
     /** @param values of the sport, on the last day that is looked at */
     public static OwnModel of(Sport sport, Measure measure, Thresholds values, PowerDuration fit) {
         boolean byPower = measure == Measure.POWER;
@@ -61,11 +58,7 @@ public record OwnModel(
 
     private OptionalDouble byThreshold(double seconds) {
         if (!(threshold > 0)) return OptionalDouble.empty();
-        double whole = measure == Measure.POWER ? POWER_SECONDS : SPEED_SECONDS;
-        double k = measure == Measure.POWER
-                ? Endurance.RIDE_DEFAULT
-                : Endurance.usual(sport).k();
-        return OptionalDouble.of(threshold * Math.pow(whole / seconds, k));
+        return OptionalDouble.of(Endurance.held(measure, threshold, Endurance.usual(sport, measure), seconds));
     }
 
     private OptionalDouble byFit(double seconds) {

@@ -67,12 +67,20 @@ public record Endurance(double k, Origin origin, int efforts, double span) {
      */
     public static List<Point> maybeAllOut(List<Point> bests, Sport sport, Measure measure, double threshold) {
         if (!(threshold > 0)) return bests;
-        boolean byPower = measure == Measure.POWER;
-        double whole = byPower ? POWER_SECONDS : SPEED_SECONDS;
-        double k = byPower ? RIDE_DEFAULT : usual(sport).k();
+        double k = usual(sport, measure);
         return bests.stream()
-                .filter(p -> p.value() >= MAYBE_ALL_OUT * threshold * Math.pow(whole / p.seconds(), k))
+                .filter(p -> p.value() >= MAYBE_ALL_OUT * held(measure, threshold, k, p.seconds()))
                 .toList();
+    }
+
+    /** The usual exponent of efforts that are measured so. */
+    public static double usual(Sport sport, Measure measure) {
+        return measure == Measure.POWER ? RIDE_DEFAULT : usual(sport).k();
+    }
+
+    /** What is held over so many seconds by somebody whose threshold, W or m/s, is held 55 min, by speed an hour. */
+    public static double held(Measure measure, double threshold, double k, double seconds) {
+        return threshold * Math.pow((measure == Measure.POWER ? POWER_SECONDS : SPEED_SECONDS) / seconds, k);
     }
 
     /** As for running, without a race to compare with. */

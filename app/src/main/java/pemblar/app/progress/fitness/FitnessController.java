@@ -144,7 +144,7 @@ class FitnessController {
         String leans = q.leansOn()
                 .map(r -> "leans on " + Shown.clock(r.seconds()) + " of " + shown.date(r.day())
                         + (q.outside() ? "; beyond what your all-out efforts span" : ""))
-                .orElse("rests on the threshold alone: nothing all-out over 20 min or more in 90 days");
+                .orElse("leans on no effort: nothing all-out over 20 min or more in 90 days");
         return new Line(over, figures.get(0), figures.get(1) + " to " + figures.get(2), leans);
     }
 }
