@@ -144,12 +144,35 @@ class DoubtsTest {
 
     @Test
     @Order(4)
-    void takenBackItIsInDoubtAgain() {
+    void foundRightItCountsAsRecordedAndNobodyIsAskedAgain() {
         person.post(base + "/sessions/undo", Map.of());
+        assertThat((Integer) wrong().get("doubts")).isPositive();
+        double load = (Double) wrong().get("load_points");
+        assertThat(coach.get(base + "/first-look").body())
+                .contains("in doubt")
+                .contains("Probably power that nobody has.")
+                .contains("It is right");
+        String page = coach.post(
+                        base + "/sessions/" + wrong().get("id") + "/mend/all",
+                        Map.of("here", "first-look", "then", "right"))
+                .body();
+        assertThat(page).contains("It counts as it was recorded").doesNotContain("in doubt");
+        assertThat((Integer) wrong().get("doubts")).isZero();
+        assertThat((Double) wrong().get("load_points")).isEqualTo(load);
+        assertThat(person.get(base + "/sessions/" + wrong().get("id")).body())
+                .doesNotContain("id=\"proposals\"")
+                .contains("Found right: power 0:07 to 0:08");
+        assertThat(person.get(base + "/today").body()).doesNotContain("Mend it");
+    }
+
+    @Test
+    @Order(5)
+    void takenBackItIsInDoubtAgain() {
+        coach.post(base + "/sessions/undo", Map.of());
         assertThat((Integer) wrong().get("doubts")).isPositive();
         person.post(base + "/sessions/" + wrong().get("id") + "/mend/all", Map.of());
         assertThat(person.post(base + "/sessions/" + wrong().get("id") + "/mend/all", Map.of())
                         .body())
-                .contains("This was mended already");
+                .contains("mended or found right already");
     }
 }

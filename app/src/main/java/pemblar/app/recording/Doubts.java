@@ -6,6 +6,7 @@ import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
 import pemblar.app.effort.EffortSource;
+import pemblar.app.recording.mend.MendedRecordings.Both;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.mending.Mending;
 import pemblar.core.mending.Proposal;
@@ -27,9 +28,11 @@ public class Doubts {
         this.efforts = efforts;
     }
 
-    /** @param recording as it counts, with its corrections; what nobody can reach is still in it */
-    void note(Athlete athlete, RecordingRow row, Recording recording, Zones zones) {
-        List<Proposal> found = Proposals.of(recording, known(athlete, row.source(), recording, zones));
+    /** @param both as it counts, with its corrections; what nobody can reach is still in it */
+    void note(Athlete athlete, RecordingRow row, Both both, Zones zones) {
+        Recording recording = both.mended();
+        List<Proposal> found = Proposals.unlessKept(
+                Proposals.of(recording, known(athlete, row.source(), recording, zones)), both.trimmed(), both.kept());
         row.doubtsVersion = VERSION;
         row.doubts = found.size();
         row.doubtWords = words(found);

@@ -135,7 +135,7 @@ public class RecordingService {
         recordings.save(row);
         this.bytes.keep(row.id, bytes, ChannelColumn.write(stored), SummaryJson.bests(summary.bests()));
         summaries.curves(row, sound, 0);
-        summaries.doubt(athlete, row, stored, zones);
+        summaries.doubt(athlete, row, MendedRecordings.Both.untouched(stored), zones);
         return sound;
     }
 
@@ -218,7 +218,7 @@ public class RecordingService {
             summaries.doubt(
                     athlete,
                     row,
-                    mended.read(row.id),
+                    mended.both(row.id),
                     thresholds.zonesOf(athlete).on(row.day));
         }
         return !rows.isEmpty();

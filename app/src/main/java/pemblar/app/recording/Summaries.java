@@ -96,7 +96,7 @@ public class Summaries {
         follow(row, sound, zones);
         bytes.keepBests(row.id, SummaryJson.bests(summary.bests()));
         curves(row, sound, both.trimmed());
-        doubts.note(athlete, row, both.mended(), zones);
+        doubts.note(athlete, row, both, zones);
     }
 
     /** @param sound the recording as it counts; null reads it where there is something to be told */
@@ -116,8 +116,8 @@ public class Summaries {
         row.curvesVersion = CURVES_VERSION;
     }
 
-    /** @param recording as it counts; what nobody can reach is still in it */
-    void doubt(Athlete athlete, RecordingRow row, Recording recording, Zones zones) {
-        doubts.note(athlete, row, recording, zones);
+    /** @param both as it counts; what nobody can reach is still in it */
+    void doubt(Athlete athlete, RecordingRow row, MendedRecordings.Both both, Zones zones) {
+        doubts.note(athlete, row, both, zones);
     }
 }

@@ -69,6 +69,23 @@ public sealed interface Edit {
         }
     }
 
+    /**
+     * A person has looked and says that it is right: nothing changes, and nothing of the channel is proposed in it.
+     *
+     * @param channel empty for the stretch itself, as of a device that is said to run on
+     */
+    record Keep(String channel, int from, int to) implements Edit {
+        public Keep {
+            Objects.requireNonNull(channel, "channel");
+            check(from, to);
+        }
+
+        @Override
+        public void applyTo(String key, double[] values) {
+            // It counts as it was recorded.
+        }
+    }
+
     private static void check(int from, int to) {
         if (from < 0 || to <= from)
             throw new IllegalArgumentException("an edit must run forward from 0, was " + from + ".." + to);

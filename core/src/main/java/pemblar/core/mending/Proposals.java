@@ -90,6 +90,15 @@ public final class Proposals {
         return all;
     }
 
+    /**
+     * Those that nobody has said are right, which would be red marks for ever otherwise.
+     *
+     * @param trimmed seconds that lie before the recording on the grid of its original, which {@code kept} is on
+     */
+    public static List<Proposal> unlessKept(List<Proposal> found, int trimmed, List<Edit.Keep> kept) {
+        return found.stream().filter(p -> !p.shifted(trimmed).isKept(kept)).toList();
+    }
+
     private static void spikes(Series watts, double limit, List<Proposal> all) {
         int i = 0;
         while (i < watts.size()) {

@@ -145,6 +145,52 @@ class MendingTest {
     }
 
     @Test
+    void whatAPersonFoundRightIsNotProposedAgainAndTheNextIs() {
+        double[] watts = filled(600, 200);
+        watts[100] = 1400;
+        watts[300] = 1500;
+        Recording recording = recording(watts, null);
+        List<Proposal> found = Proposals.of(recording, Proposals.Known.NOTHING);
+        assertThat(found).hasSize(2);
+        Edit.Keep keep = found.get(0).keep();
+        assertThat(keep).isEqualTo(new Edit.Keep("power", 100, 101));
+        assertThat(Mending.apply(recording, List.of(keep))).isEqualTo(recording);
+        assertThat(Proposals.unlessKept(found, 0, List.of(keep))).containsExactly(found.get(1));
+        assertThat(Proposals.unlessKept(found, 200, List.of(new Edit.Keep("power", 300, 501))))
+                .as("on the grid of an original that began 200 s earlier")
+                .isEmpty();
+        assertThat(Proposals.unlessKept(found, 0, List.of(new Edit.Keep("heartRate", 0, 600))))
+                .as("of another channel")
+                .isEqualTo(found);
+    }
+
+    @Test
+    void anEndThatWasFoundRightStaysAndALongerOneIsProposed() {
+        double[] watts = filled(2000, 200);
+        Arrays.fill(watts, 1600, 2000, 0);
+        List<Proposal> found = Proposals.of(recording(watts, null), Proposals.Known.NOTHING);
+        Edit.Keep keep = found.get(0).keep();
+        assertThat(keep).isEqualTo(new Edit.Keep("", 1600, 2000));
+        assertThat(Proposals.unlessKept(found, 0, List.of(keep))).isEmpty();
+        assertThat(Proposals.unlessKept(found, 0, List.of(new Edit.Keep("", 1700, 2000))))
+                .isEqualTo(found);
+    }
+
+    @Test
+    void whatNobodyCanReachCannotBeRight() {
+        double[] watts = filled(600, 200);
+        watts[100] = 1400;
+        watts[300] = 20_000;
+        assertThat(Proposals.of(recording(watts, null), Proposals.Known.NOTHING))
+                .extracting(Proposal::canBeRight)
+                .containsExactly(true, false);
+        assertThat(Proposals.of(recording(filled(900, 1500), null), Proposals.Known.NOTHING))
+                .as("1500 W for a quarter of an hour")
+                .isNotEmpty()
+                .noneMatch(Proposal::canBeRight);
+    }
+
+    @Test
     void aDescentWithoutPedallingInTheMiddleIsNoEnd() {
         double[] watts = filled(2000, 200);
         Arrays.fill(watts, 800, 1200, 0);

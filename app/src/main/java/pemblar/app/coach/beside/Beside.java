@@ -16,6 +16,7 @@ import pemblar.app.frame.page.Units;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
+import pemblar.app.session.reading.DoubtService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.load.LoadTrend;
 
@@ -31,6 +32,7 @@ class Beside {
     private final Bests bests;
     private final BesideCurve curves;
     private final BesideStretches stretches;
+    private final DoubtService doubts;
     private final Shown shown;
 
     Beside(
@@ -40,7 +42,9 @@ class Beside {
             Bests bests,
             BesideCurve curves,
             BesideStretches stretches,
+            DoubtService doubts,
             Shown shown) {
+        this.doubts = doubts;
         this.curves = curves;
         this.stretches = stretches;
         this.athletes = athletes;
@@ -53,8 +57,12 @@ class Beside {
     /** Who can be chosen. */
     public record Choice(long id, String name) {}
 
-    /** One athlete's column; {@code chronic} and {@code balance} of this morning. */
-    public record Column(String name, String sport, String chronic, String balance, Bests.Table bests) {}
+    /**
+     * One athlete's column; {@code chronic} and {@code balance} of this morning.
+     *
+     * @param mended the balance with what is probably wrong mended; empty when nothing is
+     */
+    public record Column(String name, String sport, String chronic, String balance, String mended, Bests.Table bests) {}
 
     /** A week of one athlete. @param width of its bar, in percent of the longest week of all */
     public record Cell(String hours, String load, double width) {}
@@ -122,11 +130,13 @@ class Beside {
 
     private Column column(Athlete athlete, Trend trend, String name) {
         LoadTrend.Day morning = trend.on(trend.today());
+        Double mended = doubts.waiting(athlete, trend).mended();
         return new Column(
                 name,
                 athlete.first().doing(),
                 morning == null ? "–" : shown.whole(morning.chronicBefore()),
                 morning == null ? "–" : shown.signed(morning.balance()),
+                mended == null ? "" : shown.signed(mended),
                 bests.of(athlete, athlete.first(), thresholds.of(athlete), trend.today()));
     }
 

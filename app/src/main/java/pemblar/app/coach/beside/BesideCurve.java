@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
@@ -11,6 +12,7 @@ import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.evidence.curve.CurveUnits;
 import pemblar.app.frame.page.Path;
 import pemblar.app.frame.page.Shown;
+import pemblar.app.session.reading.DoubtService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.core.effort.BestCurve.Point;
 import pemblar.core.range.DayRange;
@@ -29,9 +31,11 @@ class BesideCurve {
     private static final int[] TIMES = {5, 15, 60, 300, 1200, 3600, 10_800};
     private final EffortService efforts;
     private final ThresholdService thresholds;
+    private final DoubtService doubts;
     private final Shown shown;
 
-    BesideCurve(EffortService efforts, ThresholdService thresholds, Shown shown) {
+    BesideCurve(EffortService efforts, ThresholdService thresholds, DoubtService doubts, Shown shown) {
+        this.doubts = doubts;
         this.efforts = efforts;
         this.thresholds = thresholds;
         this.shown = shown;
@@ -42,14 +46,18 @@ class BesideCurve {
 
     public record Tick(double at, String text) {}
 
-    /** @param unit of the values; {@code sentence} says in words which line lies where */
-    public record Drawing(List<Line> lines, List<Tick> values, List<Tick> times, String unit, String sentence) {
+    /**
+     * @param unit of the values; {@code sentence} says in words which line lies where
+     * @param inDoubt whose line is led by a recording that is probably wrong; then no sentence says who is ahead
+     */
+    public record Drawing(
+            List<Line> lines, List<Tick> values, List<Tick> times, String unit, String sentence, List<String> inDoubt) {
         public boolean isEmpty() {
             return lines.isEmpty();
         }
     }
 
-    private static final Drawing NONE = new Drawing(List.of(), List.of(), List.of(), "", "");
+    private static final Drawing NONE = new Drawing(List.of(), List.of(), List.of(), "", "", List.of());
     private static final String[] DASHES = {"", "9 5", "2 4", "14 4 2 4"};
 
     /** Empty unless all are of one sport and have efforts by one measure in the last 90 days. */
@@ -66,7 +74,15 @@ class BesideCurve {
             curves = curves(athletes, values, units, today);
         }
         if (curves.stream().anyMatch(List::isEmpty)) return NONE;
-        return drawn(curves, names, units);
+        List<String> inDoubt = new ArrayList<>();
+        for (int i = 0; i < curves.size(); i++)
+            if (isLedByDoubt(athletes.get(i), sport, curves.get(i), today)) inDoubt.add(names.get(i));
+        return drawn(curves, names, units, inDoubt);
+    }
+
+    private boolean isLedByDoubt(Athlete athlete, Sport sport, List<Point> curve, LocalDate today) {
+        Set<Long> doubted = doubts.recordingsOfEfforts(athlete, sport, DayRange.upTo(today, Bests.DAYS));
+        return curve.stream().anyMatch(p -> doubted.contains(p.source()));
     }
 
     private List<List<Point>> curves(
@@ -86,7 +102,7 @@ class BesideCurve {
         return values.on(day).get(Quantity.BODY_MASS).orElse(Double.NaN);
     }
 
-    private Drawing drawn(List<List<Point>> curves, List<String> names, CurveUnits units) {
+    private Drawing drawn(List<List<Point>> curves, List<String> names, CurveUnits units, List<String> inDoubt) {
         int longest = curves.stream()
                 .flatMap(List::stream)
                 .mapToInt(Point::seconds)
@@ -118,7 +134,8 @@ class BesideCurve {
                 ticks(most, units),
                 times,
                 units.isSpeed() ? Shown.speedUnit(units.sport()) : units.unit(),
-                sentence(curves, names, units.isSpeed() ? "" : " in " + units.unit()));
+                inDoubt.isEmpty() ? sentence(curves, names, units.isSpeed() ? "" : " in " + units.unit()) : "",
+                inDoubt);
     }
 
     /** Names one under the other where lines end close together. */

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -13,6 +14,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.effort.EffortService;
 import pemblar.app.effort.EffortService.Scope;
 import pemblar.app.frame.page.Shown;
+import pemblar.app.session.reading.DoubtService;
 import pemblar.app.session.reading.SessionEfforts;
 import pemblar.app.session.reading.SessionEfforts.Named;
 import pemblar.core.effort.BestCurve;
@@ -34,10 +36,12 @@ public class Bests {
     private static final List<Integer> SPEED_SECONDS = List.of(60, 300, 1200, 3600);
     private final EffortService efforts;
     private final SessionEfforts sessions;
+    private final DoubtService doubts;
     private final Shown shown;
 
-    Bests(EffortService efforts, SessionEfforts sessions, Shown shown) {
+    Bests(EffortService efforts, SessionEfforts sessions, DoubtService doubts, Shown shown) {
         this.sessions = sessions;
+        this.doubts = doubts;
         this.efforts = efforts;
         this.shown = shown;
     }
@@ -48,9 +52,22 @@ public class Bests {
      * @param perKilogram empty without a body mass, or by speed
      * @param tested whether an effort of the 90 days comes near the model
      * @param from the session of the best; null when there is none
+     * @param inDoubt its recording is probably wrong somewhere, and nobody has looked yet
      */
     public record Row(
-            int seconds, String duration, String now, String perKilogram, String before, boolean tested, Named from) {}
+            int seconds,
+            String duration,
+            String now,
+            String perKilogram,
+            String before,
+            boolean tested,
+            Named from,
+            boolean inDoubt) {
+        /** What is to be known beside the figure; empty when nothing is. */
+        public String caution() {
+            return from == null ? "" : inDoubt ? " in doubt" : tested ? "" : " untested";
+        }
+    }
 
     public record Table(Sport sport, Measure measure, List<Row> rows) {
         /** Durations without an effort near the model in the last 90 days, in words. */
@@ -77,7 +94,8 @@ public class Bests {
                 scope.measure(),
                 values.on(today).forSport(sport),
                 byPower ? PowerDuration.of(now) : PowerDuration.ofSpeed(now));
-        Held held = new Held(now, before, values, model, named);
+        Set<Long> inDoubt = doubts.recordingsOfEfforts(athlete, sport, recent);
+        Held held = new Held(now, before, values, model, named, inDoubt);
         List<Row> rows = new ArrayList<>();
         for (int seconds : durations) rows.add(row(seconds, scope, held));
         return new Table(sport, scope.measure(), rows);
@@ -97,7 +115,13 @@ public class Bests {
     }
 
     /** What the rows are read from. */
-    private record Held(BestCurve now, BestCurve before, DatedValues values, OwnModel model, Map<Long, Named> named) {
+    private record Held(
+            BestCurve now,
+            BestCurve before,
+            DatedValues values,
+            OwnModel model,
+            Map<Long, Named> named,
+            Set<Long> inDoubt) {
         Named from(int seconds) {
             return point(now, seconds)
                     .map(p -> named.get(p.source()))
@@ -124,7 +148,8 @@ public class Bests {
                 perKilogram,
                 figure(held.before().at(seconds), scope),
                 tested,
-                from);
+                from,
+                from != null && held.inDoubt().contains(from.recordingId()));
     }
 
     private String figure(double value, Scope scope) {

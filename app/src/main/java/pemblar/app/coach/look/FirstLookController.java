@@ -19,9 +19,11 @@ import pemblar.app.load.TrendService;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonSettings;
 import pemblar.app.session.change.ScheduleService;
+import pemblar.app.session.reading.DoubtService;
 import pemblar.app.threshold.ThresholdService;
 import pemblar.app.workout.Shelved;
 import pemblar.app.workout.WorkoutService;
+import pemblar.core.range.DayRange;
 
 /** The page on which a coach gets to know a new athlete, and from which the first block is planned. */
 @Controller
@@ -37,6 +39,7 @@ class FirstLookController {
     private final WorkoutService workouts;
     private final ScheduleService schedule;
     private final TrendService trends;
+    private final DoubtService doubts;
 
     FirstLookController(
             Pages pages,
@@ -48,8 +51,10 @@ class FirstLookController {
             ThresholdService thresholds,
             WorkoutService workouts,
             ScheduleService schedule,
-            TrendService trends) {
+            TrendService trends,
+            DoubtService doubts) {
         this.trends = trends;
+        this.doubts = doubts;
         this.pages = pages;
         this.access = access;
         this.about = about;
@@ -78,6 +83,7 @@ class FirstLookController {
         model.addAttribute("minutes", settings.dayMinutes());
         model.addAttribute("weeklyHours", settings.weeklyHours());
         model.addAttribute("bests", bests.of(athlete, athlete.first(), thresholds.of(athlete), today));
+        model.addAttribute("waiting", doubts.ofEfforts(athlete, athlete.first(), DayRange.upTo(today, Bests.DAYS)));
         model.addAttribute(
                 "tests",
                 workouts.library(visit.viewer()).stream()

@@ -57,8 +57,15 @@ public class Corrections {
         this.clock = clock;
     }
 
-    /** A correction that was made. @param what TRIM, HIDE, BRIDGE or REPLACE @param from second of the original */
+    /** A correction that was made. @param what the name of its kind @param from second of the original */
     public record Made(long id, String what, String channel, int from, int to, String reason, String by, Instant at) {
+        static List<Edit.Keep> kept(List<Made> all) {
+            return all.stream()
+                    .filter(m -> m.what.equals(EditRow.Kind.KEEP.name()))
+                    .map(m -> new Edit.Keep(m.channel, m.from, m.to))
+                    .toList();
+        }
+
         static Made of(EditRow e) {
             return new Made(e.id, e.kind.name(), e.channel, e.fromSecond, e.toSecond, e.reason, e.madeBy, e.madeAt);
         }
@@ -73,13 +80,16 @@ public class Corrections {
     public record Proposed(List<Proposal> proposals, Map<Proposal.Kind, Double> loadAfter) {}
 
     /** A recording as it counts, to be looked at. @param trimmed seconds cut off the start of the original */
-    public record Looked(EffortSource of, Recording recording, int trimmed, Zones zones) {}
+    public record Looked(EffortSource of, Recording recording, int trimmed, List<Made> made, Zones zones) {}
 
-    /** What is mended already is not proposed again. */
+    /** What is mended already, or was found right, is not proposed again. */
     @Transactional(readOnly = true)
     public Proposed proposed(Athlete athlete, Looked at) {
-        List<Proposal> found = Proposals.of(at.recording(), doubts.known(athlete, at.of(), at.recording(), at.zones()));
-        return new Proposed(found.stream().map(p -> shifted(p, at.trimmed())).toList(), loadAfter(at, found));
+        List<Proposal> found = Proposals.unlessKept(
+                Proposals.of(at.recording(), doubts.known(athlete, at.of(), at.recording(), at.zones())),
+                at.trimmed(),
+                Made.kept(at.made()));
+        return new Proposed(found.stream().map(p -> p.shifted(at.trimmed())).toList(), loadAfter(at, found));
     }
 
     /** A preview: the load with the proposals of each kind accepted. */
@@ -101,16 +111,6 @@ public class Corrections {
         return after;
     }
 
-    private static Proposal shifted(Proposal p, int by) {
-        if (by == 0) return p;
-        Edit edit = p.edit() instanceof Edit.Hide hide
-                ? new Edit.Hide(hide.channel(), hide.from() + by, hide.to() + by)
-                : p.edit() instanceof Edit.Bridge bridge
-                        ? new Edit.Bridge(bridge.channel(), bridge.from() + by, bridge.to() + by)
-                        : new Edit.Trim(p.edit().from(), p.edit().to() + by);
-        return new Proposal(p.kind(), edit, p.seconds(), p.value());
-    }
-
     /**
      * What is asked for. @param from second of the original @param shiftSeconds how far the other device's clock is
      * behind
@@ -124,6 +124,10 @@ public class Corrections {
         summaries.require(athlete.id(), recordingId);
         Recording original = ChannelColumn.read(bytes.channels(recordingId));
         List<EditRow> before = edits.findByRecordingIdOrderById(recordingId);
+        if (all.size() > MOST_EDITS)
+            throw new IllegalArgumentException(
+                    "These are " + all.size() + " stretches, and a recording can have at most " + MOST_EDITS
+                            + " corrections. Hide the whole channel instead, under Mending in the session.");
         if (before.size() + all.size() > MOST_EDITS)
             throw new IllegalArgumentException(
                     "A recording can have at most " + MOST_EDITS + " corrections. Take some back first.");
@@ -159,6 +163,7 @@ public class Corrections {
             throw new IllegalArgumentException("Trim: select the part to keep first; now all would be kept.");
         if (kind != EditRow.Kind.TRIM
                 && kind != EditRow.Kind.REPLACE
+                && !(kind == EditRow.Kind.KEEP && wanted.channel().isEmpty())
                 && !original.channels().containsKey(wanted.channel())
                 && !replaced(recordingId, wanted.channel()))
             throw new IllegalArgumentException(

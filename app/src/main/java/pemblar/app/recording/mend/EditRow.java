@@ -18,7 +18,8 @@ class EditRow {
         TRIM,
         HIDE,
         BRIDGE,
-        REPLACE
+        REPLACE,
+        KEEP
     }
 
     @Id

@@ -27,7 +27,17 @@ public class MendedRecordings {
     }
 
     /** A recording as it came and as it counts. @param trimmed seconds that were cut off its start */
-    public record Both(Recording original, Recording mended, int trimmed, List<Corrections.Made> made) {}
+    public record Both(Recording original, Recording mended, int trimmed, List<Corrections.Made> made) {
+        /** One that nobody has corrected. */
+        public static Both untouched(Recording recording) {
+            return new Both(recording, recording, 0, List.of());
+        }
+
+        /** What a person has said is right. */
+        public List<Edit.Keep> kept() {
+            return Corrections.Made.kept(made);
+        }
+    }
 
     public Recording read(long recordingId) {
         return both(recordingId).mended();
@@ -96,6 +106,7 @@ public class MendedRecordings {
             case TRIM -> Optional.of(new Edit.Trim(row.fromSecond, row.toSecond));
             case HIDE -> Optional.of(new Edit.Hide(row.channel, row.fromSecond, row.toSecond));
             case BRIDGE -> Optional.of(new Edit.Bridge(row.channel, row.fromSecond, row.toSecond));
+            case KEEP -> Optional.of(new Edit.Keep(row.channel, row.fromSecond, row.toSecond));
             case REPLACE ->
                 other(row, original).map(series -> new Edit.Replace(row.channel, series, row.fromSecond, row.toSecond));
         };

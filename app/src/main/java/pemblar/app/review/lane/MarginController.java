@@ -1,6 +1,5 @@
 package pemblar.app.review.lane;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Controller;
@@ -26,8 +25,6 @@ import pemblar.app.session.done.MendingService;
 import pemblar.app.session.reading.SessionService;
 import pemblar.app.undo.UndoService;
 import pemblar.core.load.SessionLoad.Source;
-import pemblar.core.mending.Edit;
-import pemblar.core.mending.Proposal;
 
 /**
  * What a person says of a session and mends in it. Every change goes back to the session, with what was refused said
@@ -59,62 +56,6 @@ class MarginController {
         this.deletion = deletion;
         this.notes = notes;
         this.undo = undo;
-    }
-
-    record AcceptForm(
-            @RequestParam Proposal.Kind kind,
-            @RequestParam(required = false) Integer from) {}
-
-    /** Accepts proposals: one by its place in the list, or all of a kind. */
-    @PostMapping("/mend/accept")
-    String accept(Visit visit, @PathVariable long id, AcceptForm form, RedirectAttributes flash) {
-        SessionService.Opened opened = page.recorded(visit, id);
-        List<Wanted> wanted = new ArrayList<>();
-        for (Proposal p : mending.sheet(opened).proposals())
-            if (p.kind() == form.kind() && (form.from() == null || p.edit().from() == form.from()))
-                wanted.add(wanted(p));
-        return LanesController.said(visit.athleteId(), id, flash, () -> {
-            if (wanted.isEmpty()) throw new IllegalArgumentException("This was mended already.");
-            mending.mend(visit, id, wanted);
-        });
-    }
-
-    /** Accepts all proposals in one click, from a page that rests on the recording. @param here where to go back to */
-    @PostMapping("/mend/all")
-    String acceptAll(
-            Visit visit,
-            @PathVariable long id,
-            @RequestParam(defaultValue = "") String here,
-            RedirectAttributes flash) {
-        SessionService.Opened opened = page.recorded(visit, id);
-        List<Wanted> wanted = mending.sheet(opened).proposals().stream()
-                .map(MarginController::wanted)
-                .toList();
-        String back = LanesController.said(visit.athleteId(), id, flash, () -> {
-            if (wanted.isEmpty()) throw new IllegalArgumentException("This was mended already.");
-            mending.mend(visit, id, wanted);
-            flash.addFlashAttribute("good", "Mended. The original stays; it can be taken back in the session.");
-        });
-        return switch (here) {
-            case "today" -> "redirect:/a/" + visit.athleteId() + "/today";
-            case "proposals" -> "redirect:/a/" + visit.athleteId() + "/proposals";
-            case "progress" -> "redirect:/a/" + visit.athleteId() + "/progress";
-            case "thresholds" -> "redirect:/a/" + visit.athleteId() + "/thresholds";
-            case "curve", "evidence", "profile" -> "redirect:/a/" + visit.athleteId() + "/thresholds/" + here;
-            case "fitness" -> "redirect:/a/" + visit.athleteId() + "/progress/fitness";
-            case "sessions" -> "redirect:/a/" + visit.athleteId() + "/sessions";
-            case "morning" -> "redirect:/roster";
-            default -> back;
-        };
-    }
-
-    private static Wanted wanted(Proposal p) {
-        Edit edit = p.edit();
-        if (edit instanceof Edit.Hide hide)
-            return new Wanted("HIDE", hide.channel(), hide.from(), hide.to(), MendingSheet.reason(p), null, 0);
-        if (edit instanceof Edit.Bridge bridge)
-            return new Wanted("BRIDGE", bridge.channel(), bridge.from(), bridge.to(), MendingSheet.reason(p), null, 0);
-        return new Wanted("TRIM", "", edit.from(), edit.to(), MendingSheet.reason(p), null, 0);
     }
 
     record MendForm(

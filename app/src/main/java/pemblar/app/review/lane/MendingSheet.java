@@ -22,8 +22,12 @@ public record MendingSheet(
     private static final Set<String> PLACES =
             Set.of(Channel.LATITUDE.key(), Channel.LONGITUDE.key(), Channel.DISTANCE.key());
 
-    /** Proposals of one kind with one action for all. @param from and to select the first in the lanes */
-    public record Group(Proposal.Kind kind, String text, String action, int from, int to) {}
+    /**
+     * Proposals of one kind with one action for all. @param from and to select the first in the lanes
+     *
+     * @param canBeRight a person may say of one of them that it is right
+     */
+    public record Group(Proposal.Kind kind, String text, String action, int from, int to, boolean canBeRight) {}
 
     /** A correction that was made; seconds of the recording as it is shown. */
     public record Line(long id, String text, String by, int from, int to) {}
@@ -95,7 +99,8 @@ public record MendingSheet(
                 text + effect,
                 action,
                 from,
-                kind == Proposal.Kind.LEFT_RUNNING ? from + seconds : first.to() - trimmed);
+                kind == Proposal.Kind.LEFT_RUNNING ? from + seconds : first.to() - trimmed,
+                all.stream().anyMatch(Proposal::canBeRight));
     }
 
     /** Kept with a correction that was accepted. */
@@ -116,6 +121,7 @@ public record MendingSheet(
             case "TRIM" -> "Kept " + span + " of the original";
             case "HIDE" -> "Hid " + Shown.channel(m.channel()) + " " + span;
             case "BRIDGE" -> "Bridged " + Shown.channel(m.channel()) + " " + span;
+            case "KEEP" -> "Found right: " + (m.channel().isEmpty() ? "" : Shown.channel(m.channel()) + " ") + span;
             default -> "Took " + Shown.channel(m.channel()) + " from another recording";
         };
     }

@@ -71,6 +71,7 @@ public class MendingService implements Undoable {
                         source(opened, facts.recordingId()),
                         opened.recording().orElseThrow(),
                         opened.trimmed(),
+                        opened.corrections(),
                         opened.zones()));
         return new Sheet(
                 proposed.proposals(), proposed.loadAfter(), opened.corrections(), others(opened.athlete(), facts));
@@ -111,12 +112,16 @@ public class MendingService implements Undoable {
     }
 
     private static String label(List<Wanted> all) {
-        if (all.size() > 1) return all.size() + " corrections";
+        if (all.size() > 1)
+            return all.stream().allMatch(w -> w.what().equals("KEEP"))
+                    ? "Found " + all.size() + " stretches right"
+                    : all.size() + " corrections";
         Wanted one = all.get(0);
         return switch (one.what()) {
             case "TRIM" -> "Trimmed the recording";
             case "HIDE" -> "Hid " + Shown.channel(one.channel());
             case "BRIDGE" -> "Bridged " + Shown.channel(one.channel());
+            case "KEEP" -> "Found " + (one.channel().isEmpty() ? "the end" : Shown.channel(one.channel())) + " right";
             default -> "Replaced " + Shown.channel(one.channel());
         };
     }

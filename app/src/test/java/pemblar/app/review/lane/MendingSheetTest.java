@@ -100,6 +100,8 @@ class MendingSheetTest {
                 made("HIDE", "heartRate", 60, 120, "strap slipped"),
                 made("TRIM", "", 0, 3600, ""),
                 made("BRIDGE", "power", 5, 8, "spike"),
+                made("KEEP", "power", 700, 701, ""),
+                made("KEEP", "", 3600, 4500, ""),
                 made("REPLACE", "cadence", 0, 3600, ""));
         assertThat(sheet(List.of(), Map.of(), made, List.of(), 0).made())
                 .extracting(MendingSheet.Line::text)
@@ -107,6 +109,8 @@ class MendingSheetTest {
                         "Hid heart rate 1:00 to 2:00: strap slipped",
                         "Kept 0:00 to 1:00:00 of the original",
                         "Bridged power 0:05 to 0:08: spike",
+                        "Found right: power 11:40 to 11:41",
+                        "Found right: 1:00:00 to 1:15:00",
                         "Took cadence from another recording");
     }
 
