@@ -151,7 +151,7 @@ class SameFigureTest {
             String balance = found(trend, "<dd>" + FIGURE + "</dd><dt>balance this morning")
                     .get(0);
             String beside = page("/roster/beside?athlete=" + at.substring(3));
-            assertThat(found(beside, "Balance this morning, points</th><td[^>]*>" + FIGURE)
+            assertThat(found(beside, "Balance this morning, points</th><td[^>]*><span>" + FIGURE)
                             .get(0))
                     .as("side by side, seed %d", seed)
                     .isEqualTo(balance);

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.frame.Recent;
@@ -21,7 +20,6 @@ import pemblar.core.season.Block;
 import pemblar.core.season.Block.Phase;
 import pemblar.core.season.Event;
 import pemblar.core.season.Generator;
-import pemblar.core.season.Limit;
 import pemblar.core.season.LoadPerHour;
 import pemblar.core.season.Season;
 import pemblar.core.season.Season.Outcome;
@@ -76,11 +74,7 @@ public class SeasonPlanner {
     /** @param perHour points that an hour costs */
     public static Ask ask(Athlete athlete, Held held, Trend trend, double perHour) {
         LocalDate today = trend.today();
-        LocalDate first = held.blocks().stream()
-                .filter(b -> b.contains(today))
-                .map(b -> b.last().plusDays(1))
-                .findFirst()
-                .orElse(today);
+        LocalDate first = firstAnew(held, today);
         Ask.Start start = start(athlete, trend, first);
         SeasonSettings settings = held.settings();
         List<Event> events = held.events().stream()
@@ -102,6 +96,15 @@ public class SeasonPlanner {
                 start,
                 pinned,
                 shape(held, first, start));
+    }
+
+    /** The first day that can be planned anew: the block that runs now stays. */
+    public static LocalDate firstAnew(Held held, LocalDate today) {
+        return held.blocks().stream()
+                .filter(b -> b.contains(today))
+                .map(b -> b.last().plusDays(1))
+                .findFirst()
+                .orElse(today);
     }
 
     /** Phases do not run backwards from the block that runs now, and the last loading block measures what follows. */
@@ -149,41 +152,5 @@ public class SeasonPlanner {
     /** Points that an hour costs of sports that share the time, by what such hours cost of late. */
     public double loadPerHour(Athlete athlete, SportShares shares, LocalDate today) {
         return LoadPerHour.together(sessions.spent(athlete, today.minusDays(HISTORY_DAYS)), shares.shares());
-    }
-
-    /** In a sentence: the aim and whether it is met, or what is in the way and the nearest aim that is possible. */
-    public static String sentence(Outcome outcome) {
-        String unit = switch (outcome.aim().kind()) {
-            case WEEKLY_HOURS -> " hours a week";
-            case WEEKLY_LOAD -> " load a week";
-            case CHRONIC_LOAD -> " chronic load on the morning of the A event";
-        };
-        if (outcome.met()) return "The aim of " + number(outcome.aim().value()) + unit + " can be met.";
-        return "The aim of " + number(outcome.aim().value()) + unit + " cannot be met: " + why(outcome.binding())
-                + ". The nearest possible is " + number(outcome.nearest()) + ".";
-    }
-
-    private static String why(List<Limit> binding) {
-        if (binding.isEmpty()) return "the days themselves do not allow it";
-        boolean one = binding.equals(List.of(Limit.BUILD_RATE));
-        return binding.stream().map(SeasonPlanner::named).collect(Collectors.joining(" and "))
-                + (one ? " is in the way" : " are in the way");
-    }
-
-    private static String named(Limit limit) {
-        return switch (limit) {
-            case HOURS -> "the hours available";
-            case BUILD_RATE -> "the highest build rate";
-            case AWAY -> "days away";
-            case PINS -> "pinned blocks";
-            case EASY -> "the easy blocks";
-            case TAPER -> "tapers and recovery";
-        };
-    }
-
-    private static String number(double value) {
-        return value < 30
-                ? String.format(java.util.Locale.ROOT, "%.1f", value).replace(".0", "")
-                : String.valueOf(Math.round(value));
     }
 }

@@ -96,7 +96,10 @@ public record RepetitionPlot(
         private String word(RepetitionSet set) {
             Slope slope = set.slopes().get(quantity);
             if (slope == null || slope.count() < 3) return "too few for a trend";
-            return slope.isTrend() ? RepetitionWords.percent(slope.relative()) + " per repetition" : "no trend";
+            if (!slope.isBeyondNoise()) return "nothing beyond noise";
+            return slope.isTrend()
+                    ? RepetitionWords.percent(slope.relative()) + " per repetition"
+                    : "less than 0.3 % per repetition";
         }
 
         private String line(RepetitionSet set, double[] values, int place, double middle, double room) {

@@ -47,9 +47,9 @@ import pemblar.core.zone.Zones;
  */
 @Tag("unit")
 class PlansTest {
-    private static final double PER_HOUR = 52;
-    private static final LocalDate TODAY = LocalDate.of(2027, 3, 1);
-    private static final LocalDate AIM = TODAY.plusDays(97);
+    static final double PER_HOUR = 52;
+    static final LocalDate TODAY = LocalDate.of(2027, 3, 1);
+    static final LocalDate AIM = TODAY.plusDays(97);
     private static final Shown SHOWN = new Shown();
     private static final Zones ZONES = Zones.usual(Thresholds.NONE
             .with(Quantity.THRESHOLD_POWER, 250)
@@ -104,8 +104,7 @@ class PlansTest {
 
     static Board board(Setup setup) {
         Trend trend = trend(setup);
-        Athlete athlete = new Athlete(
-                1, "Nobody", setup.sports(), Sex.NOT_GIVEN, java.time.ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
+        Athlete athlete = athlete(setup);
         Held asked = held(setup);
         Held held = asked.withBlocks(SeasonPlanner.plan(SeasonPlanner.ask(athlete, asked, trend, PER_HOUR), asked)
                 .blocks());
@@ -122,6 +121,11 @@ class PlansTest {
                         .toList());
     }
 
+    static Athlete athlete(Setup setup) {
+        return new Athlete(
+                1, "Nobody", setup.sports(), Sex.NOT_GIVEN, java.time.ZoneOffset.UTC, LoadTrend.Settings.DEFAULT);
+    }
+
     private static List<pemblar.core.schedule.DayPlan.Fixed> races(Held held) {
         return held.events().stream()
                 .flatMap(e -> BoardFilling.races(e, List.of()).stream())
@@ -129,7 +133,7 @@ class PlansTest {
     }
 
     /** Six weeks at two thirds of the hours, at what an easy hour costs. */
-    private static Trend trend(Setup setup) {
+    static Trend trend(Setup setup) {
         List<DayLoad> days = new ArrayList<>();
         double[] loads = new double[42];
         for (int i = 0; i < 42; i++) {
@@ -140,7 +144,7 @@ class PlansTest {
         return new Trend(TODAY, days, LoadTrend.of(TODAY.minusDays(42), loads, LoadTrend.Settings.DEFAULT));
     }
 
-    private static Held held(Setup setup) {
+    static Held held(Setup setup) {
         int hour = setup.hours();
         int evening = Math.min(120, Math.max(40, hour * 60 / 7));
         int longest = Math.min(360, Math.max(75, hour * 60 / 3));

@@ -7,8 +7,8 @@ package pemblar.core.season;
  */
 public record Aim(Kind kind, double value) {
     /**
-     * Averages count over all planned days; chronic load counts on the morning of each A event, or of the last day when
-     * there is none.
+     * Averages count over all planned days; chronic load counts on the morning of the last A event, or of the last day
+     * when there is none.
      */
     public enum Kind {
         WEEKLY_HOURS,

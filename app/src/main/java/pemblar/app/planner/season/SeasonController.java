@@ -30,7 +30,10 @@ import pemblar.app.planner.SeasonChanges.Asking;
 import pemblar.app.planner.SeasonChanges.BlockChange;
 import pemblar.app.planner.SeasonPlanner;
 import pemblar.app.planner.SeasonRemarks;
+import pemblar.app.planner.aim.AimWords;
+import pemblar.app.planner.aim.PlannedNow;
 import pemblar.app.season.Held;
+import pemblar.app.season.PlanAhead;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonChangedMeanwhile;
 import pemblar.app.season.SeasonEvent;
@@ -51,9 +54,8 @@ class SeasonController {
     private static final int DAYS_BACK = 42;
     private static final int MOST_DAYS = 800;
     /** Points of chronic load from which on the present plan is told apart from what could be planned. */
-    private static final double WORTH_SAYING = 1.5;
-
     private final Pages pages;
+
     private final PlanService plan;
     private final SeasonPlanner planner;
     private final SeasonChanges changes;
@@ -360,13 +362,14 @@ class SeasonController {
         model.addAttribute("shownTo", to);
         Outcome outcome = planner.outcome(page.athlete(), held, trend);
         List<Morning> mornings = mornings(held, trend);
-        model.addAttribute("outcome", SeasonPlanner.sentence(outcome));
+        model.addAttribute("outcome", AimWords.sentence(outcome, held, page.today()));
         mornings.stream()
                 .filter(m -> outcome.aim().kind() == Aim.Kind.CHRONIC_LOAD
                         && m.event().priority() == Priority.A)
-                .reduce((a, b) -> b)
-                .filter(m -> Math.abs(m.chronic() - outcome.reached()) > WORTH_SAYING)
-                .ifPresent(m -> model.addAttribute("now", Now.of(m, outcome)));
+                .reduce((one, later) -> later)
+                .filter(m -> PlannedNow.differ(m.chronic(), outcome.reached()))
+                .map(m -> new PlannedNow(m.chronic(), byTargets(page.athlete(), held, trend, m)).sentence(outcome))
+                .ifPresent(now -> model.addAttribute("now", now));
         model.addAttribute("mornings", mornings);
         model.addAttribute(
                 "blocks",
@@ -375,6 +378,17 @@ class SeasonController {
                         .toList());
         model.addAttribute("lifted", lifted(held.blocks(), trend));
         model.addAttribute("remarks", SeasonRemarks.of(held, trend));
+    }
+
+    /** Chronic load of a morning as the blocks ask, whatever is on the board in those that can be planned anew. */
+    private static double byTargets(Athlete athlete, Held held, Trend trend, Morning morning) {
+        LocalDate first = SeasonPlanner.firstAnew(held, trend.today());
+        List<DayLoad> before = trend.dayLoads().stream()
+                .filter(d -> d.day().isBefore(first) || !d.day().isAfter(trend.today()))
+                .toList();
+        LoadTrend.Day day = TrendService.trend(athlete, trend.today(), before, PlanAhead.of(held))
+                .on(morning.event().day());
+        return day == null ? morning.chronic() : day.chronicBefore();
     }
 
     /** Strength's share of what stands in each block, in words, by its first day; nothing for blocks without. */
@@ -393,19 +407,6 @@ class SeasonController {
                         "of it strength " + new Shown().duration(seconds) + ", load " + Math.round(load));
         }
         return words;
-    }
-
-    /** What the present plan comes to beside what could be planned, with what to do about it. */
-    public record Now(String sentence) {
-        static Now of(Morning morning, Outcome outcome) {
-            double aim = outcome.aim().value();
-            String comes = " What is planned now comes to " + Math.round(morning.chronic());
-            if (Math.abs(morning.chronic() - aim) > Math.abs(outcome.reached() - aim))
-                return new Now(comes + "; plan the season anew to come nearer.");
-            return new Now(comes
-                    + ": sessions on the board go beyond what the limits allow. Scale or drop some, "
-                    + "or raise the limit.");
-        }
     }
 
     /** Chronic load and balance on the morning of an event that is still ahead. */

@@ -17,7 +17,7 @@ import pemblar.app.frame.page.Units;
 import pemblar.app.load.DayLoad;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
-import pemblar.app.planner.SeasonPlanner;
+import pemblar.app.planner.aim.AimWords;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonChangedMeanwhile;
 import pemblar.app.season.SeasonEvent;
@@ -85,7 +85,7 @@ class SetupController {
                     page.athlete(), visit.viewer(), trends.of(page.athlete()), SetupAnswers.read(typed, page.today()));
             model.addAttribute("review", review);
             model.addAttribute("revision", plan.held(page.athlete()).revision());
-            model.addAttribute("word", SeasonPlanner.sentence(review.outcome()));
+            model.addAttribute("word", AimWords.sentence(review.outcome(), review.held(), page.today()));
         } catch (IllegalArgumentException e) {
             model.addAttribute("problem", e.getMessage());
         }

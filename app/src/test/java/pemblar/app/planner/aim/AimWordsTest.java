@@ -1,19 +1,58 @@
-package pemblar.app.planner;
+package pemblar.app.planner.aim;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import pemblar.app.season.Held;
+import pemblar.app.season.SeasonEvent;
+import pemblar.app.season.SeasonSettings;
 import pemblar.core.season.Aim;
 import pemblar.core.season.Limit;
+import pemblar.core.season.Priority;
 import pemblar.core.season.Season.Outcome;
 
 @Tag("unit")
-class SeasonSentenceTest {
+class AimWordsTest {
+    private static final LocalDate TODAY = LocalDate.of(2027, 3, 1);
+
     private static String sentence(Aim.Kind kind, double value, double reached, boolean met, Limit binding) {
-        return SeasonPlanner.sentence(new Outcome(
-                new Aim(kind, value), reached, reached, met, binding == null ? List.of() : List.of(binding)));
+        return AimWords.sentence(
+                new Outcome(
+                        new Aim(kind, value), reached, reached, met, binding == null ? List.of() : List.of(binding)),
+                held(event(40)),
+                TODAY);
+    }
+
+    private static SeasonEvent event(int days) {
+        return new SeasonEvent(
+                days,
+                TODAY.plusDays(days),
+                1,
+                "Day " + days,
+                Priority.A,
+                SeasonEvent.Kind.RACE,
+                null,
+                null,
+                null,
+                List.of(),
+                List.of());
+    }
+
+    private static Held held(SeasonEvent... events) {
+        return new Held(1, SeasonSettings.USUAL, List.of(), List.of(events), List.of(), List.of());
+    }
+
+    /** The core aims at the last A event, and at the last day without one. */
+    @Test
+    void whichMorningItIsAboutIsSaid() {
+        Outcome outcome = new Outcome(new Aim(Aim.Kind.CHRONIC_LOAD, 60), 60, 60, true, List.of());
+        assertThat(AimWords.sentence(outcome, held(event(40), event(90)), TODAY))
+                .isEqualTo("The aim of 60 chronic load on the morning of the last A event, Day 90, can be met.");
+        assertThat(AimWords.sentence(outcome, held(), TODAY))
+                .isEqualTo("The aim of 60 chronic load on the morning of the last day can be met.");
     }
 
     @Test
@@ -42,7 +81,10 @@ class SeasonSentenceTest {
     @Test
     void severalThingsInTheWayAreOneSentence() {
         Aim aim = new Aim(Aim.Kind.CHRONIC_LOAD, 68);
-        assertThat(SeasonPlanner.sentence(new Outcome(aim, 67, 67, false, List.of(Limit.HOURS, Limit.BUILD_RATE))))
+        assertThat(AimWords.sentence(
+                        new Outcome(aim, 67, 67, false, List.of(Limit.HOURS, Limit.BUILD_RATE)),
+                        held(event(40)),
+                        TODAY))
                 .endsWith("cannot be met: the hours available and the highest build rate are in the way."
                         + " The nearest possible is 67.");
     }

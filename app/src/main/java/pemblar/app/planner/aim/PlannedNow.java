@@ -1,0 +1,40 @@
+package pemblar.app.planner.aim;
+
+import pemblar.core.season.Season.Outcome;
+
+/**
+ * What is planned now beside what could be planned, on the morning of the A event, with what to do about it. Sessions
+ * count in place of the target of the block they lie in, so that a season planned anew changes nothing where they lie.
+ *
+ * @param chronic on that morning with the sessions on the board
+ * @param byTargets with the blocks' targets alone, from the first block that can be planned anew
+ */
+public record PlannedNow(double chronic, double byTargets) {
+    /** Points of chronic load; less is not worth a sentence. */
+    private static final double WORTH_SAYING = 1.5;
+
+    /** Follows the sentence on whether the aim can be met; for a plan that does not come to what can be reached. */
+    public String sentence(Outcome outcome) {
+        String comes = " What is planned now comes to " + Math.round(chronic);
+        double aim = outcome.aim().value();
+        if (Math.abs(chronic - aim) > Math.abs(outcome.reached() - aim)) return comes + nearer(outcome);
+        return comes + ", which blocks within the limits do not reach: "
+                + (differ(chronic, byTargets) ? "scale or drop sessions" : "lower a target") + ", or raise a limit.";
+    }
+
+    private String nearer(Outcome outcome) {
+        if (!differ(chronic, byTargets)) return "; plan the season anew to come nearer.";
+        boolean less = chronic < byTargets;
+        String why = ": the sessions on the board hold " + (less ? "less" : "more")
+                + " than their blocks ask, and count in their place. ";
+        String fit = less ? "scale them up, or put more on the board." : "scale them down, or drop some.";
+        if (!differ(byTargets, outcome.reached()))
+            return why + "As the blocks ask it would be " + Math.round(byTargets) + ": " + fit;
+        return why + "Plan the season anew, then " + fit;
+    }
+
+    /** More than what is not worth a sentence. */
+    public static boolean differ(double one, double other) {
+        return Math.abs(one - other) > WORTH_SAYING;
+    }
+}
