@@ -8,8 +8,9 @@ import pemblar.core.season.Season.Outcome;
  *
  * @param chronic on that morning with the sessions on the board
  * @param byTargets with the blocks' targets alone, from the first block that can be planned anew
+ * @param sessions there are some on the board from there on
  */
-public record PlannedNow(double chronic, double byTargets) {
+public record PlannedNow(double chronic, double byTargets, boolean sessions) {
     /** Points of chronic load; less is not worth a sentence. */
     private static final double WORTH_SAYING = 1.5;
 
@@ -23,14 +24,15 @@ public record PlannedNow(double chronic, double byTargets) {
     }
 
     private String nearer(Outcome outcome) {
-        if (!differ(chronic, byTargets)) return "; plan the season anew to come nearer.";
-        boolean less = chronic < byTargets;
-        String why = ": the sessions on the board hold " + (less ? "less" : "more")
-                + " than their blocks ask, and count in their place. ";
-        String fit = less ? "scale them up, or put more on the board." : "scale them down, or drop some.";
-        if (!differ(byTargets, outcome.reached()))
-            return why + "As the blocks ask it would be " + Math.round(byTargets) + ": " + fit;
-        return why + "Plan the season anew, then " + fit;
+        if (!sessions) return "; plan the season anew to come nearer.";
+        String fit = chronic < outcome.reached()
+                ? "scale them up, or put more on the board."
+                : "scale them down, or drop some.";
+        if (differ(byTargets, outcome.reached()))
+            return ". Sessions on the board count in place of what their blocks ask: plan the season anew, then " + fit;
+        return ": the sessions on the board hold " + (chronic < byTargets ? "less" : "more")
+                + " than their blocks ask, and count in their place. As the blocks ask it would be "
+                + Math.round(byTargets) + ": " + fit;
     }
 
     /** More than what is not worth a sentence. */
