@@ -368,7 +368,7 @@ class SeasonController {
                         && m.event().priority() == Priority.A)
                 .reduce((one, later) -> later)
                 .filter(m -> PlannedNow.differ(m.chronic(), outcome.reached()))
-                .map(m -> new PlannedNow(m.chronic(), byTargets(page.athlete(), held, trend, m)).sentence(outcome))
+                .map(m -> plannedNow(page.athlete(), held, trend, m).sentence(outcome))
                 .ifPresent(now -> model.addAttribute("now", now));
         model.addAttribute("mornings", mornings);
         model.addAttribute(
@@ -380,15 +380,18 @@ class SeasonController {
         model.addAttribute("remarks", SeasonRemarks.of(held, trend));
     }
 
-    /** Chronic load of a morning as the blocks ask, whatever is on the board in those that can be planned anew. */
-    private static double byTargets(Athlete athlete, Held held, Trend trend, Morning morning) {
+    /** A morning as it stands, and as the blocks ask, whatever is on the board in those that can be planned anew. */
+    private static PlannedNow plannedNow(Athlete athlete, Held held, Trend trend, Morning morning) {
         LocalDate first = SeasonPlanner.firstAnew(held, trend.today());
         List<DayLoad> before = trend.dayLoads().stream()
                 .filter(d -> d.day().isBefore(first) || !d.day().isAfter(trend.today()))
                 .toList();
         LoadTrend.Day day = TrendService.trend(athlete, trend.today(), before, PlanAhead.of(held))
                 .on(morning.event().day());
-        return day == null ? morning.chronic() : day.chronicBefore();
+        return new PlannedNow(
+                morning.chronic(),
+                day == null ? morning.chronic() : day.chronicBefore(),
+                before.size() < trend.dayLoads().size());
     }
 
     /** Strength's share of what stands in each block, in words, by its first day; nothing for blocks without. */

@@ -11,14 +11,17 @@ import pemblar.core.season.Season.Outcome;
 @Tag("unit")
 class PlannedNowTest {
     private static String sentence(double chronic, double byTargets, double reached) {
+        return sentence(new PlannedNow(chronic, byTargets, true), reached);
+    }
+
+    private static String sentence(PlannedNow now, double reached) {
         Aim aim = new Aim(Aim.Kind.CHRONIC_LOAD, 68);
-        return new PlannedNow(chronic, byTargets)
-                .sentence(new Outcome(aim, reached, reached, reached == 68, List.of()));
+        return now.sentence(new Outcome(aim, reached, reached, reached == 68, List.of()));
     }
 
     @Test
     void aSeasonThatWasPlannedOtherwiseIsPlannedAnew() {
-        assertThat(sentence(49, 49.4, 66))
+        assertThat(sentence(new PlannedNow(49, 49, false), 66))
                 .isEqualTo(" What is planned now comes to 49; plan the season anew to come nearer.");
     }
 
@@ -34,8 +37,11 @@ class PlannedNowTest {
 
     @Test
     void whereBothAreInTheWayBothAreSaid() {
-        assertThat(sentence(49, 56, 66))
-                .endsWith("count in their place. Plan the season anew, then scale them up, or put more on the board.");
+        assertThat(sentence(49, 49.4, 66))
+                .as("sessions that follow an older plan")
+                .endsWith(" comes to 49. Sessions on the board count in place of what their blocks ask: plan the season"
+                        + " anew, then scale them up, or put more on the board.");
+        assertThat(sentence(80, 78, 68)).endsWith("anew, then scale them down, or drop some.");
     }
 
     @Test
