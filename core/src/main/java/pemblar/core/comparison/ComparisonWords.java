@@ -56,9 +56,19 @@ public final class ComparisonWords {
     }
 
     private static String much(SessionComparison c, Groups groups, Compared compared, String verb) {
-        String figure = String.format(Locale.ROOT, "%.2f", Math.abs(c.difference())) + compared.unit();
+        String figure = figure(Math.abs(c.difference()), c) + compared.unit();
+        if (figure.matches("0[.]0+\\D*"))
+            return compared.name() + verb + "as high with " + groups.second() + " as with " + groups.first();
         return compared.name() + verb + figure + (c.difference() >= 0 ? " higher" : " lower") + " with "
                 + groups.second() + " than with " + groups.first();
+    }
+
+    /**
+     * No more decimals than say something: 0.12 m/s, but 3.1 bpm; and enough to tell the end of a range from zero.
+     */
+    private static String figure(double value, SessionComparison c) {
+        boolean fine = Math.abs(c.difference()) < 1 || Math.abs(value) < 0.05;
+        return String.format(Locale.ROOT, fine ? "%.2f" : "%.1f", value);
     }
 
     private static String cut(SessionComparison c) {
@@ -81,13 +91,9 @@ public final class ComparisonWords {
     }
 
     private static String tested(SessionComparison c, String unit) {
-        String range = String.format(
-                        Locale.ROOT,
-                        "95 %% range %.2f to %.2f%s",
-                        c.test().low(),
-                        c.test().high(),
-                        unit)
-                .replace("-", "−");
+        String range = ("95 % range " + figure(c.test().low(), c) + " to " + figure(c.test().high(), c))
+                        .replace("-", "−")
+                + unit;
         String days = c.design() == SessionComparison.Design.WITHIN_SESSIONS
                 ? "within " + c.firstSessions() + " sessions that hold both"
                 : "over " + c.firstSessions() + " and " + c.secondSessions() + " sessions";

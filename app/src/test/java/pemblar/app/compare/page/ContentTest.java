@@ -111,7 +111,7 @@ class ContentTest {
     void thePageSaysHowFarTheGroupsAreApartAndAHiddenOneDoesNotCount() {
         ComparisonView view = ComparisonView.of(twoGroups(), "", false);
         assertThat(view.difference())
-                .startsWith("At equal power, heart rate is 5.00 bpm higher with “new” than with “old”");
+                .startsWith("At equal power, heart rate is 5.0 bpm higher with “new” than with “old”");
         assertThat(view.difference()).as("three days of each").contains("over 3 and 3 sessions");
         assertThat(view.scatter().marks()).hasSize(12);
         assertThat(view.scatter().lines()).hasSize(2);
