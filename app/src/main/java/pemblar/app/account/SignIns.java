@@ -20,7 +20,12 @@ public class SignIns {
     }
 
     /** @param here the one from which is asked; {@code waits} when its second factor was not given */
-    public record SignIn(Instant since, Instant lastSeen, boolean here, boolean waits) {}
+    public record SignIn(Instant since, Instant lastSeen, boolean here, boolean waits) {
+        public String words() {
+            if (here) return "here";
+            return waits ? "without its code" : "";
+        }
+    }
 
     List<SignIn> of(String email, String hereId) {
         return sessions.findByPrincipalName(email).values().stream()

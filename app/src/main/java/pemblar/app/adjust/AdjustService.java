@@ -101,6 +101,11 @@ public class AdjustService {
             Map<String, Slab> slabs,
             String morning,
             Set<Broken> already) {
+        /** Where the rest is, when the first stands alone. */
+        public String look() {
+            return proposals.size() > 1 ? "Look at it, and " + (proposals.size() - 1) + " more" : "Look at it";
+        }
+
         /** Why nothing is proposed, where nothing is. */
         public String nothing() {
             if (triggers.isEmpty()) return "Nothing happened that the plan would have to answer to.";

@@ -41,6 +41,11 @@ public record Athlete(
         if (sports.isEmpty()) throw new IllegalArgumentException("an athlete must train at least one sport");
     }
 
+    /** What is trained first, second or third; null beyond the last. */
+    public Sport sportAt(int place) {
+        return sports.size() >= place ? sports.get(place - 1) : null;
+    }
+
     /** The same for somebody who sees drafts, or does not. */
     public Athlete seeingDrafts(boolean seen) {
         return new Athlete(id, name, sports, sex, zones, trend, seen, sharedUntil, keptBy);

@@ -17,6 +17,7 @@ import pemblar.app.athlete.Pages;
 import pemblar.app.bench.sync.DeviceService;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Visit;
+import pemblar.app.frame.page.Shown;
 
 /** The bench unit in the browser: what is on it, a look at the steps, and the unit while it runs. */
 @Controller
@@ -33,7 +34,12 @@ class BenchUnitController {
     }
 
     public record WorkoutLine(
-            long sessionId, LocalDate day, boolean isToday, String name, List<Screen.StepLine> steps, String problem) {}
+            long sessionId, LocalDate day, boolean isToday, String name, List<Screen.StepLine> steps, String problem) {
+        public String when() {
+            if (isToday) return "today";
+            return day == null ? "" : new Shown().day(day);
+        }
+    }
 
     @GetMapping
     String device(Visit visit, Model model) {

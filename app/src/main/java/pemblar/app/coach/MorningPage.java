@@ -32,6 +32,11 @@ public record MorningPage(List<MorningView> strands, Asked asked, int of, long w
         }
     }
 
+    public String headline() {
+        if (waiting == 0) return "Nobody needs you";
+        return waiting == 1 ? "One athlete needs you" : waiting + " athletes need you";
+    }
+
     static MorningPage of(List<Line> lines, Asked asked) {
         double scale = scale(lines);
         int from = Math.min(asked.from(), lines.size());

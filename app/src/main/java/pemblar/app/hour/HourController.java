@@ -40,7 +40,12 @@ class HourController {
     }
 
     /** An hour in the list. @param ahead whether it can still be taken back */
-    public record Line(long id, String title, LocalDate day, int minute, boolean ahead, boolean over) {}
+    public record Line(long id, String title, LocalDate day, int minute, boolean ahead, boolean over) {
+        public String state() {
+            if (over) return "over";
+            return ahead ? "ahead" : "under way";
+        }
+    }
 
     @GetMapping
     String list(@PathVariable long id, @RequestParam(defaultValue = "") String workout, Viewer viewer, Model model) {

@@ -6,6 +6,7 @@ import java.time.InstantSource;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -23,6 +24,7 @@ import pemblar.app.bench.Screen;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.session.Slab;
 import pemblar.app.session.change.ScheduleService;
 import pemblar.app.session.reading.SessionService;
@@ -188,7 +190,15 @@ public class HourService {
     }
 
     /** An hour that an athlete may join. @param session of who has joined already, else null */
-    public record Open(long id, String title, Instant startsAt, boolean begun, Long session) {}
+    public record Open(long id, String title, Instant startsAt, boolean begun, Long session) {
+        /** When it is, by the athlete's clock. */
+        public String when(Athlete athlete) {
+            if (begun) return "with the group: it is under way";
+            ZonedDateTime at = athlete.local(startsAt);
+            return "with the group, " + new Shown().day(at.toLocalDate()) + " at "
+                    + new Shown().timeOfDay(at.getHour() * 60 + at.getMinute());
+        }
+    }
 
     /** Hours of present coaches' groups that go on or begin within a day and a half. */
     public List<Open> open(Athlete athlete) {

@@ -48,7 +48,17 @@ public record HourView(
             String bpm,
             String reserve,
             double fill,
-            Long session) {}
+            Long session) {
+        /** Where the mark begins in a gauge of 100. */
+        public double markX() {
+            return 100 * place - 1;
+        }
+
+        /** How far the reserve fills a gauge of 100. */
+        public double fillWidth() {
+            return 100 * fill;
+        }
+    }
 
     static HourView of(Hour hour, HourService.Clock clock, List<HourService.Rider> riders) {
         SharedClock.At at = clock.at();

@@ -37,6 +37,18 @@ public record Note(
     /** A picture or a PDF, without its bytes. */
     public record Attached(long id, String name, boolean picture) {}
 
+    private static final int AROUND_SECONDS = 30;
+
+    /** Where the stretch around its moment begins, s. */
+    public int from() {
+        return Math.max(0, second - AROUND_SECONDS);
+    }
+
+    /** Where it ends, s. */
+    public int to() {
+        return second + AROUND_SECONDS;
+    }
+
     /** The same with what stands beside it. */
     Note with(List<Attached> beside) {
         return new Note(

@@ -14,6 +14,7 @@ import pemblar.app.exchange.ImportService.Progress;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
+import pemblar.app.frame.page.Shown;
 import pemblar.app.session.Slab;
 import pemblar.app.session.reading.SessionService;
 import pemblar.app.threshold.ThresholdService;
@@ -74,6 +75,15 @@ public class OthersService {
 
         public boolean knowsThreshold() {
             return !Double.isNaN(threshold);
+        }
+
+        public String thresholdWords() {
+            if (!knowsThreshold()) return "threshold not known";
+            Shown shown = new Shown();
+            return "threshold "
+                    + (quantity.unit().equals("m/s")
+                            ? shown.speed(sport, threshold)
+                            : shown.whole(threshold) + " " + quantity.unit());
         }
     }
 

@@ -46,7 +46,11 @@ public class ReviewPage {
         model.addAttribute("byHand", opened.described().stretches().isPresent());
         model.addAttribute("steps", StepTable.of(cuts, opened));
         model.addAttribute("plan", StepTable.choices(cuts));
-        model.addAttribute("transitions", Transitions.of(cuts.matched().steps(), cuts.recording()));
+        model.addAttribute(
+                "transitions",
+                Transitions.of(cuts.matched().steps(), cuts.recording()).stream()
+                        .map(t -> TransitionLine.of(t, opened.slab().sport(), shown))
+                        .toList());
         Optional<RepetitionTable> repetitions = RepetitionTable.of(cuts, floor(opened), restCeiling(opened), shown);
         repetitions.ifPresent(table -> model.addAttribute("repetitions", table));
         model.addAttribute("verdict", opened.described().verdict().orElse(null));

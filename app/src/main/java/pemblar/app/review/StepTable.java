@@ -44,13 +44,29 @@ public record StepTable(String how, String unit, boolean planned, List<Line> lin
             int to,
             boolean hasBand,
             int step,
-            boolean ignored) {}
+            boolean ignored) {
+        public boolean hasMark() {
+            return !Double.isNaN(markX);
+        }
+
+        /** Where it is split unless another second is typed. */
+        public int middle() {
+            return (from + to) / 2;
+        }
+    }
 
     private static final int LONG = 16;
 
     /** So many lines that they stay folded until asked for. */
     public boolean isLong() {
         return lines.size() > LONG;
+    }
+
+    /** What stands over the cadences: where any is in a band, the shares of time in it stand beside them. */
+    public String cadenceHead() {
+        return lines.stream().allMatch(l -> Double.isNaN(l.done().shareCadence()))
+                ? "cadence, /min"
+                : "cadence (in band)";
     }
 
     /** A planned step that a stretch can be. */

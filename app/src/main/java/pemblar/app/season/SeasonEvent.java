@@ -161,4 +161,14 @@ public record SeasonEvent(
     public SeasonEvent madeOf(List<EventPart> others) {
         return new SeasonEvent(id, day, days, name, priority, kind, sport, metres, seconds, demands, others);
     }
+
+    /** The day on which a part of it lies. */
+    public LocalDate dayOf(EventPart part) {
+        return day.plusDays(part.stage() - 1);
+    }
+
+    /** Whether the part at a place of the list is the first of its stage. */
+    public boolean beginsStage(int place) {
+        return place == 0 || parts.get(place - 1).stage() != parts.get(place).stage();
+    }
 }

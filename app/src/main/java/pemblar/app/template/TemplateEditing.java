@@ -66,6 +66,11 @@ class TemplateEditing {
         public int days() {
             return lines.stream().mapToInt(Line::day).max().orElse(0);
         }
+
+        /** The day of a session that is added, unless another is typed. */
+        public int nextDay() {
+            return days() + 1;
+        }
     }
 
     @Transactional(readOnly = true)

@@ -1,6 +1,7 @@
 package pemblar.app.today;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -107,12 +108,13 @@ class TodayController {
         Trend trend = trends.of(opened.athlete());
         model.addAttribute("open", adjusting.open(opened.athlete(), trend));
         model.addAttribute("trend", trend.on(today));
-        model.addAttribute(
-                "event",
-                plan.events(opened.athlete()).stream()
-                        .filter(e -> !e.day().isBefore(today))
-                        .findFirst()
-                        .orElse(null));
+        plan.events(opened.athlete()).stream()
+                .filter(e -> !e.day().isBefore(today))
+                .findFirst()
+                .ifPresent(event -> {
+                    model.addAttribute("event", event);
+                    model.addAttribute("daysToEvent", ChronoUnit.DAYS.between(today, event.day()));
+                });
         day.fill(opened.athlete(), today, rows, model);
         told.fill(opened.athlete(), visit.viewer(), model);
         model.addAttribute("doubtful", told.doubts().waiting(opened.athlete(), trend));

@@ -67,7 +67,15 @@ public record Drawing(
             double lowY,
             double highY,
             double amount,
-            String unit) {}
+            String unit) {
+        public double width() {
+            return to - from;
+        }
+
+        public double height() {
+            return lowY - highY;
+        }
+    }
 
     public record Tick(double at, String text) {}
 

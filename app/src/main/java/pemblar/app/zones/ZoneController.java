@@ -47,6 +47,7 @@ import pemblar.formats.json.ZoneSchemeJson;
 @Controller
 @RequestMapping("/a/{athleteId}/thresholds/zones")
 class ZoneController {
+    private static final double BAR = 1000;
     private static final double LAST_ZONE_SHARE = 0.16;
     private static final String FROM_THEN = " Time in zones of the sessions from then on is computed anew.";
     private static final String BEFORE_TOO = " They are the first that were typed, so they hold for the sessions before"
@@ -76,12 +77,32 @@ class ZoneController {
         this.clock = clock;
     }
 
-    /**
-     * A zone of the editor: its upper boundary as typed, null for the last; where it stands in the bar, in percent of
-     * its width.
-     */
+    /** A zone of the editor: its upper boundary as typed, null for the last; where it stands in a bar of 1000. */
     public record Edited(
-            int number, String name, String boundary, Double value, String range, double left, double width) {}
+            int number, String name, String boundary, Double value, String range, double left, double width) {
+        private static final double LEAST_FOR_A_NUMBER = 24;
+
+        public double middle() {
+            return left + width / 2;
+        }
+
+        public double right() {
+            return left + width;
+        }
+
+        public boolean hasRoom() {
+            return width > LEAST_FOR_A_NUMBER;
+        }
+
+        /** Of its upper boundary, from 0. */
+        public int index() {
+            return number - 1;
+        }
+
+        public int next() {
+            return number + 1;
+        }
+    }
 
     /** A set that held or holds, by its first day. */
     public record History(LocalDate from, String name, boolean now, boolean before) {}
@@ -165,7 +186,7 @@ class ZoneController {
         for (int i = 0; i <= scheme.boundaries().size(); i++) {
             int zone = i + 1;
             boolean top = i == scheme.boundaries().size();
-            double right = top ? 100 : 100 * (scheme.boundaries().get(i) - low) / (high - low);
+            double right = top ? BAR : BAR * (scheme.boundaries().get(i) - low) / (high - low);
             zones.add(new Edited(
                     zone,
                     scheme.names().get(i),

@@ -63,9 +63,7 @@ public final class ComparisonWords {
                 + groups.second() + " than with " + groups.first();
     }
 
-    /**
-     * No more decimals than say something: 0.12 m/s, but 3.1 bpm; and enough to tell the end of a range from zero.
-     */
+    /** No more decimals than say something: 0.12 m/s, but 3.1 bpm; and enough to tell the end of a range from zero. */
     private static String figure(double value, SessionComparison c) {
         boolean fine = Math.abs(c.difference()) < 1 || Math.abs(value) < 0.05;
         return String.format(Locale.ROOT, fine ? "%.2f" : "%.1f", value);
@@ -91,7 +89,8 @@ public final class ComparisonWords {
     }
 
     private static String tested(SessionComparison c, String unit) {
-        String range = ("95 % range " + figure(c.test().low(), c) + " to " + figure(c.test().high(), c))
+        String range = ("95 % range " + figure(c.test().low(), c) + " to "
+                                + figure(c.test().high(), c))
                         .replace("-", "−")
                 + unit;
         String days = c.design() == SessionComparison.Design.WITHIN_SESSIONS

@@ -40,6 +40,11 @@ public record RangeSummary(
         int restDays,
         int longestWithoutRest,
         int daysOver) {
+    /** Of the sport, with such zones and without. */
+    public int sessions() {
+        return sessionsInZones + sessionsWithout;
+    }
+
     /**
      * One session.
      *

@@ -43,7 +43,13 @@ public final class Rescheduling {
      * @param tooNearToHard the session is hard and another hard one is nearer than the distance kept, or heavy leg work
      *     and something hard are less than 24 hours apart
      */
-    public record Proposal(LocalDate day, double hoursToHard, int sameDay, boolean tooNearToHard) {}
+    public record Proposal(LocalDate day, double hoursToHard, int sameDay, boolean tooNearToHard) {
+        /** What lies on that day already, in words. */
+        public String beside() {
+            if (sameDay == 0) return "a free day";
+            return "beside " + sameDay + (sameDay == 1 ? " session" : " sessions");
+        }
+    }
 
     private Rescheduling() {}
 

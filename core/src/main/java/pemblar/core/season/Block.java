@@ -36,6 +36,15 @@ public record Block(
         this(first, days, phase, name, aim, targetLoad, targetSeconds, false, false);
     }
 
+    public double targetHours() {
+        return targetSeconds / 3600.0;
+    }
+
+    /** The first day of its second half. */
+    public LocalDate middle() {
+        return first.plusDays(days / 2);
+    }
+
     /** What the training of a stretch is for. */
     public enum Phase {
         BASE,

@@ -25,7 +25,11 @@ public final class Climbs {
     private Climbs() {}
 
     /** A climb. @param metres along the road @param gradient as a fraction */
-    public record Climb(int from, int to, double metres, double rise, double gradient) {}
+    public record Climb(int from, int to, double metres, double rise, double gradient) {
+        public double gradientPercent() {
+            return 100 * gradient;
+        }
+    }
 
     /**
      * Height gained over grid seconds [from, to), m: rises of at least 1 m above the last low. Missing seconds are

@@ -19,6 +19,11 @@ import pemblar.core.zone.Zones;
  * @param lowerPercent of each hard step's target; 0 when more rest does, or nothing does
  */
 public record Rescue(int repetition, int second, int moreRestSeconds, int lowerPercent) {
+    /** Seconds that are over when the reserve is spent. */
+    public int spentAfterSeconds() {
+        return second + 1;
+    }
+
     private static final int REST_STEP = 15;
     private static final int MOST_REST = 600;
     private static final int MOST_LOWER = 40;

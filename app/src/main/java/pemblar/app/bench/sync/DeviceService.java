@@ -25,7 +25,12 @@ public class DeviceService {
         this.clock = clock;
     }
 
-    public record Known(long id, String name, boolean revoked, Instant lastSync) {}
+    public record Known(long id, String name, boolean revoked, Instant lastSync) {
+        public String state() {
+            if (revoked) return "revoked";
+            return lastSync == null ? "has not synced yet" : "synced";
+        }
+    }
 
     /** A device that asks: whose it is, and in whose name it acts. */
     record Asking(long athleteId, Viewer viewer, boolean revoked) {}

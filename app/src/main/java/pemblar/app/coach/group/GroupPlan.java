@@ -85,6 +85,10 @@ class GroupPlan {
         public boolean isPossible() {
             return refused == null;
         }
+
+        public LocalDate last() {
+            return placed.get(placed.size() - 1).day();
+        }
     }
 
     String title(Wish wish, Viewer coach) {

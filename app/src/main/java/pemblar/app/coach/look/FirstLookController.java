@@ -80,7 +80,9 @@ class FirstLookController {
                         .filter(e -> !e.last().isBefore(today))
                         .toList());
         model.addAttribute("planned", plan.isSetUp(athlete));
-        model.addAttribute("minutes", settings.dayMinutes());
+        model.addAttribute(
+                "daySeconds",
+                settings.dayMinutes().stream().map(m -> m == 0 ? null : 60 * m).toList());
         model.addAttribute("weeklyHours", settings.weeklyHours());
         model.addAttribute("bests", bests.of(athlete, athlete.first(), thresholds.of(athlete), today));
         model.addAttribute("waiting", doubts.ofEfforts(athlete, athlete.first(), DayRange.upTo(today, Bests.DAYS)));

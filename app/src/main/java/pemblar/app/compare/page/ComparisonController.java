@@ -129,6 +129,7 @@ class ComparisonController {
         model.addAttribute("groupings", Grouping.values());
         model.addAttribute("sort", form.sort());
         model.addAttribute("falling", form.falling());
+        model.addAttribute("sorted", form.falling() ? "descending" : "ascending");
         return "compare/comparison";
     }
 

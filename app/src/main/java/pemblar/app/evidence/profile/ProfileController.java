@@ -140,9 +140,9 @@ class ProfileController {
                 athlete.sex(),
                 speeds(athlete, sport, new DayRange(begin.minusDays(YEAR), begin.minusDays(1))),
                 threshold);
-        model.addAttribute("rows", new PaceRows(sport, athlete.sex(), !Double.isNaN(threshold), shown).of(now, before));
+        List<Row> rows = new PaceRows(sport, athlete.sex(), !Double.isNaN(threshold), shown).of(now, before);
+        model.addAttribute("ladder", Ladder.of(PaceProfile.NAMES, rows, ""));
         model.addAttribute("anything", now.stream().anyMatch(r -> r.seconds().isPresent()));
-        model.addAttribute("bandNames", PaceProfile.NAMES);
         model.addAttribute("missing", Double.isNaN(threshold) ? quantity.label() : null);
         return "evidence/pace-profile";
     }
@@ -158,7 +158,6 @@ class ProfileController {
         ProfileService.Chosen chosen = profile.bands(page.viewer());
         boolean knowsMass = values.latest(Quantity.BODY_MASS, today).isPresent();
         model.addAttribute("knowsMass", knowsMass);
-        model.addAttribute("bandNames", chosen.bands().names());
         model.addAttribute("bandsFile", chosen.fileName().orElse(null));
         if (!knowsMass) return "evidence/profile";
         LocalDate begin = today.minusDays(EvidenceService.RECENT_DAYS);
@@ -174,7 +173,7 @@ class ProfileController {
         for (int i = 0; i < now.size(); i++)
             rows.add(row(
                     now.get(i), before.get(i), weakest, chosen.bands().names().size()));
-        model.addAttribute("rows", rows);
+        model.addAttribute("ladder", Ladder.of(chosen.bands().names(), rows, " W/kg"));
         model.addAttribute(
                 "anything", now.stream().anyMatch(r -> r.wattsPerKilogram().isPresent()));
         model.addAttribute("from", begin);

@@ -57,7 +57,12 @@ class PutController {
     }
 
     /** A day that something can be put on. @param holds what stands there, in words; @param hard something hard does */
-    public record Day(LocalDate date, String holds, boolean hard, boolean away) {}
+    public record Day(LocalDate date, String holds, boolean hard, boolean away) {
+        public String words() {
+            if (!holds.isEmpty()) return holds;
+            return away ? "away" : "free";
+        }
+    }
 
     /** The days to come with what stands there. */
     @GetMapping

@@ -1,6 +1,7 @@
 package pemblar.app.plan.row;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.Collection;
 import java.util.List;
 import pemblar.app.frame.page.Markup;
@@ -18,6 +19,11 @@ import pemblar.core.season.Block;
  */
 public record BoardRow(
         Block block, boolean planned, List<Day> days, Totals totals, Tape tape, List<Gap> gaps, String run) {
+    /** Which day of the block a day is, from 1. */
+    public long dayNumber(LocalDate day) {
+        return ChronoUnit.DAYS.between(block.first(), day) + 1;
+    }
+
     /**
      * One day with its slabs. @param week rolling load of the seven days up to its end @param note of the day, may be
      * empty
@@ -36,6 +42,12 @@ public record BoardRow(
 
         public String weekday() {
             return Shown.weekday(date);
+        }
+
+        /** What stands for a day without sessions. */
+        public String freeOf() {
+            if (unavailable) return ("unavailable " + note).strip();
+            return note.isEmpty() ? "rest" : "rest, " + note;
         }
 
         /** @param sharedUntil up to which day the plan is shared; null when it is not */
@@ -122,7 +134,12 @@ public record BoardRow(
             double loadPlannedWidth,
             double loadDoneWidth,
             int doneCount,
-            String against) {}
+            String against) {
+        /** A width in the meter, which is drawn 140 wide and leaves room for its outline. */
+        public double meter(double percent) {
+            return 1.39 * percent;
+        }
+    }
 
     /** The clock under the days, in a box of 1000 by 34: sessions to scale, and rolling load over 24 and 48 hours. */
     public record Tape(List<Bar> bars, String line24, String line48, double peak24, String peakText, double peakX) {

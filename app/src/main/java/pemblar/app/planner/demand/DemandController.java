@@ -3,7 +3,10 @@ package pemblar.app.planner.demand;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -41,6 +44,8 @@ class DemandController {
     private static final int MOST = 20;
     private static final int LONGEST_SECONDS = 86_400;
     private static final int LONGEST_TIRED_SECONDS = 7200;
+    private static final int JOULES = 1000;
+    private static final int SECONDS = 3600;
     private final Pages pages;
     private final PlanService plan;
     private final SeasonChanges changes;
@@ -93,8 +98,8 @@ class DemandController {
         model.addAttribute("event", event);
         model.addAttribute("lines", lines);
         model.addAttribute("days", event.day().toEpochDay() - page.today().toEpochDay());
-        model.addAttribute("joules", AfterWork.joules());
-        model.addAttribute("hours", AfterWork.seconds());
+        model.addAttribute("afterWork", after(AfterWork.joules(), "after %d kJ", JOULES));
+        model.addAttribute("afterTime", after(AfterWork.seconds(), "after %d h", SECONDS));
         List<Sport> sports = DemandService.sports(page.athlete(), event);
         List<Measured> measures = measures(sports);
         model.addAttribute("measures", measures);
@@ -128,6 +133,13 @@ class DemandController {
     private static int nextStage(SeasonEvent event) {
         int last = event.parts().stream().mapToInt(EventPart::stage).max().orElse(0);
         return Math.min(event.days(), last + 1);
+    }
+
+    /** What work or time a demand may come after, in words, by its amount. */
+    private static Map<Integer, String> after(int[] amounts, String words, int unit) {
+        Map<Integer, String> all = new LinkedHashMap<>();
+        for (int amount : amounts) all.put(amount, String.format(Locale.ROOT, words, amount / unit));
+        return all;
     }
 
     private Line line(int index, DemandService.Answer answer, Sport sport) {

@@ -107,6 +107,7 @@ class CompareController {
         model.addAttribute("event", event.orElse(null));
         List<Side> sides = compare.compare(first, second, event);
         model.addAttribute("sides", sides);
+        model.addAttribute("less", new SideDifference(sides.get(0), sides.get(1)));
         model.addAttribute(
                 "zoneKeys",
                 sides.stream()

@@ -59,7 +59,11 @@ class CompareService {
             double chronicAfter,
             double balanceAfter,
             double chronicAtEvent,
-            double balanceAtEvent) {}
+            double balanceAtEvent) {
+        public double loadPerDay() {
+            return load / stretch.days();
+        }
+    }
 
     /** Whose days a stretch is made of. */
     record Whose(Athlete athlete, Trend trend) {

@@ -103,7 +103,15 @@ public record SeasonDrawing(
 
     public record Band(double x, double width, String text) {}
 
-    public record Flag(double x, SeasonEvent event, String text, boolean leftward) {}
+    public record Flag(double x, SeasonEvent event, String text, boolean leftward) {
+        public double textX() {
+            return leftward ? x - 5 : x + 13;
+        }
+
+        public String anchor() {
+            return leftward ? "end" : "start";
+        }
+    }
 
     public record Tick(double at, String text) {}
 

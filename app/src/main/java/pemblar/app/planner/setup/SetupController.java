@@ -1,6 +1,9 @@
 package pemblar.app.planner.setup;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -71,6 +74,13 @@ class SetupController {
 
     private static String show(Model model, Map<String, String> typed) {
         model.addAttribute("typed", typed);
+        Object usual = model.getAttribute("minutes");
+        Map<DayOfWeek, Object> minutes = new EnumMap<>(DayOfWeek.class);
+        for (DayOfWeek day : DayOfWeek.values()) {
+            String own = typed.get("minutes" + day.getValue());
+            minutes.put(day, own != null ? own : usual instanceof List<?> all ? all.get(day.getValue() - 1) : 0);
+        }
+        model.addAttribute("dayMinutes", minutes);
         model.addAttribute("kinds", SeasonEvent.Kind.values());
         model.addAttribute("weekdays", Units.mine().weekdays());
         return "planner/setup";

@@ -83,6 +83,15 @@ class SetupService {
             Double expected,
             List<BoardFilling.Filled> filled,
             double aim) {
+        /** What is asked beyond what the recent result suggests counts as more from here on. */
+        private static final double WORTH_SAYING = 0.97;
+
+        /** The share of speed that the wanted time asks for beyond what the result suggests; null when it does not. */
+        public Double asksMore() {
+            if (expected == null || event.seconds() == null || event.seconds() >= WORTH_SAYING * expected) return null;
+            return expected / event.seconds() - 1;
+        }
+
         public List<Block> blocks() {
             return held.blocks().stream()
                     .filter(b -> b.last()

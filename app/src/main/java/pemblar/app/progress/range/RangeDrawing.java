@@ -38,6 +38,10 @@ public record RangeDrawing(List<Week> weeks, List<Tick> hours, List<Tick> months
     public record Tick(double at, String text) {}
 
     public record Bracket(double from, double to) {
+        public double width() {
+            return to - from;
+        }
+
         /** As a path that begins at a height. */
         public String path(double top) {
             return String.format(

@@ -111,7 +111,14 @@ class SessionsController {
     }
 
     /** A heading that sorts. @param state ascending, descending or none, as assistive technology says it */
-    public record Column(String name, String address, String state, boolean number) {}
+    public record Column(String name, String address, String state, boolean number) {
+        private static final Map<String, String> ARROWS = Map.of("ascending", " ↑", "descending", " ↓");
+
+        /** Its name, with the way it is sorted. */
+        public String label() {
+            return name + ARROWS.getOrDefault(state, "");
+        }
+    }
 
     private static List<Column> columns(long athleteId, Map<String, String> asked, Wanted wanted) {
         Map<By, String> names = new LinkedHashMap<>();

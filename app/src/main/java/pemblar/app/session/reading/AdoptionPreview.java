@@ -76,6 +76,11 @@ public class AdoptionPreview {
             LoadTrend.Day after,
             List<PlannedChange> planned,
             int plannedCount) {
+        /** Planned sessions that change and are not among the first. */
+        public int more() {
+            return plannedCount - planned.size();
+        }
+
         public boolean isNothing() {
             return recomputed == 0 && lost == 0 && plannedCount == 0;
         }

@@ -64,7 +64,11 @@ public class SessionEfforts {
     }
 
     /** A stretch that was set aside, with the session it is in. */
-    public record Aside(long id, long sessionId, LocalDate day, String title, int from, int to, String reason) {}
+    public record Aside(long id, long sessionId, LocalDate day, String title, int from, int to, String reason) {
+        public int seconds() {
+            return to - from;
+        }
+    }
 
     /** Those of a deleted session wait with it. */
     @Transactional(readOnly = true)

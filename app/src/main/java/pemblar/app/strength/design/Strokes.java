@@ -15,9 +15,23 @@ public record Strokes(List<Stroke> strokes, List<Brace> braces) {
     private static final double UNKNOWN = 0.5;
     private static final double HELD = 0.2;
     private static final double TOP = 1.1;
+    private static final List<Integer> LEVELS = List.of(25, 50, 75, 100);
 
     /** @param kind warm, set, free, held or unknown; {@code index} of its line */
-    public record Stroke(double x, double y, double height, double width, String kind, String figure, int index) {}
+    public record Stroke(double x, double y, double height, double width, String kind, String figure, int index) {
+        public double left() {
+            return x - width / 2;
+        }
+    }
+
+    /** A line at a share of the maximum. */
+    public record Level(String text, double y) {}
+
+    public List<Level> levels() {
+        return LEVELS.stream()
+                .map(percent -> new Level(percent + " %", FLOOR - HEIGHT * percent / 100))
+                .toList();
+    }
 
     public record Brace(double from, double to, String name, String asked) {}
 

@@ -65,7 +65,13 @@ class FloorController {
             String planned,
             String last,
             FloorService.Logged done,
-            String doneWords) {}
+            String doneWords) {
+        /** What the button that keeps it says. */
+        public String action() {
+            if (done != null) return "Change";
+            return free ? "Done" : "Done as planned";
+        }
+    }
 
     /** An exercise with its sets. */
     public record Station(
@@ -81,7 +87,17 @@ class FloorController {
             List<String> alternatives,
             List<SetLine> sets,
             String skipped,
-            boolean untouched) {}
+            boolean untouched) {
+        /** As people count them. */
+        public int number() {
+            return index + 1;
+        }
+
+        /** Where one more set stands, after those of the plan. */
+        public int extraPlace() {
+            return FloorService.EXTRA + 10 * index + sets.size();
+        }
+    }
 
     @GetMapping
     String show(Visit visit, @PathVariable long sessionId, Model model, RedirectAttributes flash) {
