@@ -87,7 +87,7 @@ public record RepetitionPlot(
         private String word() {
             List<String> words = sets.stream().map(this::word).toList();
             if (words.size() == 1) return words.get(0);
-            if (words.stream().distinct().count() == 1) return words.get(0) + " in any set";
+            if (words.stream().distinct().count() == 1) return words.get(0) + " in every set";
             List<String> told = new ArrayList<>();
             for (int i = 0; i < words.size(); i++) told.add("set " + (i + 1) + ": " + words.get(i));
             return String.join(", ", told);
@@ -96,7 +96,7 @@ public record RepetitionPlot(
         private String word(RepetitionSet set) {
             Slope slope = set.slopes().get(quantity);
             if (slope == null || slope.count() < 3) return "too few for a trend";
-            if (!slope.isBeyondNoise()) return "nothing beyond noise";
+            if (!slope.isBeyondNoise()) return "within noise";
             return slope.isTrend()
                     ? RepetitionWords.percent(slope.relative()) + " per repetition"
                     : "less than 0.3 % per repetition";

@@ -55,7 +55,7 @@ class RepetitionTableTest {
                 .contains("Power held (")
                 .contains("within noise")
                 .contains("Cadence stayed in its band.");
-        assertThat(plot(table, "mean power").word()).isEqualTo("nothing beyond noise");
+        assertThat(plot(table, "mean power").word()).isEqualTo("within noise");
         assertThat(plot(table, "mean power").first()).isEqualTo("200 W");
     }
 
