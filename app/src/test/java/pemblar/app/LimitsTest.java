@@ -126,6 +126,22 @@ class LimitsTest {
         person.get(page("kept.two"));
         person.post(page("kept.two"), Map.of("longMinutes", "60"));
         assertThat(person.get(path).body()).contains("Move “Round the lake”");
+        String report = "/a/" + id + "/progress/report?from=" + TODAY.minusDays(6) + "&to=" + TODAY;
+        assertThat(person.get(report).body()).contains("missed, 1 h 15 planned");
+        person.get("/a/" + id + "/season");
+        person.post(
+                "/a/" + id + "/season/away",
+                Map.of(
+                        "awayFrom", TODAY.minusDays(3).toString(),
+                        "awayTo", TODAY.minusDays(1).toString(),
+                        "hours", "0",
+                        "reason", "fever",
+                        "awayKind", "ILLNESS",
+                        "replan", "false"));
+        assertThat(person.get(path).body()).as("who was ill missed nothing").doesNotContain("was missed");
+        assertThat(person.get(report).body())
+                .contains("not done for illness, 1 h 15 planned")
+                .doesNotContain("missed, 1 h 15 planned");
         sql.update("delete from session where athlete_id = ?", id);
         sql.update("delete from adjust_limits where athlete_id = ?", id);
     }

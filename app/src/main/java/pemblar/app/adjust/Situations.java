@@ -95,7 +95,7 @@ public class Situations {
                 past(trend, today, chronic),
                 new LoadTrend.Settings(
                         athlete.trend().acuteDays(), athlete.trend().chronicDays(), Double.NaN, Double.NaN),
-                behind(slabs, today, clock),
+                behind(expected(slabs, held), today, clock),
                 ahead(slabs, today, clock),
                 blocks(held, trend),
                 events(held, slabs, trend, athlete),
@@ -151,6 +151,13 @@ public class Situations {
                 !slab.hard() && clock.limits().isLong(seconds),
                 false,
                 slab.heavyLegs());
+    }
+
+    /** Without what was planned for days on which nobody could train, as of an illness: it was not missed. */
+    private static List<Slab> expected(List<Slab> slabs, Held held) {
+        return slabs.stream()
+                .filter(s -> s.done() != null || held.excuse(s.day(), s.sport()).isEmpty())
+                .toList();
     }
 
     private static List<Situation.Behind> behind(List<Slab> slabs, LocalDate today, Clock clock) {

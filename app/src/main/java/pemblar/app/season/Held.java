@@ -1,12 +1,15 @@
 package pemblar.app.season;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import pemblar.app.season.SeasonSettings.Away;
 import pemblar.app.season.SeasonSettings.Marked;
 import pemblar.core.season.Block;
+import pemblar.core.sport.Sport;
 
 /** Everything that is held of an athlete's plan besides its sessions, at one revision. */
 public record Held(
@@ -28,6 +31,11 @@ public record Held(
         List<Away> all = new ArrayList<>(away);
         for (Marked day : marked) if (day.unavailable()) all.add(new Away(day.day(), day.day(), 0, day.note()));
         return all;
+    }
+
+    /** Why a session of a day that is over was not to be done; empty where it was. */
+    public Optional<Away> excuse(LocalDate day, Sport sport) {
+        return allAway().stream().filter(a -> a.excuses(day, sport)).findFirst();
     }
 
     boolean sameAs(Held other) {

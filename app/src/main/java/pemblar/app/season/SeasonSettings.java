@@ -109,6 +109,11 @@ public record SeasonSettings(
             return !day.isBefore(from) && !day.isAfter(to);
         }
 
+        /** Whether nobody may expect a session of a sport on a day of it. */
+        public boolean excuses(LocalDate day, Sport sport) {
+            return contains(day) && (weeklyHours <= 0 || only != null && only != sport);
+        }
+
         /** What is left of training then: nothing, hours, of one sport or of any. */
         public String left(String hours) {
             if (weeklyHours <= 0) return "no training";

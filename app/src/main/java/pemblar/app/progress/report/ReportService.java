@@ -23,8 +23,10 @@ import pemblar.app.load.TrendService.Trend;
 import pemblar.app.progress.range.RangeReader;
 import pemblar.app.progress.report.Report.Key;
 import pemblar.app.progress.report.Report.Line;
+import pemblar.app.season.Held;
 import pemblar.app.season.PlanService;
 import pemblar.app.season.SeasonEvent;
+import pemblar.app.season.SeasonSettings.Away;
 import pemblar.app.session.Slab;
 import pemblar.app.session.reading.SessionService;
 import pemblar.core.checkin.BandWords;
@@ -97,7 +99,7 @@ class ReportService {
                 summary.restDays() == 1 ? "1 day of rest" : summary.restDays() + " days of rest",
                 sports(summary),
                 kinds(summary),
-                key(all, limits.of(athlete), page.today()),
+                key(all, athlete, page.today()),
                 body(athlete, from, to, page.today()),
                 next(page, to),
                 words.body(),
@@ -160,24 +162,37 @@ class ReportService {
         return lines;
     }
 
-    private List<Key> key(List<SessionService.Whole> all, Limits held, LocalDate today) {
+    private List<Key> key(List<SessionService.Whole> all, Athlete athlete, LocalDate today) {
+        Limits kept = limits.of(athlete);
+        Held held = plan.held(athlete);
         return all.stream()
-                .filter(w -> w.slab().hard() || held.isLong(w.slab().longestSeconds()))
+                .filter(w -> w.slab().hard() || kept.isLong(w.slab().longestSeconds()))
                 .filter(w -> w.slab().done() != null || w.slab().day().isBefore(today))
                 .limit(MOST_KEY)
                 .map(w -> new Key(
                         w.slab().day(),
                         w.slab().title(),
-                        how(w.slab()),
+                        how(w.slab(), held),
                         w.described().verdict().orElse("")))
                 .toList();
     }
 
-    private String how(Slab slab) {
-        if (slab.done() == null) return "missed, " + shown.duration(slab.plannedSeconds()) + " planned";
+    private String how(Slab slab, Held held) {
+        if (slab.done() == null)
+            return held.excuse(slab.day(), slab.sport())
+                            .map(ReportService::excuse)
+                            .orElse("missed") + ", " + shown.duration(slab.plannedSeconds()) + " planned";
         return shown.duration(slab.done().seconds())
                 + (slab.plannedSeconds() == null ? "" : " of " + shown.duration(slab.plannedSeconds()))
                 + ", load " + shown.whole(slab.done().load());
+    }
+
+    private static String excuse(Away away) {
+        return switch (away.kind()) {
+            case ILLNESS -> "not done for illness";
+            case INJURY -> "not done for injury";
+            default -> "not done, as nothing could be";
+        };
     }
 
     /** Days of illness and injury, and where the mornings stood on the last day. */
