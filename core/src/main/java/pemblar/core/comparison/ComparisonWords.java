@@ -15,19 +15,28 @@ public final class ComparisonWords {
      * @param name as heart rate
      * @param unit with a blank before it; empty when it is not known
      * @param along what is held equal, as power
+     * @param counted what repetitions have in common: session, or day where a day holds several
      */
-    public record Compared(String name, String unit, String along) {
+    public record Compared(String name, String unit, String along, String counted) {
+        public Compared(String name, String unit, String along) {
+            this(name, unit, along, "session");
+        }
+
         /** Of something without a name. */
         public static Compared along(String along, String unit) {
             return new Compared("what is compared", unit, along);
+        }
+
+        public Compared byDay() {
+            return new Compared(name, unit, along, "day");
         }
     }
 
     public static String of(SessionComparison c, Groups groups, Compared compared) {
         if (!c.footing().isHeldEqual()) return notHeld(c, groups, compared) + cut(c);
         if (!c.footing().isShared()) return readOff(c, groups, compared);
-        return "At equal " + compared.along() + ", " + much(c, groups, compared, " is ") + ". "
-                + claim(c, compared.unit()) + cut(c);
+        return "At equal " + compared.along() + ", " + much(c, groups, compared, " is ") + ". " + claim(c, compared)
+                + cut(c);
     }
 
     /**
@@ -36,8 +45,10 @@ public final class ComparisonWords {
      */
     private static String readOff(SessionComparison c, Groups groups, Compared compared) {
         return "At equal " + compared.along() + ", " + much(c, groups, compared, " would be ")
-                + ", read off the lines within the sessions." + cut(c) + " But the two hardly overlap in "
-                + compared.along() + ": this rests on how one follows the other within the sessions, not on like"
+                + ", read off the lines within the " + compared.counted() + "s." + cut(c)
+                + " But the two hardly overlap in "
+                + compared.along() + ": this rests on how one follows the other within the " + compared.counted()
+                + "s, not on like"
                 + " repetitions, and is no proof.";
     }
 
@@ -47,11 +58,12 @@ public final class ComparisonWords {
     private static String notHeld(SessionComparison c, Groups groups, Compared compared) {
         String name = compared.name().substring(0, 1).toUpperCase(Locale.ROOT)
                 + compared.name().substring(1);
-        Compared first = new Compared(name, compared.unit(), compared.along());
+        Compared first = new Compared(name, compared.unit(), compared.along(), compared.counted());
         double apart = 100 * c.footing().apart();
         return much(c, groups, first, " is ") + ", at "
                 + String.format(Locale.ROOT, "%.1f %% %s ", Math.abs(apart), apart >= 0 ? "more" : "less")
-                + compared.along() + ". Within a session neither has repetitions at unlike " + compared.along()
+                + compared.along() + ". Within a " + compared.counted() + " neither has repetitions at unlike "
+                + compared.along()
                 + ", so it could not be held equal, and the difference may be that.";
     }
 
@@ -75,27 +87,33 @@ public final class ComparisonWords {
                 : "";
     }
 
-    private static String claim(SessionComparison c, String unit) {
+    private static String claim(SessionComparison c, Compared compared) {
+        String counted = compared.counted();
         return switch (c.design()) {
             case TOO_FEW_SESSIONS ->
                 c.firstSessions() == 1 && c.secondSessions() == 1
                         ? "One day each: the data can't tell the groups from the days."
-                        : "One group has a single session: the data can't tell the groups from the days.";
+                        : "One group has a single " + counted + ": the data can't tell the groups from the days.";
             case ONE_SESSION_ALTERNATING ->
-                "All in one session, in turn, with their order taken into account; one session gives no probability.";
-            case ONE_SESSION_IN_ORDER -> "All in one session and not in turn: order and group can't be told apart.";
-            case BETWEEN_SESSIONS, WITHIN_SESSIONS -> tested(c, unit);
+                one(counted) + ", in turn, with their order taken into account; one " + counted
+                        + " gives no probability.";
+            case ONE_SESSION_IN_ORDER -> one(counted) + " and not in turn: order and group can't be told apart.";
+            case BETWEEN_SESSIONS, WITHIN_SESSIONS -> tested(c, compared);
         };
     }
 
-    private static String tested(SessionComparison c, String unit) {
+    private static String one(String counted) {
+        return counted.equals("day") ? "All on one day" : "All in one " + counted;
+    }
+
+    private static String tested(SessionComparison c, Compared compared) {
         String range = ("95 % range " + figure(c.test().low(), c) + " to "
                                 + figure(c.test().high(), c))
                         .replace("-", "−")
-                + unit;
+                + compared.unit();
         String days = c.design() == SessionComparison.Design.WITHIN_SESSIONS
-                ? "within " + c.firstSessions() + " sessions that hold both"
-                : "over " + c.firstSessions() + " and " + c.secondSessions() + " sessions";
+                ? "within " + c.firstSessions() + " " + compared.counted() + "s that hold both"
+                : "over " + c.firstSessions() + " and " + c.secondSessions() + " " + compared.counted() + "s";
         return c.sure()
                 ? "Chance between days would seldom give that (" + range + ", " + days + ")."
                 : "That can be chance between days (" + range + ", " + days + ").";

@@ -173,15 +173,21 @@ public record ComparisonView(
         if (two.size() < 2) return "";
         Column x = column(content, content.x());
         Column y = column(content, content.y());
+        List<Line> lines = counting(content).stream()
+                .filter(l -> two.contains(l.group()))
+                .sorted(Comparator.comparing(Line::day)
+                        .thenComparing(Line::session)
+                        .thenComparing(Line::from))
+                .toList();
+        boolean byDay = severalOnADay(lines);
         List<Repetition> repetitions = new ArrayList<>();
-        for (Line l : counting(content))
-            if (two.contains(l.group()))
-                repetitions.add(new Repetition(
-                        l.group().equals(two.get(1)),
-                        String.valueOf(l.session()),
-                        l.from(),
-                        new double[] {content.value(l, content.x())},
-                        new double[] {content.value(l, content.y())}));
+        for (Line l : lines)
+            repetitions.add(new Repetition(
+                    l.group().equals(two.get(1)),
+                    byDay ? String.valueOf(l.day()) : String.valueOf(l.session()),
+                    repetitions.size(),
+                    new double[] {content.value(l, content.x())},
+                    new double[] {content.value(l, content.y())}));
         if (two.stream().anyMatch(g -> repetitionsOf(content, g) < FEWEST_REPETITIONS))
             return tooLittle(two, x, y, "at least " + FEWEST_REPETITIONS + " repetitions");
         if (apart(content, two))
@@ -192,10 +198,16 @@ public record ComparisonView(
             SessionComparison said = cutTo == 0 ? found : found.cutTo(cutTo);
             Groups named = new Groups("“" + two.get(0) + "”", "“" + two.get(1) + "”");
             Compared compared = new Compared(y.name(), y.derived() ? "" : " " + y.unit(), x.name());
-            return ComparisonWords.of(said, named, compared);
+            return ComparisonWords.of(said, named, byDay ? compared.byDay() : compared);
         } catch (IllegalArgumentException e) {
             return tooLittle(two, x, y, "repetitions");
         }
+    }
+
+    /** Sessions of one day share that day, so that days are counted where one holds several. */
+    private static boolean severalOnADay(List<Line> lines) {
+        return lines.stream().map(Line::day).distinct().count()
+                < lines.stream().map(Line::session).distinct().count();
     }
 
     private static String tooLittle(List<String> two, Column x, Column y, String needed) {

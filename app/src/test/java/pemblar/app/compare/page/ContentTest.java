@@ -121,6 +121,37 @@ class ContentTest {
         assertThat(ComparisonView.of(hidden, "", false).scatter().marks()).hasSize(6);
     }
 
+    /** Sessions of one day share its heat and its legs: what is counted is days. */
+    @Test
+    void twoSessionsOfOneDayAreOneDay() {
+        List<Line> lines = new ArrayList<>();
+        for (int day = 1; day <= 2; day++)
+            for (int i = 0; i < 4; i++) {
+                boolean evening = i >= 2;
+                double watts = 250 + 7 * (i % 2);
+                double bpm = (evening ? 105 : 100) + 0.2 * watts + day + 0.1 * i;
+                lines.add(new Line(
+                        0,
+                        10 * day + (evening ? 1 : 0),
+                        100 * i,
+                        100 * i + 60,
+                        "rep",
+                        evening ? "new" : "old",
+                        false,
+                        Map.of(),
+                        Map.of("WATTS", watts, "HEART_RATE", bpm),
+                        1,
+                        "2026-05-0" + day,
+                        "road"));
+            }
+        assertThat(ComparisonView.of(Content.EMPTY.add(lines), "", false).difference())
+                .contains("within 2 days that hold both")
+                .doesNotContain("session");
+        List<Line> one = lines.subList(0, 4);
+        assertThat(ComparisonView.of(Content.EMPTY.add(one), "", false).difference())
+                .endsWith("All on one day and not in turn: order and group can't be told apart.");
+    }
+
     @Test
     void rowsAreSortedByAColumnAndUnlikeSurfacesHaveTheirOwnTrend() {
         List<Double> falling = ComparisonView.of(twoGroups(), "WATTS", true).rows().stream()
