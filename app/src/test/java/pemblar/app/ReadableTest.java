@@ -22,7 +22,7 @@ import pemblar.app.frame.Hidden;
 class ReadableTest {
     private static final int MOST_PARAMETERS = 5;
     /** Methods that still take five things; the number only falls. */
-    private static final int OF_FIVE = 90;
+    private static final int OF_FIVE = 79;
 
     private static final Set<String> SECRETS = Set.of("password", "present", "wanted", "code", "secret");
     private static final String HIDDEN = "a word that nobody may read";

@@ -18,6 +18,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import pemblar.app.frame.Visit;
+import pemblar.app.frame.asked.Sent;
 
 /** Every address of the application with what it takes, as the router has them: no list that somebody must keep. */
 final class Routes {
@@ -81,7 +82,7 @@ final class Routes {
         for (MethodParameter parameter : method.getMethodParameters()) {
             parameter.initParameterNameDiscovery(new DefaultParameterNameDiscoverer());
             Class<?> type = parameter.getParameterType();
-            if (type == Visit.class) all.add(new Parameter("athleteId", long.class, true));
+            if (type == Visit.class || type == Sent.class) all.add(new Parameter("athleteId", long.class, true));
             else if (parameter.hasParameterAnnotation(PathVariable.class))
                 all.add(new Parameter(parameter.getParameterName(), type, true));
             else if (parameter.hasParameterAnnotation(RequestParam.class)) {

@@ -13,10 +13,10 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.thymeleaf.cache.StandardCacheManager;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import org.thymeleaf.spring6.view.ThymeleafViewResolver;
+import pemblar.app.frame.asked.FormFields;
+import pemblar.app.frame.asked.WhoAsks;
 import pemblar.app.frame.page.DayReading;
-import pemblar.app.frame.page.FormFields;
 import pemblar.app.frame.page.Looking;
-import pemblar.app.frame.page.WhoAsks;
 import pemblar.app.frame.page.WholePage;
 
 /** How requests are read. */

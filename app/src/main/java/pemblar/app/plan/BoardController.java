@@ -1,6 +1,5 @@
 package pemblar.app.plan;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -13,6 +12,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
+import pemblar.app.frame.asked.Sent;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.session.change.ScheduleService;
@@ -91,14 +91,12 @@ class BoardController {
             @RequestParam(defaultValue = "") String time) {}
 
     @PostMapping("/sessions")
-    String schedule(Visit visit, ScheduleForm form, HttpServletRequest request, Model model) {
-        Shelved kept = workouts.require(form.workout(), visit.viewer());
+    String schedule(Sent sent, ScheduleForm form) {
+        Shelved kept = workouts.require(form.workout(), sent.visit().viewer());
         return page.changed(
-                visit,
-                request,
-                model,
+                sent,
                 () -> schedule.schedule(
-                        visit,
+                        sent.visit(),
                         form.day(),
                         Typed.minuteOrNull(form.time()),
                         new ScheduleService.Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
@@ -109,24 +107,18 @@ class BoardController {
             @RequestParam LocalDate day) {}
 
     @PostMapping("/sessions/{id}/move")
-    String move(Visit visit, @PathVariable long id, MoveForm form, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> schedule.move(visit, id, form.version(), form.day()));
+    String move(Sent sent, @PathVariable long id, MoveForm form) {
+        return page.changed(sent, () -> schedule.move(sent.visit(), id, form.version(), form.day()));
     }
 
     @PostMapping("/sessions/{id}/copy")
-    String copy(
-            Visit visit, @PathVariable long id, @RequestParam LocalDate day, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> schedule.copy(visit, id, day));
+    String copy(Sent sent, @PathVariable long id, @RequestParam LocalDate day) {
+        return page.changed(sent, () -> schedule.copy(sent.visit(), id, day));
     }
 
     @PostMapping("/sessions/{id}/remove")
-    String remove(
-            Visit visit,
-            @PathVariable long id,
-            @RequestParam(required = false) Integer version,
-            HttpServletRequest request,
-            Model model) {
-        return page.changed(visit, request, model, () -> schedule.remove(visit, id, version));
+    String remove(Sent sent, @PathVariable long id, @RequestParam(required = false) Integer version) {
+        return page.changed(sent, () -> schedule.remove(sent.visit(), id, version));
     }
 
     record ScaleForm(
@@ -134,16 +126,15 @@ class BoardController {
             @RequestParam int percent) {}
 
     @PostMapping("/sessions/{id}/scale")
-    String scale(Visit visit, @PathVariable long id, ScaleForm form, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> schedule.scale(visit, id, form.version(), form.percent()));
+    String scale(Sent sent, @PathVariable long id, ScaleForm form) {
+        return page.changed(sent, () -> schedule.scale(sent.visit(), id, form.version(), form.percent()));
     }
 
     @PostMapping("/undo")
-    String undo(Visit visit, HttpServletRequest request, Model model) {
+    String undo(Sent sent) {
         return page.changed(
-                visit,
-                request,
-                model,
-                () -> model.addAttribute("said", undo.undo(visit).orElse("There is nothing to take back.")));
+                sent,
+                () -> sent.model()
+                        .addAttribute("said", undo.undo(sent.visit()).orElse("There is nothing to take back.")));
     }
 }

@@ -1,8 +1,6 @@
 package pemblar.app.plan;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -10,7 +8,7 @@ import org.springframework.ui.Model;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.Visit;
-import pemblar.app.frame.page.Typed;
+import pemblar.app.frame.asked.Sent;
 import pemblar.app.load.TrendService;
 import pemblar.app.load.TrendService.Trend;
 import pemblar.app.note.NoteService;
@@ -53,40 +51,34 @@ class BoardPage {
      * Makes a change and answers with the board as it then is; a refusal is said, and when somebody was quicker both
      * are shown.
      */
-    String changed(Visit visit, HttpServletRequest request, Model model, Runnable change) {
+    String changed(Sent sent, Runnable change) {
         try {
             change.run();
         } catch (ChangedMeanwhile e) {
-            model.addAttribute("theirs", e.theirs());
-            again(request, model);
+            sent.model().addAttribute("theirs", e.theirs());
+            again(sent);
         } catch (SeasonChangedMeanwhile | IllegalArgumentException e) {
-            model.addAttribute("said", sentence(e.getMessage()));
-            model.addAttribute("problem", sentence(e.getMessage()));
+            sent.model().addAttribute("said", Sent.sentence(e.getMessage()));
+            sent.model().addAttribute("problem", Sent.sentence(e.getMessage()));
         }
-        fill(visit, Typed.dayOrNull(request.getParameter("from")), Typed.dayOrNull(request.getParameter("to")), model);
+        fill(sent.visit(), sent.from(), sent.to(), sent.model());
         return "plan/board :: changed";
     }
 
-    private static String sentence(String message) {
-        return Character.toUpperCase(message.charAt(0)) + message.substring(1) + (message.endsWith(".") ? "" : ".");
-    }
-
-    private static void again(HttpServletRequest request, Model model) {
-        Map<String, String> fields = new LinkedHashMap<>();
-        request.getParameterMap().forEach((name, values) -> {
-            if (!name.equals("version") && !name.equals("_csrf")) fields.put(name, values[0]);
-        });
-        model.addAttribute("again", fields);
-        model.addAttribute("againTo", request.getRequestURI());
-        model.addAttribute(
-                "mine",
-                request.getRequestURI().replaceAll(".*/", "")
-                        + fields.entrySet().stream()
-                                .filter(f -> !f.getKey().equals("from")
-                                        && !f.getKey().equals("to")
-                                        && !f.getValue().isBlank())
-                                .map(f -> " " + f.getKey() + " " + f.getValue())
-                                .reduce("", String::concat));
+    private static void again(Sent sent) {
+        Map<String, String> fields = sent.again("version");
+        sent.model().addAttribute("again", fields);
+        sent.model().addAttribute("againTo", sent.address());
+        sent.model()
+                .addAttribute(
+                        "mine",
+                        sent.address().replaceAll(".*/", "")
+                                + fields.entrySet().stream()
+                                        .filter(f -> !f.getKey().equals("from")
+                                                && !f.getKey().equals("to")
+                                                && !f.getValue().isBlank())
+                                        .map(f -> " " + f.getKey() + " " + f.getValue())
+                                        .reduce("", String::concat));
     }
 
     void fill(Visit visit, LocalDate askedFrom, LocalDate askedTo, Model model) {

@@ -1,18 +1,16 @@
 package pemblar.app.plan;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import pemblar.app.frame.Visit;
+import pemblar.app.frame.asked.Sent;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
 import pemblar.app.frame.page.Units;
@@ -69,8 +67,8 @@ class DaysController {
             @RequestParam(defaultValue = "") String until) {}
 
     @PostMapping("/sketch")
-    String sketch(Visit visit, SketchForm form, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> {
+    String sketch(Sent sent, SketchForm form) {
+        return page.changed(sent, () -> {
             String named = form.title().isBlank() ? Shown.titled(form.purpose()) : form.title();
             Sketch sketch = new Sketch(
                     Typed.day("Day", form.day()),
@@ -79,10 +77,10 @@ class DaysController {
                     form.sport(),
                     form.purpose(),
                     Typed.seconds("Length", form.length(), 300, 86_400));
-            if (form.until().isBlank()) sketches.sketch(visit, sketch);
+            if (form.until().isBlank()) sketches.sketch(sent.visit(), sketch);
             else
                 sketches.repeat(
-                        visit, sketch, weekdays(form.weekday(), sketch.day()), Typed.day("Until", form.until()));
+                        sent.visit(), sketch, weekdays(form.weekday(), sketch.day()), Typed.day("Until", form.until()));
         });
     }
 
@@ -99,14 +97,12 @@ class DaysController {
             @RequestParam long workout) {}
 
     @PostMapping("/sessions/{id}/fill")
-    String fill(Visit visit, @PathVariable long id, FillForm form, HttpServletRequest request, Model model) {
-        Shelved kept = workouts.require(form.workout(), visit.viewer());
+    String fill(Sent sent, @PathVariable long id, FillForm form) {
+        Shelved kept = workouts.require(form.workout(), sent.visit().viewer());
         return page.changed(
-                visit,
-                request,
-                model,
+                sent,
                 () -> sketches.fillIn(
-                        visit,
+                        sent.visit(),
                         id,
                         form.version(),
                         new Chosen(kept.title(), kept.workout(), kept.id(), kept.version())));
@@ -120,13 +116,11 @@ class DaysController {
             @RequestParam(defaultValue = "") String note) {}
 
     @PostMapping("/sessions/{id}/done")
-    String done(Visit visit, @PathVariable long id, DoneFields form, HttpServletRequest request, Model model) {
+    String done(Sent sent, @PathVariable long id, DoneFields form) {
         return page.changed(
-                visit,
-                request,
-                model,
+                sent,
                 () -> done.done(
-                        visit,
+                        sent.visit(),
                         id,
                         form.version(),
                         new DoneService.Told(
@@ -141,8 +135,8 @@ class DaysController {
     }
 
     @PostMapping("/sessions/{id}/not-done")
-    String notDone(Visit visit, @PathVariable long id, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> done.notDone(visit, id));
+    String notDone(Sent sent, @PathVariable long id) {
+        return page.changed(sent, () -> done.notDone(sent.visit(), id));
     }
 
     record StartForm(
@@ -151,13 +145,13 @@ class DaysController {
             @RequestParam String time) {}
 
     @PostMapping("/sessions/{id}/start")
-    String start(Visit visit, @PathVariable long id, StartForm form, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> {
+    String start(Sent sent, @PathVariable long id, StartForm form) {
+        return page.changed(sent, () -> {
             Integer minute = Typed.minuteOrNull(form.time());
             if (minute == null)
                 throw new IllegalArgumentException(
                         "Start: “" + form.time() + "” is not a time; enter one such as 17:40.");
-            days.startAt(visit, id, form.version(), Typed.day("Day", form.day()), minute);
+            days.startAt(sent.visit(), id, form.version(), Typed.day("Day", form.day()), minute);
         });
     }
 
@@ -167,13 +161,11 @@ class DaysController {
             @RequestParam String target) {}
 
     @PostMapping("/days/copy")
-    String copy(Visit visit, CopyForm form, HttpServletRequest request, Model model) {
+    String copy(Sent sent, CopyForm form) {
         return page.changed(
-                visit,
-                request,
-                model,
+                sent,
                 () -> days.copy(
-                        visit,
+                        sent.visit(),
                         Typed.day("First day", form.first()),
                         Typed.day("Last day", form.last()),
                         Typed.day("Target", form.target())));
@@ -185,10 +177,10 @@ class DaysController {
             @RequestParam String target) {}
 
     @PostMapping("/days/move")
-    String move(Visit visit, MoveForm form, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> {
+    String move(Sent sent, MoveForm form) {
+        return page.changed(sent, () -> {
             int moved = days.move(
-                    visit,
+                    sent.visit(),
                     Typed.day("First day", form.first()),
                     Typed.day("Last day", form.last()),
                     Typed.day("Target", form.target()));
@@ -202,13 +194,11 @@ class DaysController {
             @RequestParam String first, @RequestParam String last) {}
 
     @PostMapping("/days/done")
-    String done(Visit visit, DoneForm form, HttpServletRequest request, Model model) {
+    String done(Sent sent, DoneForm form) {
         return page.changed(
-                visit,
-                request,
-                model,
+                sent,
                 () -> done.doneAsPlanned(
-                        visit, Typed.day("First day", form.first()), Typed.day("Last day", form.last())));
+                        sent.visit(), Typed.day("First day", form.first()), Typed.day("Last day", form.last())));
     }
 
     record ShiftForm(
@@ -217,13 +207,11 @@ class DaysController {
             @RequestParam(defaultValue = "false") boolean blocks) {}
 
     @PostMapping("/days/shift")
-    String shift(Visit visit, ShiftForm form, HttpServletRequest request, Model model) {
+    String shift(Sent sent, ShiftForm form) {
         return page.changed(
-                visit,
-                request,
-                model,
+                sent,
                 () -> season.shift(
-                        new Asking(visit, null, false),
+                        new Asking(sent.visit(), null, false),
                         Typed.day("From", form.first()),
                         Typed.whole("Days", form.by(), -1000, 1000),
                         form.blocks()));
@@ -235,13 +223,11 @@ class DaysController {
             @RequestParam(defaultValue = "") String note) {}
 
     @PostMapping("/days/mark")
-    String mark(Visit visit, MarkForm form, HttpServletRequest request, Model model) {
+    String mark(Sent sent, MarkForm form) {
         return page.changed(
-                visit,
-                request,
-                model,
+                sent,
                 () -> season.mark(
-                        new Asking(visit, null, false),
+                        new Asking(sent.visit(), null, false),
                         new Marked(
                                 Typed.day("Day", form.day()),
                                 form.unavailable(),
@@ -254,13 +240,11 @@ class DaysController {
             @RequestParam(defaultValue = "") String day) {}
 
     @PostMapping("/blocks")
-    String block(Visit visit, BlockForm form, HttpServletRequest request, Model model) {
+    String block(Sent sent, BlockForm form) {
         return page.changed(
-                visit,
-                request,
-                model,
+                sent,
                 () -> season.change(
-                        new Asking(visit, null, false),
+                        new Asking(sent.visit(), null, false),
                         new BlockChange(
                                 form.kind(),
                                 Typed.day("First day", form.first()),

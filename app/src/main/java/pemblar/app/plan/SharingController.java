@@ -1,14 +1,12 @@
 package pemblar.app.plan;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import pemblar.app.frame.Visit;
+import pemblar.app.frame.asked.Sent;
 import pemblar.app.session.change.SharingService;
 
 /** A coach shares what is a draft, or calls it back. */
@@ -24,8 +22,8 @@ class SharingController {
     }
 
     @PostMapping("/share")
-    String upTo(Visit visit, @RequestParam LocalDate until, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> sharing.shareUpTo(visit, until));
+    String upTo(Sent sent, @RequestParam LocalDate until) {
+        return page.changed(sent, () -> sharing.shareUpTo(sent.visit(), until));
     }
 
     record DaysForm(
@@ -34,14 +32,12 @@ class SharingController {
             @RequestParam boolean shared) {}
 
     @PostMapping("/days/share")
-    String days(Visit visit, DaysForm form, HttpServletRequest request, Model model) {
-        return page.changed(
-                visit, request, model, () -> sharing.shareDays(visit, form.first(), form.last(), form.shared()));
+    String days(Sent sent, DaysForm form) {
+        return page.changed(sent, () -> sharing.shareDays(sent.visit(), form.first(), form.last(), form.shared()));
     }
 
     @PostMapping("/sessions/{id}/share")
-    String session(
-            Visit visit, @PathVariable long id, @RequestParam boolean shared, HttpServletRequest request, Model model) {
-        return page.changed(visit, request, model, () -> sharing.share(visit, id, shared));
+    String session(Sent sent, @PathVariable long id, @RequestParam boolean shared) {
+        return page.changed(sent, () -> sharing.share(sent.visit(), id, shared));
     }
 }

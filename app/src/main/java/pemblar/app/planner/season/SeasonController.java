@@ -1,6 +1,5 @@
 package pemblar.app.planner.season;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -17,6 +16,7 @@ import pemblar.app.athlete.Athlete;
 import pemblar.app.athlete.Pages;
 import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Visit;
+import pemblar.app.frame.asked.Sent;
 import pemblar.app.frame.page.OneLook;
 import pemblar.app.frame.page.Shown;
 import pemblar.app.frame.page.Typed;
@@ -136,14 +136,14 @@ class SeasonController {
             @RequestParam(defaultValue = "false") boolean replan) {}
 
     @PostMapping("/block")
-    String block(Visit visit, BlockForm form, HttpServletRequest request, Model model) {
-        return changed(visit, request, model, () -> {
+    String block(Sent sent, BlockForm form) {
+        return changed(sent, () -> {
             double amount = form.day() != null
                     ? form.day().toEpochDay()
                     : Typed.number(
                             form.kind() == SeasonChanges.Kind.HOURS ? "Hours" : "Load", form.value(), 0, 100_000);
             changes.change(
-                    new Asking(visit, form.revision(), form.replan()),
+                    new Asking(sent.visit(), form.revision(), form.replan()),
                     new BlockChange(form.kind(), form.first(), amount));
         });
     }
@@ -154,13 +154,11 @@ class SeasonController {
             @RequestParam(required = false) Integer revision) {}
 
     @PostMapping("/shift")
-    String shift(Visit visit, ShiftForm form, HttpServletRequest request, Model model) {
+    String shift(Sent sent, ShiftForm form) {
         return changed(
-                visit,
-                request,
-                model,
+                sent,
                 () -> changes.shift(
-                        new Asking(visit, form.revision(), false),
+                        new Asking(sent.visit(), form.revision(), false),
                         form.first(),
                         Typed.whole("Days", form.by(), -1000, 1000),
                         true));
@@ -168,16 +166,11 @@ class SeasonController {
 
     @PostMapping("/settings")
     String settings(
-            Visit visit,
-            @RequestParam Map<String, String> typed,
-            @RequestParam(required = false) Integer revision,
-            HttpServletRequest request,
-            Model model) {
+            Sent sent, @RequestParam Map<String, String> typed, @RequestParam(required = false) Integer revision) {
         return changed(
-                visit,
-                request,
-                model,
-                () -> changes.settings(new Asking(visit, revision, true), settings(typed, pages.athlete(visit))));
+                sent,
+                () -> changes.settings(
+                        new Asking(sent.visit(), revision, true), settings(typed, pages.athlete(sent.visit()))));
     }
 
     private SeasonSettings settings(Map<String, String> typed, pemblar.app.athlete.Athlete athlete) {
@@ -219,16 +212,16 @@ class SeasonController {
             @RequestParam(defaultValue = "false") boolean replan) {}
 
     @PostMapping("/event")
-    String event(Visit visit, EventFields form, HttpServletRequest request, Model model) {
-        return changed(visit, request, model, () -> {
-            Sport of = form.sport() == null ? pages.athlete(visit).first() : form.sport();
+    String event(Sent sent, EventFields form) {
+        return changed(sent, () -> {
+            Sport of = form.sport() == null ? pages.athlete(sent.visit()).first() : form.sport();
             Double metres = form.kilometres().isBlank()
                     ? null
                     : (Double) Units.mine().metres("Distance", form.kilometres(), 100, 5_000_000);
             Integer seconds =
                     form.time().isBlank() ? null : (Integer) Typed.seconds("Expected time", form.time(), 10, 864_000);
             changes.event(
-                    new Asking(visit, form.revision(), form.replan()),
+                    new Asking(sent.visit(), form.revision(), form.replan()),
                     new SeasonEvent(
                             form.id(),
                             Typed.day("Day", form.day()),
@@ -248,13 +241,8 @@ class SeasonController {
             @RequestParam(defaultValue = "false") boolean replan) {}
 
     @PostMapping("/event/{id}/remove")
-    String removeEvent(
-            Visit visit, @PathVariable long id, RemoveEventForm form, HttpServletRequest request, Model model) {
-        return changed(
-                visit,
-                request,
-                model,
-                () -> changes.removeEvent(new Asking(visit, form.revision(), form.replan()), id));
+    String removeEvent(Sent sent, @PathVariable long id, RemoveEventForm form) {
+        return changed(sent, () -> changes.removeEvent(new Asking(sent.visit(), form.revision(), form.replan()), id));
     }
 
     record AwayFields(
@@ -268,13 +256,11 @@ class SeasonController {
             @RequestParam(defaultValue = "false") boolean replan) {}
 
     @PostMapping("/away")
-    String away(Visit visit, AwayFields form, HttpServletRequest request, Model model) {
+    String away(Sent sent, AwayFields form) {
         return changed(
-                visit,
-                request,
-                model,
+                sent,
                 () -> changes.away(
-                        new Asking(visit, form.revision(), form.replan()),
+                        new Asking(sent.visit(), form.revision(), form.replan()),
                         new Away(
                                 Typed.day("From", form.first()),
                                 Typed.day("To", form.last()),
@@ -289,52 +275,34 @@ class SeasonController {
             @RequestParam(defaultValue = "false") boolean replan) {}
 
     @PostMapping("/away/{index}/remove")
-    String removeAway(
-            Visit visit, @PathVariable int index, RemoveAwayForm form, HttpServletRequest request, Model model) {
-        return changed(
-                visit,
-                request,
-                model,
-                () -> changes.removeAway(new Asking(visit, form.revision(), form.replan()), index));
+    String removeAway(Sent sent, @PathVariable int index, RemoveAwayForm form) {
+        return changed(sent, () -> changes.removeAway(new Asking(sent.visit(), form.revision(), form.replan()), index));
     }
 
     @PostMapping("/undo")
-    String undo(Visit visit, HttpServletRequest request, Model model) {
+    String undo(Sent sent) {
         return changed(
-                visit,
-                request,
-                model,
-                () -> model.addAttribute("said", undo.undo(visit).orElse("There is nothing to take back.")));
+                sent,
+                () -> sent.model()
+                        .addAttribute("said", undo.undo(sent.visit()).orElse("There is nothing to take back.")));
     }
 
     /**
      * What was typed is kept when it is refused; when somebody was quicker, both are shown and mine can still be done.
      */
-    private String changed(Visit visit, HttpServletRequest request, Model model, Runnable change) {
+    private String changed(Sent sent, Runnable change) {
         try {
             change.run();
         } catch (SeasonChangedMeanwhile e) {
-            model.addAttribute("conflict", e.getMessage());
-            model.addAttribute("again", again(request));
-            model.addAttribute("againTo", request.getRequestURI());
+            sent.model().addAttribute("conflict", e.getMessage());
+            sent.model().addAttribute("again", sent.again("revision"));
+            sent.model().addAttribute("againTo", sent.address());
         } catch (IllegalArgumentException e) {
-            model.addAttribute("problem", sentence(e.getMessage()));
-            model.addAttribute("typed", again(request));
+            sent.model().addAttribute("problem", Sent.sentence(e.getMessage()));
+            sent.model().addAttribute("typed", sent.again("revision"));
         }
-        fill(visit, Typed.dayOrNull(request.getParameter("from")), Typed.dayOrNull(request.getParameter("to")), model);
+        fill(sent.visit(), sent.from(), sent.to(), sent.model());
         return "planner/season :: season";
-    }
-
-    private static String sentence(String message) {
-        return Character.toUpperCase(message.charAt(0)) + message.substring(1) + (message.endsWith(".") ? "" : ".");
-    }
-
-    private static Map<String, String> again(HttpServletRequest request) {
-        Map<String, String> fields = new java.util.LinkedHashMap<>();
-        request.getParameterMap().forEach((name, values) -> {
-            if (!name.equals("revision") && !name.equals("_csrf")) fields.put(name, values[0]);
-        });
-        return fields;
     }
 
     private void fill(Visit visit, LocalDate from, LocalDate to, Model model) {

@@ -1,11 +1,13 @@
-package pemblar.app.frame.page;
+package pemblar.app.frame.asked;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.Map;
 import org.springframework.beans.TypeMismatchException;
 import org.springframework.core.MethodParameter;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.support.WebDataBinderFactory;
 import org.springframework.web.context.request.NativeWebRequest;
 import org.springframework.web.context.request.RequestAttributes;
@@ -18,14 +20,15 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
 
-/** Gives controllers the person who asks, and the athlete that the address names. */
+/** Gives controllers the person who asks, the athlete that the address names, and what was sent. */
 @Component
 public class WhoAsks implements HandlerMethodArgumentResolver {
     private static final String ATHLETE = "athleteId";
 
     @Override
     public boolean supportsParameter(MethodParameter parameter) {
-        return parameter.getParameterType() == Visit.class || parameter.getParameterType() == Viewer.class;
+        Class<?> type = parameter.getParameterType();
+        return type == Visit.class || type == Viewer.class || type == Sent.class;
     }
 
     @Override
@@ -36,9 +39,11 @@ public class WhoAsks implements HandlerMethodArgumentResolver {
             WebDataBinderFactory binders)
             throws Exception {
         Viewer viewer = viewer();
-        return parameter.getParameterType() == Viewer.class
-                ? viewer
-                : new Visit(athlete(parameter, request, binders), viewer);
+        if (parameter.getParameterType() == Viewer.class) return viewer;
+        Visit visit = new Visit(athlete(parameter, request, binders), viewer);
+        return parameter.getParameterType() == Visit.class
+                ? visit
+                : new Sent(visit, request.getNativeRequest(HttpServletRequest.class), (Model) page.getModel());
     }
 
     private static Viewer viewer() {

@@ -1,4 +1,4 @@
-package pemblar.app.frame.page;
+package pemblar.app.frame.asked;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

@@ -1,4 +1,4 @@
-package pemblar.app.frame.page;
+package pemblar.app.frame.asked;
 
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Parameter;

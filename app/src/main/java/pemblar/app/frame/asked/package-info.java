@@ -1,0 +1,2 @@
+/** What a request says: who asks, for which athlete, and the fields of its form. */
+package pemblar.app.frame.asked;
