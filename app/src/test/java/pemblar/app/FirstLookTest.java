@@ -58,7 +58,11 @@ class FirstLookTest {
         athlete.get(base + "/first-look");
         athlete.post(base + "/first-look", Map.of("goals", "Ride the pass in one go", "injuries", "none"));
         String seen = reader.get(base + "/first-look").body();
-        assertThat(seen).contains("Ride the pass in one go").doesNotContain("name=\"goals\"");
+        assertThat(seen)
+                .contains("Ride the pass in one go")
+                .contains("seen, not planned")
+                .doesNotContain("name=\"goals\"");
+        assertThat(athlete.get(base + "/first-look").body()).doesNotContain("seen, not planned");
         assertThat(reader.post(base + "/first-look", Map.of("goals", "forged")).statusCode())
                 .isEqualTo(404);
         String refused = athlete.post(base + "/first-look", Map.of("goals", "x".repeat(1001)))

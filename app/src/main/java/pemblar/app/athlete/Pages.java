@@ -14,6 +14,7 @@ import pemblar.app.frame.page.Looking;
 @Service
 public class Pages {
     private static final String BEGUN = Pages.class.getName() + ".begun";
+    private static final String ONLY_SEEN = Pages.class.getName() + ".onlySeen";
     private final AthleteService athletes;
     private final Access access;
     private final PageFrame frame;
@@ -56,7 +57,19 @@ public class Pages {
         looking.begin();
         AthleteService.Sight seen = athletes.seen(visit);
         if (seen.byCoach()) looking.between(() -> access.looked(visit));
+        onlySeen(seen.byCoach() && !seen.athlete().draftsSeen());
         return seen.athlete();
+    }
+
+    /** A coach who does not plan may read and write notes: the page says so, and offers no change that is refused. */
+    private static void onlySeen(boolean only) {
+        RequestAttributes page = RequestContextHolder.getRequestAttributes();
+        if (page != null) page.setAttribute(ONLY_SEEN, only, RequestAttributes.SCOPE_REQUEST);
+    }
+
+    private static boolean isOnlySeen() {
+        RequestAttributes page = RequestContextHolder.getRequestAttributes();
+        return page != null && Boolean.TRUE.equals(page.getAttribute(ONLY_SEEN, RequestAttributes.SCOPE_REQUEST));
     }
 
     /** One request is one look, however many parts of it begin with the athlete. */
@@ -81,6 +94,7 @@ public class Pages {
         model.addAttribute("viewer", visit.viewer());
         model.addAttribute("active", active);
         model.addAttribute("today", today);
+        model.addAttribute("onlySeen", isOnlySeen());
         LocalDate begin = days.from() == null ? today : days.from();
         LocalDate end = days.to() == null ? begin : days.to();
         frame.draw(model, new PageFrame.Around(athlete, visit.viewer(), begin, end));
