@@ -60,9 +60,9 @@ class FirstLookTest {
         String seen = reader.get(base + "/first-look").body();
         assertThat(seen)
                 .contains("Ride the pass in one go")
-                .contains("seen, not planned")
+                .contains("changes are for the athlete")
                 .doesNotContain("name=\"goals\"");
-        assertThat(athlete.get(base + "/first-look").body()).doesNotContain("seen, not planned");
+        assertThat(athlete.get(base + "/first-look").body()).doesNotContain("changes are for the athlete");
         assertThat(reader.post(base + "/first-look", Map.of("goals", "forged")).statusCode())
                 .isEqualTo(404);
         String refused = athlete.post(base + "/first-look", Map.of("goals", "x".repeat(1001)))

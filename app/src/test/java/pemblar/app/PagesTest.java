@@ -1,5 +1,6 @@
 package pemblar.app;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -62,6 +63,19 @@ class PagesTest {
         Running.statistics().clear();
         jonna.get("/a/1/board?from=2026-07-01&to=2026-10-20");
         assertEquals(few, Running.statistics().getPrepareStatementCount());
+    }
+
+    /** Words that a page looks up by a name: what is not found would be an empty button. */
+    @Test
+    void wordsThatAreLookedUpAreThere() {
+        assertThat(jonna.get(lastRide()).body())
+                .contains("Channels as CSV")
+                .contains("Way as GPX")
+                .contains("Recording as JSON");
+        assertThat(jonna.get("/a/1/progress/zones").body())
+                .contains("from – to")
+                .contains("28 days");
+        assertThat(jonna.get("/a/1/workouts").body()).contains(">20 min<");
     }
 
     @Test

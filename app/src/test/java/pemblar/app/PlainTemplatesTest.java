@@ -51,6 +51,13 @@ class PlainTemplatesTest {
                 .isEmpty();
     }
 
+    /** What stands alone between brackets after a map is taken for its key, not for a value that names one. */
+    @Test
+    void noMapIsAskedForANameByBrackets() throws IOException {
+        assertThat(expressions().stream().filter(e -> e.matches("(?s).*}\\s*\\[\\w+].*")))
+                .isEmpty();
+    }
+
     private static boolean computes(String expression) {
         return ARITHMETIC
                 .matcher(expression.substring(expression.indexOf(": ") + 2))
