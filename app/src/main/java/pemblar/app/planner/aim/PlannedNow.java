@@ -8,7 +8,7 @@ import pemblar.core.season.Season.Outcome;
  *
  * @param chronic on that morning with the sessions on the board
  * @param byTargets with the blocks' targets alone, from the first block that can be planned anew
- * @param sessions there are some on the board from there on
+ * @param sessions there are some on the board from there on, up to that morning
  */
 public record PlannedNow(double chronic, double byTargets, boolean sessions) {
     /** Points of chronic load; less is not worth a sentence. */
@@ -30,9 +30,8 @@ public record PlannedNow(double chronic, double byTargets, boolean sessions) {
                 : "scale them down, or drop some.";
         if (differ(byTargets, outcome.reached()))
             return ". Sessions on the board count in place of what their blocks ask: plan the season anew, then " + fit;
-        return ": the sessions on the board hold " + (chronic < byTargets ? "less" : "more")
-                + " than their blocks ask, and count in their place. As the blocks ask it would be "
-                + Math.round(byTargets) + ": " + fit;
+        return ": the sessions on the board count in place of what their blocks ask, with which it would be "
+                + Math.round(byTargets) + ". To come nearer, " + fit;
     }
 
     /** More than what is not worth a sentence. */

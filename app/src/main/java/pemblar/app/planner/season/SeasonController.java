@@ -359,7 +359,10 @@ class SeasonController {
         return new PlannedNow(
                 morning.chronic(),
                 day == null ? morning.chronic() : day.chronicBefore(),
-                before.size() < trend.dayLoads().size());
+                trend.dayLoads().stream()
+                        .anyMatch(d -> d.day().isAfter(trend.today())
+                                && !d.day().isBefore(first)
+                                && d.day().isBefore(morning.event().day())));
     }
 
     /** Strength's share of what stands in each block, in words, by its first day; nothing for blocks without. */

@@ -27,12 +27,12 @@ class PlannedNowTest {
 
     /** Sessions count in place of their block's target: whoever plans anew would see the same figure again. */
     @Test
-    void whereSessionsHoldLessThanTheirBlocksPlanningAnewIsNoHelp() {
+    void whereSessionsCountInsteadOfTheirBlocksPlanningAnewIsNoHelp() {
         assertThat(sentence(49, 66, 66))
-                .isEqualTo(" What is planned now comes to 49: the sessions on the board hold less than their blocks"
-                        + " ask, and count in their place. As the blocks ask it would be 66: scale them up, or put more"
-                        + " on the board.");
-        assertThat(sentence(75, 68, 68)).contains("hold more than").endsWith("68: scale them down, or drop some.");
+                .isEqualTo(" What is planned now comes to 49: the sessions on the board count in place of what their"
+                        + " blocks ask, with which it would be 66. To come nearer, scale them up, or put more on the"
+                        + " board.");
+        assertThat(sentence(75, 68, 68)).endsWith("be 68. To come nearer, scale them down, or drop some.");
     }
 
     @Test
