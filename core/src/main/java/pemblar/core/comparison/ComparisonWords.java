@@ -75,10 +75,22 @@ public final class ComparisonWords {
                 + groups.second() + " than with " + groups.first();
     }
 
-    /** No more decimals than say something: 0.12 m/s, but 3.1 bpm; and enough to tell the end of a range from zero. */
+    private static final int MOST_DECIMALS = 6;
+    private static final double NEAR_ZERO = 0.05;
+
+    /**
+     * No more decimals than say something: 3.1 bpm, 0.12 m/s, 0.0042 m a beat; and enough to tell the end of a range
+     * from zero.
+     */
     private static String figure(double value, SessionComparison c) {
-        boolean fine = Math.abs(c.difference()) < 1 || Math.abs(value) < 0.05;
-        return String.format(Locale.ROOT, fine ? "%.2f" : "%.1f", value);
+        int decimals = decimals(Math.abs(c.difference()));
+        if (Math.abs(value) < NEAR_ZERO) decimals = Math.max(decimals, 2);
+        return String.format(Locale.ROOT, "%." + decimals + "f", value);
+    }
+
+    private static int decimals(double size) {
+        if (size >= 1) return 1;
+        return (int) Math.min(MOST_DECIMALS, 1 + Math.ceil(-Math.log10(size)));
     }
 
     private static String cut(SessionComparison c) {

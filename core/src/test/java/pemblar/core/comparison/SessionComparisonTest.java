@@ -167,6 +167,16 @@ class SessionComparisonTest {
                 .doesNotContain("hance");
     }
 
+    /** What is measured in small figures, as metres a beat, is not as high because two decimals are. */
+    @Test
+    void aSmallDifferenceIsSaidInItsOwnSize() {
+        List<Repetition> all = new ArrayList<>();
+        for (int s = 0; s < 8; s++)
+            all.add(repetition(s >= 4, "s" + s, 0, 230, 0.02 + 0.0001 * (s % 4) + (s >= 4 ? 0.0042 : 0), 60));
+        assertThat(words(SessionComparison.of(all)))
+                .startsWith("At equal power, what is compared is 0.0042 bpm higher with new than with old. Chance");
+    }
+
     private static SessionComparison simulated(Random random, double difference) {
         List<Repetition> all = new ArrayList<>();
         int sessions = 3 + random.nextInt(4);
