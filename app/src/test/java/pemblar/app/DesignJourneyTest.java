@@ -27,7 +27,10 @@ class DesignJourneyTest extends Browser {
         wait.until(ExpectedConditions.attributeToBe(By.id("text"), "value", text));
     }
 
+    /** A part of the page that is still being put in place hears no key. */
     private static WebElement drawn(int index) {
+        wait.until(ExpectedConditions.numberOfElementsToBe(
+                By.cssSelector(".htmx-request, .htmx-swapping, .htmx-settling"), 0));
         return browser.findElements(By.cssSelector(".drawn")).get(index);
     }
 
