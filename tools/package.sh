@@ -35,7 +35,7 @@ debianPackage() {
   mkdir -p "$root/DEBIAN" "$root/lib/systemd/system" "$root/etc/default" "$root/usr/share/doc/pemblar"
   cp -r "$here/tools/debian/." "$root/DEBIAN/"
   mv "$root/DEBIAN/pemblar.service" "$root/lib/systemd/system/"
-  mv "$root/DEBIAN/share-classes" "$root/usr/share/pemblar/"
+  mv "$root/DEBIAN/share-classes" "$root/DEBIAN/started-once.json" "$root/usr/share/pemblar/"
   chmod 755 "$root/usr/share/pemblar/share-classes"
   mv "$root/DEBIAN/pemblar.default" "$root/etc/default/pemblar"
   mv "$root/usr/share/pemblar/README.md" "$root/usr/share/pemblar/docs" "$root/usr/share/doc/pemblar/"

@@ -6,7 +6,8 @@ timedStart() {
   local lib=$1 classes=$2 began pid
   shift 2
   began=$(date +%s%N)
-  "$java" -Xmx1g -XX:SharedArchiveFile="$classes" -Xshare:auto "$@" -cp "$lib/*" pemblar.app.PemblarApplication >"$data/starts.log" 2>&1 &
+  "$java" -Xmx1g -XX:SharedArchiveFile="$classes" -Xshare:auto -XX:+UnlockDiagnosticVMOptions \
+    -XX:CompilerDirectivesFile="$here/tools/debian/started-once.json" "$@" -cp "$lib/*" pemblar.app.PemblarApplication >"$data/starts.log" 2>&1 &
   pid=$!
   until curl -fs -o /dev/null "http://127.0.0.1:$port/ready"; do
     kill -0 "$pid" 2>/dev/null || { tail -n 20 "$data/starts.log" >&2; die "the package did not start"; }

@@ -71,9 +71,14 @@ class OneWriterConfiguration {
 
     /** Methods that open a writing transaction and say first whose data they change. */
     private static final class Writes extends StaticMethodMatcherPointcut {
+        /** Others' beans are many and change nobody's data: their methods are not looked at. */
+        Writes() {
+            setClassFilter(type -> type.getName().startsWith("pemblar.app."));
+        }
+
         @Override
         public boolean matches(Method method, Class<?> type) {
-            if (!type.getName().startsWith("pemblar.app.") || method.getParameterCount() == 0) return false;
+            if (method.getParameterCount() == 0) return false;
             Transactional transactional = AnnotatedElementUtils.findMergedAnnotation(method, Transactional.class);
             if (transactional == null || transactional.readOnly()) return false;
             Parameter first = method.getParameters()[0];
