@@ -14,6 +14,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import pemblar.core.adjust.Trigger.Kind;
 import pemblar.core.load.LoadTrend;
@@ -25,6 +26,13 @@ import pemblar.core.season.Priority;
  */
 class AdjustingPropertyTest {
     private static final int SEEDS = 5000;
+    /** Worked out once for all that is asked of them. */
+    private static final List<Answered> ALL = LongStream.range(0, SEEDS)
+            .mapToObj(SeededSituations::of)
+            .map(s -> new Answered(s, Adjusting.of(s)))
+            .toList();
+
+    private record Answered(Situation situation, Adjusting.Answer answer) {}
 
     /** Days ahead with their load, made by the words of the definition alone. */
     private static Map<LocalDate, Double> loads(
@@ -84,9 +92,9 @@ class AdjustingPropertyTest {
     @Test
     void effectsAndBrokenLimitsAreThoseOfTheChangedPlan() {
         int checked = 0;
-        for (long seed = 0; seed < SEEDS; seed++) {
-            Situation s = SeededSituations.of(seed);
-            Adjusting.Answer answer = Adjusting.of(s);
+        for (int seed = 0; seed < SEEDS; seed++) {
+            Situation s = ALL.get(seed).situation();
+            Adjusting.Answer answer = ALL.get(seed).answer();
             check(s, List.of(), answer.leave(), null, "leave of " + seed);
             for (Proposal p : answer.proposals()) check(s, p.changes(), p.effect(), p.breaks(), seed + " " + p);
             checked += answer.proposals().size();
@@ -170,9 +178,9 @@ class AdjustingPropertyTest {
 
     @Test
     void atMostThreeATriggerNothingTwiceAndTheSameAnswerAgain() {
-        for (long seed = 0; seed < SEEDS; seed++) {
-            Situation s = SeededSituations.of(seed);
-            Adjusting.Answer answer = Adjusting.of(s);
+        for (int seed = 0; seed < SEEDS; seed++) {
+            Situation s = ALL.get(seed).situation();
+            Adjusting.Answer answer = ALL.get(seed).answer();
             assertThat(Adjusting.of(s)).isEqualTo(answer);
             Map<Kind, Integer> counts = new EnumMap<>(Kind.class);
             Set<Set<Change>> seen = new HashSet<>();
@@ -190,11 +198,11 @@ class AdjustingPropertyTest {
 
     @Test
     void pinsStayAndNothingGoesIntoThePast() {
-        for (long seed = 0; seed < SEEDS; seed++) {
-            Situation s = SeededSituations.of(seed);
+        for (int seed = 0; seed < SEEDS; seed++) {
+            Situation s = ALL.get(seed).situation();
             Set<String> pinned = new HashSet<>(
                     s.ahead().stream().filter(Session::pinned).map(Session::id).toList());
-            for (Proposal p : Adjusting.of(s).proposals())
+            for (Proposal p : ALL.get(seed).answer().proposals())
                 for (Change change : p.changes()) {
                     if (change instanceof Change.Move m)
                         assertThat(m.to()).as("seed " + seed).isAfterOrEqualTo(s.today());
@@ -209,9 +217,9 @@ class AdjustingPropertyTest {
     @Test
     void whatIsMovedBreaksNoLimitOnItsNewDay() {
         int moved = 0;
-        for (long seed = 0; seed < SEEDS; seed++) {
-            Situation s = SeededSituations.of(seed);
-            for (Proposal p : Adjusting.of(s).proposals()) {
+        for (int seed = 0; seed < SEEDS; seed++) {
+            Situation s = ALL.get(seed).situation();
+            for (Proposal p : ALL.get(seed).answer().proposals()) {
                 Map<String, Session> after = changed(s, p.changes(), new HashMap<>());
                 for (Change change : p.changes())
                     if (change instanceof Change.Move m) {
@@ -246,9 +254,9 @@ class AdjustingPropertyTest {
     @Test
     void whatIsSaidToBeBrokenAlreadyIsBrokenOnThatDayAsItIs() {
         int said = 0;
-        for (long seed = 0; seed < SEEDS; seed++) {
-            Situation s = SeededSituations.of(seed);
-            for (Proposal p : Adjusting.of(s).proposals())
+        for (int seed = 0; seed < SEEDS; seed++) {
+            Situation s = ALL.get(seed).situation();
+            for (Proposal p : ALL.get(seed).answer().proposals())
                 for (Breach b : p.breaches()) {
                     if (b.anew() || b.first().isEmpty()) continue;
                     said++;
@@ -311,9 +319,9 @@ class AdjustingPropertyTest {
     @Test
     void whatIsProposedAnswersItsTrigger() {
         Map<Kind, int[]> counts = new EnumMap<>(Kind.class);
-        for (long seed = 0; seed < SEEDS; seed++) {
-            Situation s = SeededSituations.of(seed);
-            Adjusting.Answer answer = Adjusting.of(s);
+        for (int seed = 0; seed < SEEDS; seed++) {
+            Situation s = ALL.get(seed).situation();
+            Adjusting.Answer answer = ALL.get(seed).answer();
             for (Proposal p : answer.proposals()) {
                 if (EnumSet.of(Kind.BODY, Kind.EVENT, Kind.READY).contains(p.trigger())) continue;
                 int[] count = counts.computeIfAbsent(p.trigger(), k -> new int[2]);
