@@ -49,6 +49,8 @@ class DoubtsTest {
                 Map.of(
                         "THRESHOLD_POWER",
                         "250",
+                        "THRESHOLD_HEART_RATE",
+                        "140",
                         "BODY_MASS",
                         "70",
                         "from",
@@ -56,7 +58,7 @@ class DoubtsTest {
         person.get(base + "/sessions");
         person.upload(
                 base + "/sessions/upload",
-                Map.of("sound.gpx", ride(2, 0), "wrong.gpx", ride(1, 60), "slow.gpx", ride(12, 0)));
+                Map.of("sound.gpx", ride(2, 0), "wrong.gpx", ride(1, 60), "slow.gpx", withHeart(ride(12, 0))));
         Eventually.holds(
                 Duration.ofSeconds(30),
                 () -> sql.queryForObject(
@@ -81,6 +83,13 @@ class DoubtsTest {
                     .append(i % 25 == 7 && i / 25 < spikes ? 2600 : 200)
                     .append("</power></extensions></trkpt>");
         return text.append("</trkseg></trk></gpx>").toString().getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** With a heart rate that some hearts reach and others do not. */
+    private static byte[] withHeart(byte[] ride) {
+        return new String(ride, StandardCharsets.UTF_8)
+                .replace("</power>", "</power><hr>178</hr>")
+                .getBytes(StandardCharsets.UTF_8);
     }
 
     private static Map<String, Object> wrong() {
@@ -128,6 +137,40 @@ class DoubtsTest {
 
     @Test
     @Order(3)
+    void whatMendingWouldDoFollowsTheValues() {
+        double before = (Double) wrong().get("mended_load");
+        adopt("THRESHOLD_POWER", "275");
+        Eventually.holds(
+                Duration.ofSeconds(30), () -> Math.abs((Double) wrong().get("mended_load") / before - 1) > 0.1);
+        assertThat((Double) wrong().get("load_points")).isGreaterThan(2 * (Double) wrong().get("mended_load"));
+        assertThat(person.get(base + "/today").body())
+                .contains("would be " + Math.round((Double) wrong().get("mended_load")) + ".");
+    }
+
+    @Test
+    @Order(4)
+    void aMaximumMakesAHeartRateWrongAndAHigherOneRightAgain() {
+        adopt("MAXIMUM_HEART_RATE", "150");
+        Eventually.holds(Duration.ofSeconds(30), () -> doubts("slow.gpx") > 0);
+        assertThat(person.get(base + "/sessions").body()).contains("heart rate");
+        adopt("MAXIMUM_HEART_RATE", "190");
+        Eventually.holds(Duration.ofSeconds(30), () -> doubts("slow.gpx") == 0);
+    }
+
+    private static int doubts(String file) {
+        return sql.queryForObject(
+                "select doubts from recording where athlete_id = ? and file_name = ?", Integer.class, athlete, file);
+    }
+
+    private static void adopt(String quantity, String value) {
+        person.get(base + "/thresholds");
+        person.post(
+                base + "/thresholds/adopt",
+                Map.of(quantity, value, "from", TODAY.minusDays(60).toString()));
+    }
+
+    @Test
+    @Order(5)
     void oneClickMendsItAndTheForecastWasTrue() {
         String before = person.get(base + "/today").body();
         String promised = before.replaceAll("(?s).*and would be\\s*<b>([^<]+)</b>.*", "$1");
@@ -143,7 +186,7 @@ class DoubtsTest {
     }
 
     @Test
-    @Order(4)
+    @Order(6)
     void foundRightItCountsAsRecordedAndNobodyIsAskedAgain() {
         person.post(base + "/sessions/undo", Map.of());
         assertThat((Integer) wrong().get("doubts")).isPositive();
@@ -166,7 +209,7 @@ class DoubtsTest {
     }
 
     @Test
-    @Order(5)
+    @Order(7)
     void takenBackItIsInDoubtAgain() {
         coach.post(base + "/sessions/undo", Map.of());
         assertThat((Integer) wrong().get("doubts")).isPositive();

@@ -1,6 +1,7 @@
 package pemblar.app.recording;
 
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import pemblar.app.athlete.Athlete;
@@ -8,10 +9,12 @@ import pemblar.app.effort.EffortService;
 import pemblar.app.effort.EffortSource;
 import pemblar.app.recording.mend.MendedRecordings.Both;
 import pemblar.core.load.SessionSummary;
+import pemblar.core.load.SessionSummary.Part;
 import pemblar.core.mending.Mending;
 import pemblar.core.mending.Proposal;
 import pemblar.core.mending.Proposals;
 import pemblar.core.range.DayRange;
+import pemblar.core.recording.Channel;
 import pemblar.core.recording.Recording;
 import pemblar.core.threshold.Quantity;
 import pemblar.core.threshold.Thresholds;
@@ -26,6 +29,13 @@ public class Doubts {
 
     Doubts(EffortService efforts) {
         this.efforts = efforts;
+    }
+
+    /**
+     * What mending would do to a load follows every value; what is thought wrong in a heart rate follows its maximum.
+     */
+    static boolean restOn(RecordingRow row, Set<Part> parts) {
+        return row.doubts > 0 || parts.contains(Part.HEART_RATE) && row.has(Channel.HEART_RATE);
     }
 
     /** @param both as it counts, with its corrections; what nobody can reach is still in it */

@@ -178,8 +178,10 @@ public class RecordingService {
         DatedZones zones = thresholds.zonesOf(athlete);
         Map<Long, byte[]> stored = bytes.channels(recordingIds);
         MendedRecordings.Reader reader = mended.reader(recordingIds);
-        for (RecordingRow row : recordings.findByIdIn(recordingIds))
+        for (RecordingRow row : recordings.findByIdIn(recordingIds)) {
             recompute(row, wanted -> reader.read(row.id, stored.get(row.id), wanted), zones.on(row.day), parts);
+            if (Doubts.restOn(row, parts)) summaries.doubt(athlete, row, mended.both(row.id), zones.on(row.day));
+        }
     }
 
     /** It could not be computed anew: until it can, the page of the session says by what it still counts. */

@@ -149,6 +149,8 @@ public class RecomputationService {
         boolean more;
         do more = recordings.storeNextCurves();
         while (more);
+        do more = recordings.noteNextDoubts();
+        while (more);
     }
 
     @EventListener(ApplicationReadyEvent.class)
