@@ -5,6 +5,7 @@ import java.time.InstantSource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.frame.Visit;
+import pemblar.app.recording.bytes.SummaryJson;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.SessionLoad;
 import pemblar.core.load.SessionLoad.Source;

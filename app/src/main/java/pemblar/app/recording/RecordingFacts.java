@@ -3,6 +3,7 @@ package pemblar.app.recording;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import pemblar.app.recording.bytes.SummaryJson;
 import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.sport.Measure;
 

@@ -10,6 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import pemblar.app.athlete.Athlete;
 import pemblar.app.recording.bytes.RecordingBytes;
+import pemblar.app.recording.bytes.SummaryJson;
 import pemblar.app.recording.mend.Corrections;
 import pemblar.app.recording.mend.MendedRecordings;
 import pemblar.core.recording.Recording;

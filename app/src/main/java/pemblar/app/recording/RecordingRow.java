@@ -20,6 +20,7 @@ import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.SQLRestriction;
 import org.hibernate.type.SqlTypes;
 import pemblar.app.effort.EffortSource;
+import pemblar.app.recording.bytes.SummaryJson;
 import pemblar.core.evidence.Floors;
 import pemblar.core.load.LoadChoice;
 import pemblar.core.load.SessionLoad;

@@ -20,6 +20,7 @@ import pemblar.app.effort.EffortService;
 import pemblar.app.frame.Secret;
 import pemblar.app.recording.bytes.ChannelColumn;
 import pemblar.app.recording.bytes.RecordingBytes;
+import pemblar.app.recording.bytes.SummaryJson;
 import pemblar.app.recording.mend.MendedRecordings;
 import pemblar.app.recording.outline.Silhouettes;
 import pemblar.app.threshold.ThresholdService;

@@ -9,6 +9,7 @@ import pemblar.app.effort.AerobicStore;
 import pemblar.app.effort.EffortService;
 import pemblar.app.effort.EffortSource;
 import pemblar.app.recording.bytes.RecordingBytes;
+import pemblar.app.recording.bytes.SummaryJson;
 import pemblar.app.recording.mend.MendedRecordings;
 import pemblar.app.recording.outline.Silhouettes;
 import pemblar.app.threshold.ThresholdService;

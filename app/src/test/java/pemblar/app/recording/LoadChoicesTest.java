@@ -20,6 +20,7 @@ import pemblar.app.frame.NotFoundException;
 import pemblar.app.frame.Viewer;
 import pemblar.app.frame.Visit;
 import pemblar.app.recording.LoadChoices.Wanted;
+import pemblar.app.recording.bytes.SummaryJson;
 import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.recording.Recording;

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import pemblar.app.recording.bytes.SummaryJson;
 import pemblar.core.load.SessionLoad.Source;
 import pemblar.core.load.SessionSummary;
 import pemblar.core.recording.Recording;

@@ -15,7 +15,7 @@ import pemblar.app.frame.Once;
 import pemblar.app.frame.Visit;
 import pemblar.app.recording.RecordingFacts;
 import pemblar.app.recording.RecordingReading;
-import pemblar.app.recording.SummaryJson;
+import pemblar.app.recording.bytes.SummaryJson;
 import pemblar.app.recording.mend.Corrections;
 import pemblar.app.session.Described;
 import pemblar.app.session.SessionRow;

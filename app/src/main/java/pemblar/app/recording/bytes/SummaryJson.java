@@ -1,4 +1,4 @@
-package pemblar.app.recording;
+package pemblar.app.recording.bytes;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -16,15 +16,15 @@ public final class SummaryJson {
 
     private SummaryJson() {}
 
-    static String loads(Map<Source, Double> loads) {
+    public static String loads(Map<Source, Double> loads) {
         return JSON.writeValueAsString(loads);
     }
 
-    static Map<Source, Double> loads(String json) {
+    public static Map<Source, Double> loads(String json) {
         return JSON.readValue(json, new TypeReference<LinkedHashMap<Source, Double>>() {});
     }
 
-    static String zones(Map<Measure, TimeInZones> zones) {
+    public static String zones(Map<Measure, TimeInZones> zones) {
         Map<Measure, List<Integer>> plain = new LinkedHashMap<>();
         zones.forEach((measure, time) -> plain.put(measure, time.seconds()));
         return JSON.writeValueAsString(plain);
@@ -34,11 +34,11 @@ public final class SummaryJson {
         return JSON.readValue(json, new TypeReference<LinkedHashMap<Measure, List<Integer>>>() {});
     }
 
-    static String bests(TreeMap<Integer, Double> bests) {
+    public static String bests(TreeMap<Integer, Double> bests) {
         return JSON.writeValueAsString(bests);
     }
 
-    static TreeMap<Integer, Double> bests(String json) {
+    public static TreeMap<Integer, Double> bests(String json) {
         return JSON.readValue(json, new TypeReference<TreeMap<Integer, Double>>() {});
     }
 }
