@@ -34,6 +34,7 @@ import pemblar.core.load.LoadTrend;
 import pemblar.core.schedule.Purpose;
 import pemblar.core.schedule.UsualStart;
 import pemblar.core.season.Block;
+import pemblar.core.threshold.DatedValues;
 import pemblar.core.threshold.Quantity;
 
 /** Puts a situation together from what is stored of an athlete. */
@@ -46,6 +47,11 @@ public class Situations {
     private static final int DAYS_OF_SKY = 7;
     private static final Set<Quantity.Kind> PLANNED_BY =
             Set.of(Quantity.Kind.THRESHOLD_POWER, Quantity.Kind.THRESHOLD_HEART_RATE, Quantity.Kind.THRESHOLD_SPEED);
+    /** What targets are said in, and what the reserve rests on. */
+    private static final Set<Quantity.Kind> TARGETS =
+            Set.of(Quantity.Kind.THRESHOLD_POWER, Quantity.Kind.CRITICAL_POWER, Quantity.Kind.THRESHOLD_SPEED);
+
+    private static final Set<Quantity.Kind> RESERVE = Set.of(Quantity.Kind.CRITICAL_POWER, Quantity.Kind.W_PRIME);
     private static final String MISSED_WORD = "planned";
     private final SessionService sessions;
     private final PlanService plan;
@@ -95,7 +101,7 @@ public class Situations {
                 past(trend, today, chronic),
                 new LoadTrend.Settings(
                         athlete.trend().acuteDays(), athlete.trend().chronicDays(), Double.NaN, Double.NaN),
-                behind(expected(slabs, held), today, clock),
+                behind(expected(slabs, held), new Values(thresholds.of(athlete), today), clock),
                 ahead(slabs, today, clock),
                 blocks(held, trend),
                 events(held, slabs, trend, athlete),
@@ -160,9 +166,16 @@ public class Situations {
                 .toList();
     }
 
-    private static List<Situation.Behind> behind(List<Slab> slabs, LocalDate today, Clock clock) {
+    /** What holds today: what a session says of a value that another has replaced since says nothing of that one. */
+    private record Values(DatedValues dated, LocalDate today) {
+        boolean are(Slab slab, Set<Quantity.Kind> kinds) {
+            return !dated.replacedSince(slab.day(), today, slab.sport(), kinds);
+        }
+    }
+
+    private static List<Situation.Behind> behind(List<Slab> slabs, Values values, Clock clock) {
         return slabs.stream()
-                .filter(s -> s.day().isBefore(today) && (s.hasPlan() && !s.draft() || s.done() != null))
+                .filter(s -> s.day().isBefore(values.today()) && (s.hasPlan() && !s.draft() || s.done() != null))
                 .map(s -> new Situation.Behind(
                         session(s, clock),
                         s.done() == null
@@ -170,8 +183,8 @@ public class Situations {
                                 : Optional.of(new Situation.Done(
                                         s.done().load() == null ? 0 : s.done().load(),
                                         s.done().seconds() / 3600.0)),
-                        lowestReserve(s),
-                        s.done() != null && s.done().targetsBeaten(),
+                        values.are(s, RESERVE) ? lowestReserve(s) : OptionalDouble.empty(),
+                        s.done() != null && s.done().targetsBeaten() && values.are(s, TARGETS),
                         !s.hasPlan()))
                 .toList();
     }

@@ -181,6 +181,7 @@ public class RecordingService {
         MendedRecordings.Reader reader = mended.reader(recordingIds);
         for (RecordingRow row : recordings.findByIdIn(recordingIds)) {
             recompute(row, wanted -> reader.read(row.id, stored.get(row.id), wanted), zones.on(row.day), parts);
+            if (row.targetsBeaten != null) summaries.follow(row, null, zones.on(row.day));
             if (Doubts.restOn(row, parts)) summaries.doubt(athlete, row, mended.both(row.id), zones.on(row.day));
         }
     }

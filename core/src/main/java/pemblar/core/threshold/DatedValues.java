@@ -6,6 +6,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import pemblar.core.sport.Sport;
 
 /** An athlete's values over time: each holds from its day until the next of the same quantity. */
 public record DatedValues(List<Dated> values, Sex sex) {
@@ -57,6 +59,20 @@ public record DatedValues(List<Dated> values, Sex sex) {
                 .anyMatch(p -> p.quantity() == d.quantity() && p.from().equals(d.from())));
         all.addAll(put);
         return new DatedValues(all, sex);
+    }
+
+    /**
+     * Whether a value of some kinds took the place of another since a day: what was found on that day is of the one
+     * before.
+     *
+     * @param until the last day that counts, inclusive
+     * @param sport of which the values are; those of no sport are not looked at
+     */
+    public boolean replacedSince(LocalDate day, LocalDate until, Sport sport, Set<Quantity.Kind> kinds) {
+        return values.stream()
+                .filter(d -> kinds.contains(d.quantity().kind()) && d.quantity().sport() == sport)
+                .filter(d -> d.from().isAfter(day) && !d.from().isAfter(until))
+                .anyMatch(d -> latest(d.quantity(), d.from().minusDays(1)).isPresent());
     }
 
     public Optional<Dated> latest(Quantity quantity, LocalDate day) {

@@ -1,12 +1,16 @@
 package pemblar.core.threshold;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
+import pemblar.core.sport.Sport;
 import pemblar.core.threshold.DatedValues.Dated;
 
 class DatedValuesTest {
@@ -36,6 +40,26 @@ class DatedValuesTest {
         assertEquals(
                 new DatedValues.Span(MAY.plusDays(3), Optional.of(JULY)),
                 VALUES.spanOf(Quantity.THRESHOLD_POWER, MAY.plusDays(3)));
+    }
+
+    @Test
+    void whatWasFoundBeforeAnotherValueTookItsPlaceIsOfTheOneBefore() {
+        LocalDate first = LocalDate.of(2026, 3, 1);
+        LocalDate second = LocalDate.of(2026, 5, 10);
+        Set<Quantity.Kind> power = Set.of(Quantity.Kind.THRESHOLD_POWER);
+        DatedValues values = new DatedValues(
+                List.of(
+                        new DatedValues.Dated(Quantity.THRESHOLD_POWER, first, 240),
+                        new DatedValues.Dated(Quantity.THRESHOLD_POWER, second, 255)),
+                Sex.FEMALE);
+        assertTrue(values.replacedSince(second.minusDays(1), second, Sport.RIDE, power));
+        assertFalse(values.replacedSince(second, second.plusDays(9), Sport.RIDE, power), "it holds that day");
+        assertFalse(values.replacedSince(second.minusDays(3), second.minusDays(1), Sport.RIDE, power), "not yet");
+        assertFalse(values.replacedSince(first.minusDays(5), first, Sport.RIDE, power), "the first serves those days");
+        assertFalse(values.replacedSince(second.minusDays(1), second, Sport.RUN, power), "another sport");
+        assertFalse(
+                values.replacedSince(second.minusDays(1), second, Sport.RIDE, Set.of(Quantity.Kind.W_PRIME)),
+                "another kind");
     }
 
     @Test
