@@ -3,10 +3,13 @@
 import {otherDay} from '../frame/days.js';
 
 const board = () => document.getElementById('board');
+/** Who sees and does not plan moves nothing: the server would refuse it, and a slab would seem to have gone. */
+const onlySees = () => document.querySelector('.only-seen') !== null;
 let focusAfter = null;
 let focusLine = false;
 
 function send(path, values) {
+  if (onlySees()) return;
   const b = board();
   htmx.ajax('POST', `/a/${b.dataset.athlete}/${path}`, {
     target: '#board',
@@ -16,6 +19,7 @@ function send(path, values) {
 }
 
 function sortable() {
+  if (onlySees()) return;
   document.querySelectorAll('.board .slabs').forEach(list =>
     Sortable.create(list, {
       group: 'days',
@@ -108,7 +112,7 @@ function dayUnder(event) {
 
 document.addEventListener('pointerdown', event => {
   const head = event.target.closest?.('.span-head');
-  if (head && event.button === 0 && event.pointerType === 'mouse' && !event.target.closest('button'))
+  if (head && !onlySees() && event.button === 0 && event.pointerType === 'mouse' && !event.target.closest('button'))
     carried = {span: {...head.dataset}, x: event.clientX, y: event.clientY, moving: false};
 });
 document.addEventListener('pointermove', event => {
@@ -134,7 +138,7 @@ document.addEventListener('pointerup', event => {
 let lined = null;
 document.addEventListener('pointerdown', event => {
   const handle = event.target.closest?.('.shared-handle');
-  if (!handle || event.button !== 0) return;
+  if (!handle || onlySees() || event.button !== 0) return;
   lined = handle;
   handle.setPointerCapture(event.pointerId);
   event.preventDefault();
@@ -236,7 +240,7 @@ function startAt(bar, x) {
 
 document.addEventListener('pointerdown', event => {
   const bar = event.target.closest?.('.tape .bar[data-id]');
-  if (!bar || event.button !== 0) return;
+  if (!bar || onlySees() || event.button !== 0) return;
   taped = {
     bar,
     from: event.clientX,
