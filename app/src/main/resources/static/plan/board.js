@@ -212,7 +212,7 @@ document.addEventListener('click', event => {
     event.target.closest('dialog').close();
     paste(about.first);
   }
-  if (event.target.closest('#add-session')) document.getElementById('add').showModal();
+  if (event.target.closest('#add-session') && !onlySees()) document.getElementById('add').showModal();
 });
 
 document.addEventListener('submit', event => {

@@ -58,6 +58,12 @@ class OnlySeesJourneyTest {
         return Browser.see(".slab[data-movable=true]");
     }
 
+    private static long shown(String css) {
+        return Browser.browser.findElements(By.cssSelector(css)).stream()
+                .filter(WebElement::isDisplayed)
+                .count();
+    }
+
     private static String dayOnThePage() {
         return (String) Browser.browser.executeScript(
                 "return document.querySelector('.slab[data-movable=true]').closest('.slabs').dataset.day");
@@ -78,7 +84,18 @@ class OnlySeesJourneyTest {
         slab.sendKeys(Keys.chord(Keys.SHIFT, Keys.ARROW_RIGHT));
         assertThat(Browser.browser.findElements(By.cssSelector(".htmx-request")))
                 .isEmpty();
+        assertThat(shown("#add-session, [data-open='fill'], form[data-path], #board form[hx-post]"))
+                .as("no way to a change")
+                .isZero();
+        slab.sendKeys("n");
+        assertThat(shown("dialog")).isZero();
+        Browser.click("[data-open='day']");
+        assertThat(shown("#day form[action$='/notes']"))
+                .as("a note is theirs to write")
+                .isEqualTo(1);
+        assertThat(shown("#day form[data-path]")).isZero();
         slab = open(true);
+        assertThat(shown("#add-session")).isEqualTo(1);
         assertThat(planned()).as("neither by pointer nor by key").isEqualTo(DAY);
         slab.sendKeys(Keys.chord(Keys.SHIFT, Keys.ARROW_RIGHT));
         Browser.wait.until(ExpectedConditions.presenceOfElementLocated(
