@@ -41,6 +41,7 @@ final class Person {
             .build();
     private String token = "";
     private String language = "en";
+    private String agent = "";
 
     Person(String address) {
         this.address = address;
@@ -49,6 +50,12 @@ final class Person {
     /** From now on with a browser of another language. */
     Person speaking(String tag) {
         language = tag;
+        return this;
+    }
+
+    /** From now on with a browser that says this of itself. */
+    Person with(String browser) {
+        agent = browser;
         return this;
     }
 
@@ -172,7 +179,9 @@ final class Person {
     }
 
     private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(address + path)).header("Accept-Language", language);
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(address + path)).header("Accept-Language", language);
+        return agent.isEmpty() ? request : request.header("User-Agent", agent);
     }
 
     private HttpResponse<String> send(HttpRequest request) {

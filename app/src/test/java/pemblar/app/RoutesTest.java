@@ -45,6 +45,7 @@ class RoutesTest {
             Map.entry("GET /account/address/{token}", "oneself, with the link"),
             Map.entry("POST /account/address/{token}", "oneself, with the link"),
             Map.entry("POST /account/sign-ins/end", "oneself"),
+            Map.entry("POST /account/sign-ins/end-one", "oneself"),
             Map.entry("POST /account/archive", "oneself, with the password"),
             Map.entry("GET /account/archive/in", "oneself"),
             Map.entry("POST /account/archive/in", "oneself, into an account that holds nothing"),

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import pemblar.app.frame.Hidden;
 import pemblar.app.frame.Viewer;
+import pemblar.app.frame.door.SignedInFrom;
 import pemblar.core.sport.Sport;
 
 @Controller
@@ -90,6 +91,7 @@ class AccountController {
             String wanted = wanted(request);
             request.logout(); // whoever was signed in here before
             request.login(form.email().strip(), form.password().word());
+            SignedInFrom.keep(request);
             return "redirect:" + wanted;
         } catch (IllegalArgumentException | DataIntegrityViolationException e) {
             model.addAttribute(

@@ -164,6 +164,13 @@ class DoorController {
         return "redirect:/sign-in?address";
     }
 
+    /** One that is over already is as the person wants it. */
+    @PostMapping("/account/sign-ins/end-one")
+    String endOne(@RequestParam String which, Viewer viewer, RedirectAttributes flash) {
+        boolean ended = signIns.endOne(door.address(viewer), which);
+        return said(flash, () -> ended ? "That sign-in is ended." : "That sign-in was over already.");
+    }
+
     @PostMapping("/account/sign-ins/end")
     String end(Viewer viewer, HttpServletRequest request, RedirectAttributes flash) {
         int ended = signIns.end(door.address(viewer), here(request));

@@ -1,6 +1,7 @@
 package pemblar.app.frame.door;
 
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Duration;
 import java.time.Instant;
@@ -19,6 +20,13 @@ class LongestSession extends HttpSessionSecurityContextRepository {
 
     LongestSession(InstantSource clock) {
         this.clock = clock;
+    }
+
+    /** Whoever is let in is let in from somewhere. */
+    @Override
+    public void saveContext(SecurityContext context, HttpServletRequest request, HttpServletResponse response) {
+        super.saveContext(context, request, response);
+        if (context.getAuthentication() != null) SignedInFrom.keep(request);
     }
 
     @Override
