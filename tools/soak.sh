@@ -5,6 +5,7 @@
 #   ./pemblar soak search          a search led by coverage, 75 s a reader
 #   ./pemblar soak kills [100]     kill -9 so often at seeded moments; nothing lost or doubled
 #   ./pemblar soak turns [500]     two people and the jobs at once, against one after the other
+#   ./pemblar soak upgrades        from each earlier schema, with rows in its tables
 #   ./pemblar soak nodes           two nodes, one killed, PostgreSQL away
 #   ./pemblar soak objects         recordings into a store of objects and back, which is killed in between
 
@@ -16,12 +17,13 @@ soakTests() {
   printf '%-40s done in %s s\n' "$what" "$SECONDS"
 }
 
-soakUsage() { die "usage: ./pemblar soak [all [PARTS] | files [1008000] | search [75] | kills [100] | turns [500] | nodes | objects]"; }
+soakUsage() { die "usage: ./pemblar soak [all [PARTS] | files [1008000] | search [75] | kills [100] | turns [500] | upgrades | nodes | objects]"; }
 
 # One step after the other, each as often as it should be or a part of it.
 soakAll() {
   local parts=$1
   (soak nodes)
+  (soak upgrades)
   (soak objects)
   (soak turns $((500 / parts)))
   (soak search $((75 / parts)))
@@ -39,6 +41,7 @@ soak() {
     search) . "$here/tools/fuzz.sh"; fuzz "${number:-75}" ;;
     kills) soakTests "${number:-100} kills" -Dtest=KilledTest -Dkills="${number:-100}" ;;
     turns) soakTests "${number:-500} orders of two at once" -Dtest=InterleavingTest -Dinterleavings="${number:-500}" ;;
+    upgrades) soakTests "upgrades from each schema" -Dtest='UpgradesTest,MigrationTest' -Dschemas=each ;;
     nodes) . "$here/tools/nodes.sh"; nodes 2 --try ;;
     objects) . "$here/tools/objects.sh"; soakObjects ;;
     all) number=${number:-1}; if [ "$number" -lt 1 ] || [ "$number" -gt 50 ]; then die "from 1 to 50 parts"; fi; soakAll "$number" ;;
