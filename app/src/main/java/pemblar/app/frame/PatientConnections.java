@@ -4,6 +4,7 @@ import com.zaxxer.hikari.HikariDataSource;
 import com.zaxxer.hikari.util.DriverDataSource;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.function.BooleanSupplier;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.context.annotation.Bean;
@@ -25,7 +26,7 @@ class PatientConnections {
             @Override
             public Object postProcessBeforeInitialization(Object bean, String name) {
                 if (bean instanceof HikariDataSource pool && pool.getDataSource() == null)
-                    pool.setDataSource(new Patient(driver(pool), EVERY_MILLIS));
+                    pool.setDataSource(new Patient(driver(pool), EVERY_MILLIS, pool::isClosed));
                 return bean;
             }
         };
@@ -43,11 +44,14 @@ class PatientConnections {
     /** Waits for a database that was there before; one that never was is told of at once, as at a start. */
     static final class Patient extends DelegatingDataSource {
         private final long everyMillis;
+        private final BooleanSupplier closed;
         private volatile boolean known;
 
-        Patient(DataSource driver, long everyMillis) {
+        /** @param closed whether nobody waits for a connection any more */
+        Patient(DataSource driver, long everyMillis, BooleanSupplier closed) {
             super(driver);
             this.everyMillis = everyMillis;
+            this.closed = closed;
         }
 
         private interface Asking {
@@ -71,13 +75,12 @@ class PatientConnections {
                     known = true;
                     return connection;
                 } catch (SQLException e) {
-                    if (!known || !DatabaseAway.isAway(e)) throw e;
+                    if (!known || closed.getAsBoolean() || !DatabaseAway.isAway(e)) throw e;
                     rest(e);
                 }
             }
         }
 
-        /** The pool interrupts its thread when it closes. */
         private void rest(SQLException away) throws SQLException {
             try {
                 Thread.sleep(everyMillis);

@@ -9,6 +9,7 @@ import static org.mockito.Mockito.when;
 
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -20,7 +21,8 @@ class PatientConnectionsTest {
     private static final SQLException WRONG = new SQLException("no such password", "28P01");
     private final DataSource driver = mock(DataSource.class);
     private final Connection connection = mock(Connection.class);
-    private final DataSource patient = new PatientConnections.Patient(driver, 1);
+    private final AtomicBoolean closed = new AtomicBoolean();
+    private final DataSource patient = new PatientConnections.Patient(driver, 1, closed::get);
 
     private void wasThere() throws SQLException {
         when(driver.getConnection()).thenReturn(connection);
@@ -51,6 +53,16 @@ class PatientConnectionsTest {
 
     @Test
     void closingEndsTheWaiting() throws SQLException {
+        wasThere();
+        when(driver.getConnection()).thenThrow(AWAY, AWAY).thenAnswer(third -> {
+            closed.set(true);
+            throw STARTING;
+        });
+        assertThatThrownBy(patient::getConnection).isSameAs(STARTING);
+    }
+
+    @Test
+    void soDoesAnInterruption() throws SQLException {
         wasThere();
         when(driver.getConnection()).thenThrow(AWAY);
         Thread.currentThread().interrupt();
